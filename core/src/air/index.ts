@@ -1,0 +1,3 @@
+export * from './mould'
+export * from './psychrometrics'
+export * from './series'

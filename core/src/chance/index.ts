@@ -1,0 +1,2 @@
+export * from './distributions'
+export * from './quantiles'

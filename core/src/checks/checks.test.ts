@@ -1,0 +1,73 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { cropById } from '../crops'
+import { priorWeights, steadyLife } from '../keeping'
+import { beliefAfterChecks, checkSize, checkUpdate, nextCheckInDays, soundNow } from './index'
+
+describe('how many to look at', () => {
+  /** The definition, by counting: chance of missing every bad one, one draw after another. */
+  const byCounting = (lot: number, fraction: number, confidence: number) => {
+    const bad = Math.ceil(lot * fraction - 1e-9)
+    let miss = 1
+    for (let n = 1; n <= lot; n++) {
+      miss *= Math.max(0, lot - bad - n + 1) / (lot - n + 1)
+      if (1 - miss >= confidence - 1e-12) return n
+    }
+    return lot
+  }
+  it('is exactly the hypergeometric answer', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 400 }),
+        fc.integer({ min: 1, max: 100 }),
+        fc.integer({ min: 50, max: 99 }),
+        (lot, pct, conf) => checkSize(lot, pct / 100, conf / 100) === byCounting(lot, pct / 100, conf / 100),
+      ),
+    )
+  })
+  it('matches Cannon & Roe 1982, sample sizes for detecting disease (recalled): 95 % sure, herd of 100', () => {
+    expect(checkSize(100, 0.1, 0.95)).toBe(25)
+    expect(checkSize(100, 0.05, 0.95)).toBe(45)
+    expect(checkSize(50, 0.1, 0.95)).toBe(22)
+  })
+  it('refuses what no lot can be', () => {
+    expect(() => checkSize(0, 0.1, 0.9)).toThrow(/lotSize/)
+    expect(() => checkSize(10, 0, 0.9)).toThrow(/badFraction/)
+    expect(() => checkSize(10, 0.1, 1)).toThrow(/confidence/)
+  })
+})
+
+describe('what looking teaches', () => {
+  const lifeDays = { p10: 100, p50: 180, p90: 300 }
+  it('bad ones shorten the life, clean looks lengthen it, no look changes nothing', () => {
+    const none = checkUpdate({ lifeDays }, [])
+    const clean = checkUpdate({ lifeDays }, [{ day: 90, lookedAt: 30, bad: 0 }])
+    const bad = checkUpdate({ lifeDays }, [{ day: 40, lookedAt: 30, bad: 5 }])
+    expect(none.lifeDays.p50).toBeCloseTo(180, 0)
+    expect(clean.lifeDays.p50).toBeGreaterThan(none.lifeDays.p50)
+    expect(bad.lifeDays.p50).toBeLessThan(none.lifeDays.p50 * 0.8)
+    expect(bad.nextCheckInDays).toBeLessThan(clean.nextCheckInDays)
+  })
+  it('knows that removed bad ones are gone', () => {
+    const { model } = steadyLife(cropById('garlic-hardneck'), 12, 60, 'net')
+    const all = beliefAfterChecks(model, [{ day: 100, lookedAt: 96, bad: 6, lotSize: 96 }], 100)
+    const few = beliefAfterChecks(model, [{ day: 100, lookedAt: 96, bad: 6 }], 100)
+    expect(soundNow(all)).toBeGreaterThan(0.999)
+    expect(soundNow(few)).toBeLessThan(0.97)
+  })
+  it('never tightens on no evidence', () => {
+    const { model } = steadyLife(cropById('onion-storing'), 12, 60, 'net')
+    expect([...beliefAfterChecks(model, [], 50).weights]).toEqual([...priorWeights(model)])
+    const zero = beliefAfterChecks(model, [{ day: 20, lookedAt: 0, bad: 0 }], 50).weights
+    zero.forEach((w, j) => expect(w).toBeCloseTo(priorWeights(model)[j]!, 9))
+  })
+  it('looks again sooner the later it is', () => {
+    const { model } = steadyLife(cropById('garlic-hardneck'), 12, 60, 'net')
+    const at = (day: number) => nextCheckInDays(model, beliefAfterChecks(model, [], day), day, 90, 0.3)
+    expect(at(10)).toBeGreaterThan(at(80))
+    expect(at(80)).toBeGreaterThanOrEqual(at(150))
+  })
+  it('refuses more bad than looked at', () => {
+    expect(() => checkUpdate({ lifeDays }, [{ day: 3, lookedAt: 2, bad: 3 }])).toThrow(/more bad/)
+  })
+})

@@ -1,0 +1,61 @@
+import type { Spread } from '../chance'
+import type { Crop } from '../crops'
+import { lifeModelFromSpread, steadyLife, unitLife, type LifeModel } from '../keeping'
+import { Refusal } from '../refusal'
+import { nextCheckInDays, spreadPerWeek } from './next-check'
+import { beliefAfterChecks, soundNow, type Check } from './posterior'
+
+export interface UpdateAnswer {
+  lifeDays: Spread
+  soundFractionNow: number
+  nextCheckInDays: number
+}
+
+/**
+ * A life forecast before and after looking.
+ * @param prior a crop in its best air (or the air given), or a life's p10, p50, p90 in days
+ * @throws Refusal on impossible checks
+ */
+export function checkUpdate(
+  prior: { crop: Crop; temperatureC?: number; relativeHumidityPct?: number } | { lifeDays: Spread },
+  checks: readonly Check[],
+  pieces = 100,
+): UpdateAnswer {
+  checks.forEach((check, i) => {
+    if (check.bad > check.lookedAt) {
+      throw new Refusal('invalid', `Check ${i + 1} finds more bad than were looked at.`, `checks/${i}/bad`)
+    }
+  })
+  const model = priorModel(prior, checks)
+  const now = Math.max(0, ...checks.map((c) => c.day))
+  if (now > model.days) {
+    throw new Refusal('out-of-range', `Checks reach to day ${now}; the forecast ends at day ${model.days}.`, 'checks')
+  }
+  const belief = beliefAfterChecks(model, checks, now)
+  return {
+    lifeDays: unitLife(model, belief.weights),
+    soundFractionNow: soundNow(belief),
+    nextCheckInDays: nextCheckInDays(model, belief, now, pieces, spreadPerWeek.net),
+  }
+}
+
+function priorModel(prior: Parameters<typeof checkUpdate>[0], checks: readonly Check[]): LifeModel {
+  if ('crop' in prior) {
+    const { keeping } = prior.crop
+    return steadyLife(
+      prior.crop,
+      prior.temperatureC ?? keeping.bestTemperatureC.value[1],
+      prior.relativeHumidityPct ?? keeping.bestHumidityPct.value[0],
+      'net',
+    ).model
+  }
+  const { p10, p50, p90 } = prior.lifeDays
+  if (!(p10 > 0 && p10 < p50 && p50 < p90 && p90 <= 3650)) {
+    throw new Refusal('invalid', 'lifeDays must rise from p10 over p50 to p90, above 0 and within 10 years.', 'lifeDays')
+  }
+  if (p90 / p10 < 1.05) {
+    throw new Refusal('out-of-range', 'lifeDays p10 and p90 are too close together to learn from checks.', 'lifeDays')
+  }
+  const horizon = Math.ceil(Math.max(p90 * 4, ...checks.map((c) => c.day)))
+  return lifeModelFromSpread(prior.lifeDays, Math.min(20000, horizon))
+}

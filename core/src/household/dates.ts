@@ -1,0 +1,29 @@
+import { Refusal } from '../refusal'
+
+/** A day in the household's calendar, `YYYY-MM-DD`. */
+export type CivilDate = string
+
+export const dayMs = 86_400_000
+
+/** Whether the text is a day that exists. */
+export function isCivilDate(text: string): boolean {
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return false
+  const ms = Date.parse(`${text}T00:00:00Z`)
+  return Number.isFinite(ms) && new Date(ms).toISOString().startsWith(text)
+}
+
+/** Days since 1970-01-01. @throws Refusal `invalid` when the text is no day */
+export function dayNumber(date: CivilDate): number {
+  if (!isCivilDate(date)) throw new Refusal('invalid', `${date} is not a day; write it as 2026-10-02.`)
+  return Date.parse(`${date}T00:00:00Z`) / dayMs
+}
+
+export const fromDayNumber = (day: number): CivilDate => new Date(Math.round(day) * dayMs).toISOString().slice(0, 10)
+
+export const addDays = (date: CivilDate, days: number): CivilDate => fromDayNumber(dayNumber(date) + days)
+
+/** Whole days from `from` to `to`; negative when `to` comes first. */
+export const daysBetween = (from: CivilDate, to: CivilDate): number => dayNumber(to) - dayNumber(from)
+
+/** Day of the year, 1…366. */
+export const dayOfYear = (date: CivilDate): number => daysBetween(`${date.slice(0, 4)}-01-01`, date) + 1

@@ -1,0 +1,2 @@
+export * from './dates'
+export * from './season'

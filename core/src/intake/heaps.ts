@@ -1,0 +1,37 @@
+import { Refusal } from '../refusal'
+import type { Crop, HeapTemplate } from '../crops'
+
+/** Heaviest single harvest anyone brings in by hand, g: beyond it a figure has slipped. */
+export const heaviestHarvestG = 2_000_000
+
+export interface HeapWeight {
+  heap: string
+  weightG: number
+}
+
+/** @throws Refusal `invalid` when the crop has no such heap */
+export function heapOf(crop: Crop, id: string, field = 'heap'): HeapTemplate {
+  const heap = crop.heaps.find((h) => h.id === id)
+  if (!heap) throw new Refusal('invalid', `${crop.name} has no heap “${id}”.`, field)
+  return heap
+}
+
+/** Grams still to be put on a heap; negative when the heaps are heavier than the harvest. */
+export const remainderG = (totalG: number, heaps: readonly HeapWeight[]): number =>
+  totalG - heaps.reduce((sum, heap) => sum + heap.weightG, 0)
+
+/**
+ * Heaps must add up to the harvest, to the gram.
+ * @throws Refusal `heaps-differ`, saying by how much
+ */
+export function requireHeapsAddUp(totalG: number, heaps: readonly HeapWeight[]): void {
+  const left = remainderG(totalG, heaps)
+  if (left === 0) return
+  throw new Refusal(
+    'heaps-differ',
+    left > 0
+      ? `The heaps are ${left} g lighter than the harvest. Put the rest on a heap or correct the total.`
+      : `The heaps are ${-left} g heavier than the harvest. Correct a heap or the total.`,
+    'heaps',
+  )
+}

@@ -1,0 +1,2 @@
+export * from './heaps'
+export * from './readiness'

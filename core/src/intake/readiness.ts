@@ -1,0 +1,36 @@
+import { addDays, type CivilDate } from '../household'
+import type { Crop, ReadinessSchool } from '../crops'
+
+export interface SchoolVerdict {
+  school: ReadinessSchool
+  verdict: 'wait' | 'lift' | 'late'
+  /** in plain words, with what it would cost */
+  says: string
+  /** when this school would lift at the usual pace; today when it would now */
+  liftFrom: CivilDate
+}
+
+/**
+ * What each school would do about a crop in the ground.
+ * @param share of the sign reached, 0…1: leaves browned, tops fallen
+ */
+export function readinessVerdicts(crop: Crop, share: number, today: CivilDate): SchoolVerdict[] {
+  const { schools, sharePerWeek, earlyCost, lateCost } = crop.readiness
+  return schools.map((school) => {
+    const from = school.from.value
+    const to = school.to.value
+    if (share < from - 1e-9) {
+      const days = Math.max(1, Math.round(((from - share) / sharePerWeek.value) * 7))
+      return {
+        school,
+        verdict: 'wait',
+        says: `Wait about ${days} ${days === 1 ? 'day' : 'days'}. Lifted now: ${earlyCost}.`,
+        liftFrom: addDays(today, days),
+      }
+    }
+    if (share > to + 1e-9) {
+      return { school, verdict: 'late', says: `Lift at the next dry hour: ${lateCost}.`, liftFrom: today }
+    }
+    return { school, verdict: 'lift', says: `Lift it on a dry day. Waiting a week: ${lateCost}.`, liftFrom: today }
+  })
+}

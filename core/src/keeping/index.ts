@@ -1,0 +1,3 @@
+export * from './forecast'
+export * from './life-model'
+export * from './rates'

@@ -1,0 +1,128 @@
+import { lotLifeLogSd } from '../assumptions'
+import { normalPoints, type Spread } from '../chance'
+import { endShape, ends, type End } from './rates'
+
+/**
+ * A lot's life as competing ends on a daily grid, times a life scale nobody knows before looking:
+ * S(t | s) = exp(−Σ hᵢ(t) · s^−kᵢ), hᵢ(t) = ln 2 · ageᵢ(t)^kᵢ.
+ */
+export interface LifeModel {
+  days: number
+  /** what each hazard is called; the calculators' bare life has one, `life` */
+  names: string[]
+  shapes: number[]
+  /** hᵢ(t) for each hazard, days + 1 values */
+  hazard: Float64Array[]
+  /** life scales of equal prior weight */
+  scales: Float64Array
+  /** scales[j]^−kᵢ, by hazard */
+  scalePower: Float64Array[]
+}
+
+const scalePoints = 41
+
+function withScales(names: string[], shapes: number[], hazard: Float64Array[], logSd: number): LifeModel {
+  const scales = Float64Array.from(normalPoints(scalePoints), (z) => Math.exp(z * logSd))
+  return {
+    days: hazard[0]!.length - 1,
+    names,
+    shapes,
+    hazard,
+    scales,
+    scalePower: shapes.map((k) => scales.map((s) => s ** -k)),
+  }
+}
+
+/** The life of a lot whose ends have come so far by each day (see agesByDay). */
+export function lifeModel(ages: Float64Array[], logSd = lotLifeLogSd): LifeModel {
+  const shapes = ends.map((end) => endShape[end])
+  const hazard = ages.map((age, i) => age.map((a) => (a > 0 ? Math.LN2 * a ** shapes[i]! : 0)))
+  return withScales([...ends], shapes, hazard, logSd)
+}
+
+/**
+ * A life known only by its spread: half of the spread between lots, half between the pieces of one.
+ * @param lifeDays p10 < p50 < p90, days
+ */
+export function lifeModelFromSpread(lifeDays: Spread, horizonDays: number): LifeModel {
+  let logSd = Math.log(lifeDays.p90 / lifeDays.p10) / 2.5631 / Math.SQRT2
+  let median = lifeDays.p50
+  let model = weibullLife(median, logSd, horizonDays)
+  // the mixture is not quite log-normal: draw it onto the points asked for
+  for (let i = 0; i < 8; i++) {
+    const got = unitLife(model, priorWeights(model))
+    median *= lifeDays.p50 / got.p50
+    logSd *= Math.log(lifeDays.p90 / lifeDays.p10) / Math.log(got.p90 / got.p10)
+    model = weibullLife(median, logSd, horizonDays)
+  }
+  return model
+}
+
+function weibullLife(median: number, logSd: number, days: number): LifeModel {
+  const shape = Math.PI / Math.sqrt(6) / logSd
+  const hazard = Float64Array.from({ length: days + 1 }, (_, day) => Math.LN2 * (day / median) ** shape)
+  return withScales(['life'], [shape], [hazard], logSd)
+}
+
+export const priorWeights = (model: LifeModel): Float64Array =>
+  new Float64Array(model.scales.length).fill(1 / model.scales.length)
+
+/** S(day | scale j): share still sound; days between grid points are taken straight, days beyond it at its end. */
+export function soundShare(model: LifeModel, day: number, j: number): number {
+  const at = Math.min(model.days, Math.max(0, day))
+  const low = Math.floor(at)
+  const part = at - low
+  let sum = 0
+  for (let i = 0; i < model.hazard.length; i++) {
+    const h = model.hazard[i]!
+    const here = h[low]!
+    sum += (part > 0 ? here + part * (h[low + 1]! - here) : here) * model.scalePower[i]![j]!
+  }
+  return Math.exp(-sum)
+}
+
+/** Share still sound over all scales. */
+export function meanSoundShare(model: LifeModel, weights: Float64Array, day: number): number {
+  let sum = 0
+  for (let j = 0; j < weights.length; j++) sum += weights[j]! * soundShare(model, day, j)
+  return sum
+}
+
+/** First day (not whole) at which the falling share reaches `level`; model.days if it stays above. */
+export function dayOfShare(share: (day: number) => number, level: number, days: number): number {
+  let lo = 0
+  let hi = days
+  if (share(days) > level) return days
+  while (hi - lo > 0.01) {
+    const mid = (lo + hi) / 2
+    if (share(mid) > level) lo = mid
+    else hi = mid
+  }
+  return (lo + hi) / 2
+}
+
+/** Life of one piece picked blindly: when 1, 5 and 9 in 10 will have gone, days. */
+export function unitLife(model: LifeModel, weights: Float64Array): Spread {
+  const at = (level: number) => dayOfShare((day) => meanSoundShare(model, weights, day), level, model.days)
+  return { p10: at(0.9), p50: at(0.5), p90: at(0.1) }
+}
+
+/** Which end takes how much of the lot over the model's days, largest first; shares of all that is lost. */
+export function endShares(model: LifeModel, weights: Float64Array): { end: End; share: number }[] {
+  const taken = new Float64Array(model.hazard.length)
+  for (let day = 1; day <= model.days; day++) {
+    for (let j = 0; j < weights.length; j++) {
+      const w = weights[j]!
+      if (w < 1e-9) continue
+      const sound = soundShare(model, day - 1, j)
+      if (sound < 1e-6) continue
+      for (let i = 0; i < taken.length; i++) {
+        taken[i]! += w * sound * (model.hazard[i]![day]! - model.hazard[i]![day - 1]!) * model.scalePower[i]![j]!
+      }
+    }
+  }
+  const total = taken.reduce((a, b) => a + b, 0) || 1
+  return model.names
+    .map((end, i) => ({ end: end as End, share: taken[i]! / total }))
+    .sort((a, b) => b.share - a.share)
+}

@@ -1,0 +1,2 @@
+export * from './eat-first'
+export * from './run-out'

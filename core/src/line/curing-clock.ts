@@ -1,0 +1,186 @@
+import { weatherAheadLogSd } from '../assumptions'
+import { hourMs, mouldCanStart, type AirSeries } from '../air'
+import { normalPoints, weightedQuantiles, weightedSpread, type Spread } from '../chance'
+import type { Crop } from '../crops'
+import { atInstant, instantReaching, spentPower, type AirflowChange } from './drying-power'
+import { curingPosterior, expectedWeightG, weightShare, type CuringPosterior } from './posterior'
+
+export interface Weighing {
+  atMs: number
+  weightG: number
+  basis?: string
+}
+
+export interface EndTestResult {
+  atMs: number
+  test: string
+  passed: boolean
+}
+
+export interface CuringLot {
+  crop: Crop
+  /** the air it hung in and, after `nowMs`, the air expected; starts when it was hung */
+  air: AirSeries
+  nowMs: number
+  airflow: AirflowChange[]
+  weighings: Weighing[]
+  tests: EndTestResult[]
+}
+
+export interface CuringState {
+  /** share of the drying done, 0…1 */
+  progress: number
+  /** when it will be, or was, ready, ms UTC; Infinity where the air ahead never gets it there */
+  readyAtMs: Spread
+  /** chance that it is ready now, 0…1 */
+  readyNow: number
+  stalledHours: number
+  /** hours without drying up to now, unbroken */
+  stalledForHours: number
+  mouldRiskHours: number
+  /** drying power spent by now, kPa·h */
+  spentKPaH: number
+  posterior: CuringPosterior
+  reasons: string[]
+}
+
+/** Evenly weighted guesses of how strong the air ahead will be against what is expected. */
+const weatherFactors = normalPoints(7).map((z) => Math.exp(z * weatherAheadLogSd))
+
+/**
+ * How far a hanging lot has dried and when it will be ready.
+ * @returns progress, ready window, stall and mould hours, and plain reasons
+ */
+export function curingState(lot: CuringLot): CuringState {
+  const { curing } = lot.crop
+  const stallKPa = curing.stallKPa.value
+  const spent = spentPower(lot.air, stallKPa, lot.airflow)
+  const spentNow = atInstant(lot.air, spent, lot.nowMs)
+  const posterior = curingPosterior(
+    curing,
+    lot.weighings.map((w) => ({ ...w, powerKPaH: atInstant(lot.air, spent, w.atMs) })),
+    lot.tests.map((t) => ({ ...t, powerKPaH: atInstant(lot.air, spent, t.atMs) })),
+  )
+  const readyAtMs = readyWindow(lot, spent, spentNow, posterior)
+  const [budget] = weightedQuantiles(posterior.budgetKPaH, posterior.weight, [0.5]) as [number]
+  let readyNow = 0
+  for (let i = 0; i < posterior.weight.length; i++) {
+    if (posterior.budgetKPaH[i]! <= spentNow) readyNow += posterior.weight[i]!
+  }
+  const hours = pastHours(lot, stallKPa)
+  const state = {
+    progress: Math.min(1, spentNow / budget),
+    readyAtMs,
+    readyNow: Math.min(1, readyNow),
+    ...hours,
+    spentKPaH: spentNow,
+    posterior,
+  }
+  return { ...state, reasons: curingReasons(lot, state) }
+}
+
+function readyWindow(lot: CuringLot, spent: Float64Array, spentNow: number, posterior: CuringPosterior): Spread {
+  // the grid repeats each budget for every weight ratio: gather them first
+  const budgets = new Map<number, number>()
+  for (let i = 0; i < posterior.weight.length; i++) {
+    const b = posterior.budgetKPaH[i]!
+    budgets.set(b, (budgets.get(b) ?? 0) + posterior.weight[i]!)
+  }
+  const times: number[] = []
+  const weights: number[] = []
+  for (const [budget, weight] of budgets) {
+    if (budget <= spentNow) {
+      times.push(instantReaching(lot.air, spent, budget))
+      weights.push(weight)
+      continue
+    }
+    for (const factor of weatherFactors) {
+      times.push(instantReaching(lot.air, spent, spentNow + (budget - spentNow) / factor))
+      weights.push(weight / weatherFactors.length)
+    }
+  }
+  return weightedSpread(times, weights)
+}
+
+function pastHours(lot: CuringLot, stallKPa: number) {
+  let stalledHours = 0
+  let stalledForHours = 0
+  let mouldRiskHours = 0
+  const until = Math.min(lot.air.hours, Math.round((lot.nowMs - lot.air.startMs) / hourMs))
+  for (let i = 0; i < until; i++) {
+    if (lot.air.vpdKPa[i]! <= stallKPa) {
+      stalledHours++
+      stalledForHours++
+    } else stalledForHours = 0
+    if (mouldCanStart(lot.air.temperatureC[i]!, lot.air.relativeHumidityPct[i]!)) mouldRiskHours++
+  }
+  return { stalledHours, stalledForHours, mouldRiskHours }
+}
+
+function curingReasons(lot: CuringLot, state: Omit<CuringState, 'reasons'>): string[] {
+  const reasons: string[] = []
+  const { crop } = lot
+  reasons.push(
+    `The air has given ${Math.round(state.spentKPaH)} kPa·h of drying; ${crop.plural} usually want about ${crop.curing.budgetKPaH.value}.`,
+  )
+  if (state.stalledForHours >= 6) {
+    reasons.push(`Stalled for ${state.stalledForHours} hours: the air is too damp to take water.`)
+  } else if (state.stalledHours >= 24) {
+    reasons.push(`Drying stood still for ${state.stalledHours} hours in all.`)
+  }
+  if (state.mouldRiskHours >= 24) {
+    reasons.push(`${state.mouldRiskHours} hours damp enough for mould to start: look between the bulbs.`)
+  }
+  const passed = lot.tests.filter((t) => t.passed).length
+  const failed = lot.tests.length - passed
+  if (lot.weighings.length > 1) reasons.push(`${lot.weighings.length} weighings narrow the window.`)
+  if (failed > 0) reasons.push(`${failed} end ${failed === 1 ? 'test' : 'tests'} not passed yet: the window moves later.`)
+  if (state.stalledForHours < 6 && state.readyNow >= 0.5) reasons.push('More likely ready than not: cut a neck and look.')
+  return reasons
+}
+
+/** One day of the fitted weight curve, as shares of the basis's first true weight turned into g. */
+export interface WeightPoint {
+  atMs: number
+  p10: number
+  p50: number
+  p90: number
+}
+
+/**
+ * Fitted weights over time for one basis of weighing, with an 8-in-10 band.
+ * @param stepHours spacing of the points
+ */
+export function weightCurve(lot: CuringLot, posterior: CuringPosterior, basis: string, stepHours = 12): WeightPoint[] {
+  const weighings = lot.weighings.filter((w) => (w.basis ?? 'lot') === basis)
+  if (weighings.length === 0) return []
+  const spent = spentPower(lot.air, lot.crop.curing.stallKPa.value, lot.airflow)
+  const powers = weighings.map((w) => atInstant(lot.air, spent, w.atMs))
+  const n = posterior.weight.length
+  const firstWeight = new Float64Array(n)
+  for (let i = 0; i < n; i++) {
+    let log = 0
+    weighings.forEach((w, j) => {
+      log += Math.log(w.weightG / weightShare(powers[j]!, posterior.budgetKPaH[i]!, posterior.finalRatio[i]!))
+    })
+    firstWeight[i] = Math.exp(log / weighings.length)
+  }
+  const points: WeightPoint[] = []
+  const values = new Float64Array(n)
+  for (let h = 0; h <= lot.air.hours; h += stepHours) {
+    for (let i = 0; i < n; i++) {
+      values[i] = firstWeight[i]! * weightShare(spent[h]!, posterior.budgetKPaH[i]!, posterior.finalRatio[i]!)
+    }
+    points.push({ atMs: lot.air.startMs + h * hourMs, ...weightedSpread(values, posterior.weight) })
+  }
+  return points
+}
+
+/** Weight to expect now on the basis last weighed, g; undefined before any weighing. */
+export function expectedNowG(lot: CuringLot, state: CuringState, basis?: string): number | undefined {
+  const of = lot.weighings.filter((w) => basis === undefined || (w.basis ?? 'lot') === basis)
+  const last = of[of.length - 1]
+  if (!last) return undefined
+  const spent = spentPower(lot.air, lot.crop.curing.stallKPa.value, lot.airflow)
+  return expectedWeightG(state.posterior, last.weightG, atInstant(lot.air, spent, last.atMs), state.spentKPaH)
+}

@@ -1,0 +1,128 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { hourMs, steadyAir } from '../air'
+import { cropById } from '../crops'
+import { dayMs } from '../household'
+import { curingState, expectedNowG, weightCurve, weightShare, whatWouldHelp, type Airflow, type CuringLot } from './index'
+
+const garlic = cropById('garlic-hardneck')
+const onion = cropById('onion-storing')
+
+const hung = (crop = garlic, t = 20, rh = 60, airflow: Airflow = 'breezy', nowDay = 0): CuringLot => ({
+  crop,
+  air: steadyAir(t, rh, 24 * 120),
+  nowMs: nowDay * dayMs,
+  airflow: [{ atMs: 0, airflow }],
+  weighings: [],
+  tests: [],
+})
+const readyDays = (lot: CuringLot) => {
+  const { p10, p50, p90 } = curingState(lot).readyAtMs
+  return { p10: p10 / dayMs, p50: p50 / dayMs, p90: p90 / dayMs }
+}
+
+describe('curing budget against practice in its own climates', () => {
+  it('garlic: about three weeks in shaded moving air near 20 °C and 60 % (common practice, no source)', () => {
+    const { p50 } = readyDays(hung(garlic, 20, 60))
+    expect(p50).toBeGreaterThan(18)
+    expect(p50).toBeLessThan(24)
+  })
+  it('garlic: two to three weeks in warm, humid 27 °C and 70 % (common practice, no source)', () => {
+    const { p50 } = readyDays(hung(garlic, 27, 70))
+    expect(p50).toBeGreaterThan(14)
+    expect(p50).toBeLessThan(21)
+  })
+  it('garlic: 2 to 10 days in forced warm air, 35 °C and 65 % (general Allium guidance, recalled)', () => {
+    const { p50 } = readyDays(hung(garlic, 35, 65, 'fan'))
+    expect(p50).toBeGreaterThan(2)
+    expect(p50).toBeLessThan(10)
+  })
+  it('onion: two to four weeks under airy cover (HB 66 and grower guides, recalled)', () => {
+    const { p50 } = readyDays(hung(onion, 20, 60))
+    expect(p50).toBeGreaterThan(14)
+    expect(p50).toBeLessThan(28)
+  })
+  it('onion: 1 to 10 days in forced warm air at 30 °C, 60–75 % (HB 66, recalled)', () => {
+    const { p50 } = readyDays(hung(onion, 30, 67, 'fan'))
+    expect(p50).toBeGreaterThan(1)
+    expect(p50).toBeLessThan(10)
+  })
+})
+
+describe('the curing clock', () => {
+  it('never dries slower for more drying power', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 12, max: 32 }), fc.integer({ min: 40, max: 75 }), (t, rh) => {
+        const damp = readyDays(hung(garlic, t, rh)).p50
+        const dry = readyDays(hung(garlic, t, rh - 5)).p50
+        return dry <= damp
+      }),
+      { numRuns: 40 },
+    )
+  })
+
+  it('stands still in damp air and says so', () => {
+    const state = curingState(hung(garlic, 12, 95, 'breezy', 5))
+    expect(state.progress).toBe(0)
+    expect(state.stalledForHours).toBe(120)
+    expect(state.mouldRiskHours).toBe(120)
+    expect(state.readyAtMs.p50).toBe(Infinity)
+    expect(state.reasons.join(' ')).toMatch(/Stalled for 120 hours/)
+  })
+
+  const trueBudget = 480
+  const trueRatio = 0.75
+  const weigh = (day: number) => ({
+    atMs: day * dayMs,
+    weightG: Math.round(2500 * weightShare(day * 24 * 0.7857, trueBudget, trueRatio)),
+  })
+
+  it('narrows with each weighing and closes in on the truth', () => {
+    const widths: number[] = []
+    let last = { p10: 0, p50: 0, p90: 0 }
+    for (const days of [[0], [0, 4], [0, 4, 8], [0, 4, 8, 12], [0, 4, 8, 12, 15]]) {
+      const lot = { ...hung(garlic, 20, 60, 'breezy', days[days.length - 1]), weighings: days.map(weigh) }
+      last = readyDays(lot)
+      widths.push(last.p90 - last.p10)
+    }
+    expect(widths[1]).toBeLessThanOrEqual(widths[0]! + 0.3)
+    expect(widths[4]!).toBeLessThan(widths[0]! * 0.65)
+    const truth = trueBudget / 0.7857 / 24
+    expect(Math.abs(last.p50 - truth)).toBeLessThan(1.5)
+  })
+
+  it('moves the window later when the neck is still soft, and earlier never', () => {
+    const before = readyDays(hung(garlic, 20, 60, 'breezy', 20)).p50
+    const soft = readyDays({
+      ...hung(garlic, 20, 60, 'breezy', 20),
+      tests: [{ atMs: 20 * dayMs, test: 'neck', passed: false }],
+    }).p50
+    expect(soft).toBeGreaterThan(before + 1)
+  })
+
+  it('tells what weight to expect', () => {
+    const lot = { ...hung(garlic, 20, 60, 'breezy', 8), weighings: [weigh(0), weigh(4)] }
+    const expected = expectedNowG(lot, curingState(lot))!
+    expect(Math.abs(expected - weigh(8).weightG)).toBeLessThan(40)
+  })
+
+  it('draws a band that holds the weighings', () => {
+    const lot = { ...hung(garlic, 20, 60, 'breezy', 12), weighings: [0, 4, 8, 12].map(weigh) }
+    const points = weightCurve(lot, curingState(lot).posterior, 'lot', 24)
+    for (const day of [0, 4, 8, 12]) {
+      expect(points[day]!.p10 * 0.99).toBeLessThan(weigh(day).weightG)
+      expect(points[day]!.p90 * 1.01).toBeGreaterThan(weigh(day).weightG)
+    }
+  })
+
+  it('says what a fan and a drier room would save', () => {
+    const lot = { ...hung(garlic, 15, 80, 'still', 3), air: steadyAir(15, 80, 24 * 400) }
+    const [asIs, fan, room] = whatWouldHelp(lot, [
+      { id: 'fan', label: 'Fan', airflow: 'fan' },
+      { id: 'room', label: 'Room', airflow: 'still', airAhead: steadyAir(21, 50, 24 * 200, 72 * hourMs) },
+    ])
+    expect(asIs!.daysSaved).toBe(0)
+    expect(fan!.daysSaved).toBeGreaterThan(10)
+    expect(room!.daysSaved).toBeGreaterThan(fan!.daysSaved)
+  })
+})

@@ -1,0 +1,117 @@
+import { curedShare, scaleNoise } from '../assumptions'
+import type { Curing } from '../crops'
+
+/** A weighing at the drying power spent by then. */
+export interface PoweredWeighing {
+  powerKPaH: number
+  weightG: number
+  /** weighings compare only within one basis: the whole lot, or its marked bunch */
+  basis?: string
+}
+
+/** A yes/no end test at the drying power spent by then. */
+export interface PoweredTest {
+  powerKPaH: number
+  test: string
+  passed: boolean
+}
+
+/** What is believed of a lot: budgets (kPa·h) and final weight ratios, with their weights summing to 1. */
+export interface CuringPosterior {
+  budgetKPaH: Float64Array
+  finalRatio: Float64Array
+  weight: Float64Array
+}
+
+const budgetPoints = 61
+const ratioPoints = 31
+const gridReach = 3.2
+
+/** Share of the first weight left after drying power D: r + (1 − r)·exp(−k·D), k set so that `curedShare` is lost at D = budget. */
+export const weightShare = (powerKPaH: number, budgetKPaH: number, finalRatio: number): number =>
+  finalRatio + (1 - finalRatio) * Math.exp((Math.log(1 - curedShare) / budgetKPaH) * powerKPaH)
+
+/**
+ * Grid posterior over the lot's budget and final weight.
+ * Weighings: log-normal noise of `scaleNoise`; the true first weight of each basis is unknown and profiled out,
+ * so that one weighing alone says nothing and two say how far along it is.
+ * Tests: a logistic chance of passing at the drying done.
+ */
+export function curingPosterior(
+  curing: Curing,
+  weighings: readonly PoweredWeighing[],
+  tests: readonly PoweredTest[],
+): CuringPosterior {
+  const n = budgetPoints * ratioPoints
+  const budgetKPaH = new Float64Array(n)
+  const finalRatio = new Float64Array(n)
+  const logWeight = new Float64Array(n)
+  const bases = groupByBasis(weighings)
+  let best = -Infinity
+  for (let b = 0; b < budgetPoints; b++) {
+    const zb = gridReach * ((2 * b) / (budgetPoints - 1) - 1)
+    const budget = curing.budgetKPaH.value * Math.exp(zb * curing.budgetLogSd.value)
+    let testLog = 0
+    for (const t of tests) testLog += testLogLikelihood(curing, t, budget)
+    for (let r = 0; r < ratioPoints; r++) {
+      const zr = gridReach * ((2 * r) / (ratioPoints - 1) - 1)
+      const ratio = Math.min(0.98, curing.finalWeightRatio.value + zr * curing.finalWeightRatioSd.value)
+      const i = b * ratioPoints + r
+      budgetKPaH[i] = budget
+      finalRatio[i] = ratio
+      let log = -0.5 * (zb * zb + zr * zr) + testLog
+      for (const basis of bases) log += weighingLogLikelihood(basis, budget, ratio)
+      logWeight[i] = log
+      if (log > best) best = log
+    }
+  }
+  let total = 0
+  const weight = new Float64Array(n)
+  for (let i = 0; i < n; i++) total += weight[i] = Math.exp(logWeight[i]! - best)
+  for (let i = 0; i < n; i++) weight[i]! /= total
+  return { budgetKPaH, finalRatio, weight }
+}
+
+function groupByBasis(weighings: readonly PoweredWeighing[]): PoweredWeighing[][] {
+  const groups = new Map<string, PoweredWeighing[]>()
+  for (const w of weighings) {
+    const key = w.basis ?? 'lot'
+    groups.set(key, [...(groups.get(key) ?? []), w])
+  }
+  return [...groups.values()].filter((group) => group.length > 1)
+}
+
+function weighingLogLikelihood(weighings: readonly PoweredWeighing[], budget: number, ratio: number): number {
+  const residuals = weighings.map((w) => Math.log(w.weightG) - Math.log(weightShare(w.powerKPaH, budget, ratio)))
+  const mean = residuals.reduce((a, b) => a + b, 0) / residuals.length
+  let sum = 0
+  for (const e of residuals) sum += (e - mean) ** 2
+  return -sum / (2 * scaleNoise ** 2)
+}
+
+function testLogLikelihood(curing: Curing, result: PoweredTest, budget: number): number {
+  const test = curing.endTests.find((t) => t.id === result.test)
+  if (!test) return 0
+  const x = (result.powerKPaH / budget - test.passesAt.value) / test.sharpness.value
+  // one look in twenty is wrong: a thumb is not an instrument
+  const pass = 0.05 + 0.9 / (1 + Math.exp(-x))
+  return Math.log(result.passed ? pass : 1 - pass)
+}
+
+/**
+ * Weight to expect at power `laterKPaH` when it was `weightG` at `earlierKPaH`, g.
+ */
+export function expectedWeightG(
+  posterior: CuringPosterior,
+  weightG: number,
+  earlierKPaH: number,
+  laterKPaH: number,
+): number {
+  let sum = 0
+  for (let i = 0; i < posterior.weight.length; i++) {
+    const budget = posterior.budgetKPaH[i]!
+    const ratio = posterior.finalRatio[i]!
+    sum += posterior.weight[i]! * (weightShare(laterKPaH, budget, ratio) / weightShare(earlierKPaH, budget, ratio))
+  }
+  return weightG * sum
+}

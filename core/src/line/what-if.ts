@@ -1,0 +1,65 @@
+import { airSeries, hourMs, joinSeries, type AirSeries } from '../air'
+import { dayMs } from '../household'
+import { curingState, type CuringLot } from './curing-clock'
+import { airflowAt, type Airflow } from './drying-power'
+import type { Spread } from '../chance'
+
+export interface Alternative {
+  id: string
+  label: string
+  /** air from now on; the lot's own when left out */
+  airAhead?: AirSeries
+  airflow: Airflow
+}
+
+export interface AlternativeOutcome {
+  id: string
+  label: string
+  readyAtMs: Spread
+  /** days sooner than leaving it as it is, at the median; negative is later; Infinity when only this gets there */
+  daysSaved: number
+  /** hours damp enough for mould in the next fortnight */
+  mouldHoursAhead: number
+}
+
+/** Cuts a series into what lies before an instant and what lies after. */
+export function splitSeries(air: AirSeries, atMs: number): [AirSeries, AirSeries] {
+  const cut = Math.min(air.hours, Math.max(0, Math.round((atMs - air.startMs) / hourMs)))
+  const part = (from: number, to: number) =>
+    airSeries(
+      air.startMs + from * hourMs,
+      air.temperatureC.slice(from, to),
+      air.relativeHumidityPct.slice(from, to),
+    )
+  return [part(0, cut), part(cut, air.hours)]
+}
+
+/** What each alternative would change from now on, the lot's weighings and tests kept; first is leaving it as it is. */
+export function whatWouldHelp(lot: CuringLot, alternatives: readonly Alternative[]): AlternativeOutcome[] {
+  const [past, ownAhead] = splitSeries(lot.air, lot.nowMs)
+  const asIs = { id: 'leave', label: 'Leave it as it is', airflow: airflowAt(lot.airflow, lot.nowMs) }
+  const outcomes: AlternativeOutcome[] = []
+  for (const alternative of [asIs, ...alternatives] as Alternative[]) {
+    const ahead = alternative.airAhead ?? ownAhead
+    const state = curingState({
+      ...lot,
+      air: joinSeries(past, ahead),
+      airflow: [
+        ...lot.airflow.filter((c) => c.atMs < lot.nowMs),
+        { atMs: Math.max(lot.nowMs, past.startMs), airflow: alternative.airflow },
+      ],
+    })
+    let mouldHoursAhead = 0
+    for (let i = 0; i < Math.min(ahead.hours, 14 * 24); i++) if (ahead.mouldExcessPct[i]! > 0) mouldHoursAhead++
+    const base = outcomes[0]?.readyAtMs.p50 ?? state.readyAtMs.p50
+    const saved = base === state.readyAtMs.p50 ? 0 : (base - state.readyAtMs.p50) / dayMs
+    outcomes.push({
+      id: alternative.id,
+      label: alternative.label,
+      readyAtMs: state.readyAtMs,
+      daysSaved: saved,
+      mouldHoursAhead,
+    })
+  }
+  return outcomes
+}

@@ -1,0 +1,2 @@
+export * from './code'
+export * from './quantity'

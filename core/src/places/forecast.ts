@@ -1,0 +1,80 @@
+import { recentAirMemoryDays } from '../assumptions'
+import { airSeries, hourMs, saturationVapourPressureKPa, type AirSeries } from '../air'
+import { dayMs } from '../household'
+import { outdoorNormal, type Climate } from './climate'
+import { placeKinds, type PlaceKind } from './kinds'
+
+const hoursADay = 24
+
+/** The usual day in a stretch of air: mean of each hour of the day. */
+export function usualDay(recent: AirSeries): { temperatureC: Float64Array; relativeHumidityPct: Float64Array } {
+  const temperatureC = new Float64Array(hoursADay)
+  const relativeHumidityPct = new Float64Array(hoursADay)
+  const seen = new Float64Array(hoursADay)
+  for (let i = 0; i < recent.hours; i++) {
+    const hour = Math.floor((recent.startMs + i * hourMs) / hourMs) % hoursADay
+    temperatureC[hour]! += recent.temperatureC[i]!
+    relativeHumidityPct[hour]! += recent.relativeHumidityPct[i]!
+    seen[hour]!++
+  }
+  const mean = (sums: Float64Array) => {
+    const all = sums.reduce((a, b) => a + b, 0) / Math.max(1, recent.hours)
+    return sums.map((sum, hour) => (seen[hour]! > 0 ? sum / seen[hour]! : all))
+  }
+  return { temperatureC: mean(temperatureC), relativeHumidityPct: mean(relativeHumidityPct) }
+}
+
+/**
+ * The air expected in a place: its recent days go on, and give way to what the season brings to a place of its kind.
+ * @param recent the place's last days, at least one hour
+ * @param fromMs first hour ahead, ms UTC
+ * @param season omitted: the recent days simply repeat
+ */
+export function airAhead(
+  recent: AirSeries,
+  fromMs: number,
+  hours: number,
+  season?: { climate: Climate; kind: PlaceKind },
+): AirSeries {
+  const day = usualDay(recent)
+  const startMs = Math.floor(fromMs / hourMs) * hourMs
+  const temperature = new Float64Array(hours)
+  const humidity = new Float64Array(hours)
+  const drift = season ? seasonalDrift(season.climate, season.kind, startMs, day) : undefined
+  let shiftC = 0
+  let shiftRh = 0
+  for (let i = 0; i < hours; i++) {
+    const ms = startMs + i * hourMs
+    const hour = Math.floor(ms / hourMs) % hoursADay
+    if (drift && i % hoursADay === 0) ({ shiftC, shiftRh } = drift(ms))
+    temperature[i] = day.temperatureC[hour]! + shiftC
+    humidity[i] = Math.min(98, Math.max(15, day.relativeHumidityPct[hour]! + shiftRh))
+  }
+  return airSeries(startMs, temperature, humidity)
+}
+
+/**
+ * How far a place's daily means will have moved from its recent ones.
+ * Temperature follows the outdoor season by the kind's gain and lag (never below the kind's heated floor);
+ * vapour follows the outdoor vapour, so a heated room grows dry in winter and a cellar stays damp.
+ */
+function seasonalDrift(climate: Climate, kind: PlaceKind, nowMs: number, day: ReturnType<typeof usualDay>) {
+  const { gain, lagDays, usualMeanC, usualHumidityPct, followsVapour } = placeKinds[kind]
+  const mean = (values: Float64Array) => values.reduce((a, b) => a + b, 0) / values.length
+  const meanT = mean(day.temperatureC)
+  const meanRh = mean(day.relativeHumidityPct)
+  const outside = (ms: number) => outdoorNormal(climate, ms - lagDays * dayMs)
+  const usual = (ms: number) => usualMeanC + gain * (outside(ms).temperatureC - climate.meanC)
+  const oddC = meanT - usual(nowMs)
+  const vapourNow = (saturationVapourPressureKPa(meanT) * meanRh) / 100
+  const outNow = outdoorNormal(climate, nowMs).vapourPressureKPa
+  return (ms: number) => {
+    const fade = Math.exp(-(ms - nowMs) / (recentAirMemoryDays * dayMs))
+    // half of what sets this place apart from its kind stays: a house differs from the book for good
+    const t = usual(ms) + oddC * (0.5 + 0.5 * fade)
+    const vapour = vapourNow + followsVapour * (outdoorNormal(climate, ms).vapourPressureKPa - outNow)
+    const fromVapour = (100 * vapour) / saturationVapourPressureKPa(t)
+    const rh = 0.6 * fromVapour + 0.4 * (meanRh * fade + usualHumidityPct * (1 - fade))
+    return { shiftC: t - meanT, shiftRh: rh - meanRh }
+  }
+}

@@ -1,0 +1,3 @@
+export * from './climate'
+export * from './forecast'
+export * from './kinds'

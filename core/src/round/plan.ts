@@ -1,0 +1,106 @@
+import { addDays, daysBetween, type CivilDate } from '../household'
+
+export type JobKind = 'weigh' | 'test' | 'take-down' | 'unstall' | 'check' | 'use' | 'read'
+
+export interface Job {
+  kind: JobKind
+  dueOn: CivilDate
+  /** why it is due, and what to expect */
+  why: string
+}
+
+export interface DryingLot {
+  hungOn: CivilDate
+  lastWeighedOn: CivilDate | null
+  lastTestedOn: CivilDate | null
+  /** ready window in days of the household; null where the air ahead never gets it there */
+  ready: { p10: CivilDate | null; p50: CivilDate | null }
+  readyNow: number
+  /** all end tests passed at the last look */
+  testsPassed: boolean
+  stalledForHours: number
+}
+
+const weighEveryDays = 4
+const testEveryDays = 2
+
+/**
+ * Jobs a hanging lot asks for.
+ * Weighed at the start and every four days; end tests from the early side of the window; taken down when the tests
+ * pass or it is nearly certainly ready; looked after when the air stalls it.
+ */
+export function dryingJobs(lot: DryingLot, today: CivilDate): Job[] {
+  const jobs: Job[] = []
+  const day = daysBetween(lot.hungOn, today)
+  if (lot.testsPassed || lot.readyNow >= 0.9) {
+    return [
+      {
+        kind: 'take-down',
+        dueOn: today,
+        why: lot.testsPassed ? 'Neck, skins and roots are dry.' : 'By the air it has had, it is ready: test one and take it down.',
+      },
+    ]
+  }
+  jobs.push(
+    lot.lastWeighedOn === null
+      ? { kind: 'weigh', dueOn: lot.hungOn, why: 'First weighing: the ones after it are measured against this.' }
+      : {
+          kind: 'weigh',
+          dueOn: addDays(lot.lastWeighedOn, weighEveryDays),
+          why: `Day ${day}, last weighed ${daysBetween(lot.lastWeighedOn, today)} days ago.`,
+        },
+  )
+  if (lot.ready.p10 !== null) {
+    const from = lot.ready.p10 < today ? today : lot.ready.p10
+    const again = lot.lastTestedOn ? addDays(lot.lastTestedOn, testEveryDays) : from
+    jobs.push({
+      kind: 'test',
+      dueOn: again > from ? again : from,
+      why: 'It may be ready: feel neck, skins and roots.',
+    })
+  }
+  if (lot.stalledForHours >= 24) {
+    jobs.push({
+      kind: 'unstall',
+      dueOn: today,
+      why: `Stalled for ${Math.floor(lot.stalledForHours / 24)} days in damp air: a fan or another place would help.`,
+    })
+  }
+  return jobs
+}
+
+export interface StoredLot {
+  storedOn: CivilDate
+  lastCheckedOn: CivilDate | null
+  /** days the model gives from the last look, or from today if none */
+  checkInDays: number
+  lookAt: number
+  pieces: number | null
+}
+
+/** Jobs a stored lot asks for: the next look, and how many to look at. */
+export function storedJobs(lot: StoredLot, today: CivilDate): Job[] {
+  const from = lot.lastCheckedOn ?? lot.storedOn
+  const due = addDays(from, Math.max(1, lot.checkInDays))
+  return [
+    {
+      kind: 'check',
+      dueOn: due,
+      why:
+        (lot.lastCheckedOn
+          ? `Last looked over ${daysBetween(lot.lastCheckedOn, today)} days ago.`
+          : 'First look since it was stored.') +
+        (lot.pieces ? ` Look at ${lot.lookAt} of ${lot.pieces}.` : ''),
+    },
+  ]
+}
+
+/** A heap that will not keep: using it up is a job from the first day, urgent in its last third. */
+export function useUpJob(broughtOn: CivilDate, withinDays: number, today: CivilDate): Job {
+  const left = withinDays - daysBetween(broughtOn, today)
+  return {
+    kind: 'use',
+    dueOn: addDays(broughtOn, Math.floor((withinDays * 2) / 3)),
+    why: left > 0 ? `Will not keep: ${left} ${left === 1 ? 'day' : 'days'} left.` : 'Its time is over: use what is good today.',
+  }
+}
