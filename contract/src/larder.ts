@@ -14,6 +14,11 @@ export interface LarderLot extends LotRow {
 export interface LarderView {
   lots: LarderLot[]
   totals: { crop: string; weightG: number; pieces: number }[]
-  runOut: { crop: string; perWeekG: Spread<number> | null; runsOutOn: Spread<string> | null; keepsUntil: string | null }[]
+  runOut: {
+    crop: string
+    perWeekG: Spread<number> | null
+    runsOutOn: Spread<string> | null
+    keepsUntil: string | null
+  }[]
   weightG: number
 }

@@ -15,62 +15,82 @@ const id = { type: 'string', maxLength: 40 } as const
 
 /** Everything that can be done with a lot; each leaves events in its ledger. */
 export const actSchemas = {
-  weigh: act('weigh', ['weightG', 'basis'] as const, {
-    weightG: grams,
-    basis: { enum: ['lot', 'bunch'] },
-    sure: { type: 'boolean' },
-  } as const),
-  test: act('test', ['results'] as const, {
-    results: {
-      type: 'array',
-      minItems: 1,
-      maxItems: 10,
-      items: {
-        type: 'object',
-        required: ['test', 'passed'],
-        properties: { test: id, passed: { type: 'boolean' } },
-        additionalProperties: false,
+  weigh: act(
+    'weigh',
+    ['weightG', 'basis'] as const,
+    {
+      weightG: grams,
+      basis: { enum: ['lot', 'bunch'] },
+      sure: { type: 'boolean' },
+    } as const,
+  ),
+  test: act(
+    'test',
+    ['results'] as const,
+    {
+      results: {
+        type: 'array',
+        minItems: 1,
+        maxItems: 10,
+        items: {
+          type: 'object',
+          required: ['test', 'passed'],
+          properties: { test: id, passed: { type: 'boolean' } },
+          additionalProperties: false,
+        },
       },
-    },
-  } as const),
+    } as const,
+  ),
   fan: act('fan', ['on'] as const, { on: { type: 'boolean' } } as const),
   move: act('move', ['placeId'] as const, { placeId: uuid } as const),
-  finish: act('finish', ['neck', 'pack', 'placeId', 'weightG', 'pieces'] as const, {
-    neck: id,
-    pack: id,
-    placeId: uuid,
-    weightG: grams,
-    pieces,
-    small: {
-      type: 'object',
-      required: ['weightG', 'pieces'],
-      properties: { weightG: grams, pieces },
-      additionalProperties: false,
-    },
-    sure: { type: 'boolean' },
-  } as const),
-  check: act('check', ['lookedAt', 'faults'] as const, {
-    lookedAt: pieces,
-    faults: {
-      type: 'array',
-      maxItems: 20,
-      items: {
+  finish: act(
+    'finish',
+    ['neck', 'pack', 'placeId', 'weightG', 'pieces'] as const,
+    {
+      neck: id,
+      pack: id,
+      placeId: uuid,
+      weightG: grams,
+      pieces,
+      small: {
         type: 'object',
-        required: ['fault', 'pieces', 'action'],
-        properties: { fault: id, pieces, action: id },
+        required: ['weightG', 'pieces'],
+        properties: { weightG: grams, pieces },
         additionalProperties: false,
       },
-    },
-  } as const),
+      sure: { type: 'boolean' },
+    } as const,
+  ),
+  check: act(
+    'check',
+    ['lookedAt', 'faults'] as const,
+    {
+      lookedAt: pieces,
+      faults: {
+        type: 'array',
+        maxItems: 20,
+        items: {
+          type: 'object',
+          required: ['fault', 'pieces', 'action'],
+          properties: { fault: id, pieces, action: id },
+          additionalProperties: false,
+        },
+      },
+    } as const,
+  ),
   use: act('use', [] as const, quantity),
   lose: act('lose', ['cause'] as const, { ...quantity, cause: text } as const),
   give: act('give', [] as const, quantity),
   plant: act('plant', [] as const, quantity),
-  correct: act('correct', ['weightG', 'why'] as const, {
-    weightG: { type: 'integer', minimum: 0, maximum: 2_000_000 },
-    pieces: { type: 'integer', minimum: 0, maximum: 100_000 },
-    why: text,
-  } as const),
+  correct: act(
+    'correct',
+    ['weightG', 'why'] as const,
+    {
+      weightG: { type: 'integer', minimum: 0, maximum: 2_000_000 },
+      pieces: { type: 'integer', minimum: 0, maximum: 100_000 },
+      why: text,
+    } as const,
+  ),
   note: act('note', ['text'] as const, { text } as const),
 } as const
 

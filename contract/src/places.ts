@@ -1,7 +1,17 @@
 import type { FromSchema } from 'json-schema-to-ts'
 import { relativeHumidityPct, temperatureC } from './shapes'
 
-export const placeKindIds = ['outdoors', 'veranda', 'loft', 'room', 'cool-room', 'shed', 'cellar', 'fridge', 'freezer'] as const
+export const placeKindIds = [
+  'outdoors',
+  'veranda',
+  'loft',
+  'room',
+  'cool-room',
+  'shed',
+  'cellar',
+  'fridge',
+  'freezer',
+] as const
 
 export const newPlaceSchema = {
   type: 'object',

@@ -22,7 +22,15 @@ export interface RoundView {
     verdict: { suits: boolean; says: string }
     jobs: JobView[]
   }[]
-  eatFirst: { code: string; crop: string; heap: string; weightG: number; pieces: number | null; why: string; urgent: boolean }[]
+  eatFirst: {
+    code: string
+    crop: string
+    heap: string
+    weightG: number
+    pieces: number | null
+    why: string
+    urgent: boolean
+  }[]
   weather: { on: string; highC: number; lowC: number; humidityPct: number; ahead: boolean }[]
   weatherSays: string[]
   lastWeek: { broughtInG: number; usedG: number; lostG: number; waterG: number }

@@ -2,7 +2,14 @@ import { createRequire } from 'node:module'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { Refusal } from '../refusal'
-import { airState, criticalHumidityPct, humidityRatio, mouldCanStart, seriesFromReadings, vapourPressureKPa } from './index'
+import {
+  airState,
+  criticalHumidityPct,
+  humidityRatio,
+  mouldCanStart,
+  seriesFromReadings,
+  vapourPressureKPa,
+} from './index'
 
 interface Psychrolib {
   SI: unknown

@@ -57,7 +57,8 @@ const longestRecordHours = 400 * 24
 
 function instant(text: string, field: string): number {
   const ms = Date.parse(text)
-  if (!Number.isFinite(ms)) throw new Refusal('invalid', `${field} is not an instant; write it as 2026-07-12T08:00:00Z.`, field)
+  if (!Number.isFinite(ms))
+    throw new Refusal('invalid', `${field} is not an instant; write it as 2026-07-12T08:00:00Z.`, field)
   return ms
 }
 
@@ -83,12 +84,20 @@ export function cure(input: CureInput) {
   const tests = (input.tests ?? []).map((t, i) => {
     if (!crop.curing.endTests.some((known) => known.id === t.test)) {
       const known = crop.curing.endTests.map((test) => test.id).join(', ')
-      throw new Refusal('invalid', `There is no end test “${t.test}” for ${crop.name}. Known: ${known}.`, `tests/${i}/test`)
+      throw new Refusal(
+        'invalid',
+        `There is no end test “${t.test}” for ${crop.name}. Known: ${known}.`,
+        `tests/${i}/test`,
+      )
     }
     return { ...t, atMs: within(instant(t.at, `tests/${i}/at`), `tests/${i}/at`) }
   })
   const past = seriesFromReadings(input.air, startMs, Math.max(nowMs, startMs + hourMs))
-  const recent = seriesFromReadings(input.air, Math.max(startMs, nowMs - recentHours * hourMs), Math.max(nowMs, startMs + hourMs))
+  const recent = seriesFromReadings(
+    input.air,
+    Math.max(startMs, nowMs - recentHours * hourMs),
+    Math.max(nowMs, startMs + hourMs),
+  )
   const ahead = airAhead(recent, past.startMs + past.hours * hourMs, horizonHours)
   const lot: CuringLot = {
     crop,

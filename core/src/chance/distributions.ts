@@ -7,9 +7,14 @@ export const z90 = 1.2815515655446004
  * @source Acklam's rational approximation (recalled); relative error under 1.2e-9
  */
 export function normalQuantile(p: number): number {
-  const a = [-39.69683028665376, 220.9460984245205, -275.9285104469687, 138.357751867269, -30.66479806614716, 2.506628277459239]
+  const a = [
+    -39.69683028665376, 220.9460984245205, -275.9285104469687, 138.357751867269, -30.66479806614716, 2.506628277459239,
+  ]
   const b = [-54.47609879822406, 161.5858368580409, -155.6989798598866, 66.80131188771972, -13.28068155288572, 1]
-  const c = [-0.007784894002430293, -0.3223964580411365, -2.400758277161838, -2.549732539343734, 4.374664141464968, 2.938163982698783]
+  const c = [
+    -0.007784894002430293, -0.3223964580411365, -2.400758277161838, -2.549732539343734, 4.374664141464968,
+    2.938163982698783,
+  ]
   const d = [0.007784695709041462, 0.3224671290700398, 2.445134137142996, 3.754408661907416, 1]
   const poly = (k: number[], x: number) => k.reduce((sum, ki) => sum * x + ki, 0)
   if (p < 0.02425) {
@@ -23,8 +28,7 @@ export function normalQuantile(p: number): number {
 }
 
 /** n standard normal deviates of equal weight, standing for the whole distribution. */
-export const normalPoints = (n: number): number[] =>
-  Array.from({ length: n }, (_, i) => normalQuantile((i + 0.5) / n))
+export const normalPoints = (n: number): number[] => Array.from({ length: n }, (_, i) => normalQuantile((i + 0.5) / n))
 
 /** Natural logarithm of the gamma function. @source Lanczos approximation, g = 7, n = 9 (recalled) */
 export function lnGamma(x: number): number {

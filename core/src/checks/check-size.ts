@@ -15,11 +15,14 @@ export function checkSize(lotSize: number, badFraction: number, confidence: numb
     throw new Refusal('out-of-range', 'badFraction must be above 0 and at most 1.', 'badFraction')
   }
   if (!(confidence > 0 && confidence < 1)) {
-    throw new Refusal('out-of-range', 'confidence must lie between 0 and 1; looking at all is the only certainty.', 'confidence')
+    throw new Refusal(
+      'out-of-range',
+      'confidence must lie between 0 and 1; looking at all is the only certainty.',
+      'confidence',
+    )
   }
   const bad = Math.ceil(lotSize * badFraction - 1e-9)
-  const missAll = (n: number) =>
-    n > lotSize - bad ? 0 : Math.exp(lnChoose(lotSize - bad, n) - lnChoose(lotSize, n))
+  const missAll = (n: number) => (n > lotSize - bad ? 0 : Math.exp(lnChoose(lotSize - bad, n) - lnChoose(lotSize, n)))
   let lo = 1
   let hi = lotSize - bad + 1
   while (lo < hi) {

@@ -51,4 +51,7 @@ function age(model: LifeModel, badShare: Float64Array, from: number, to: number)
 
 /** Share sound now, over all scales. */
 export const soundNow = (belief: LotBelief): number =>
-  Math.min(1, belief.weights.reduce((sum, w, j) => sum + w * (1 - belief.badShare[j]!), 0))
+  Math.min(
+    1,
+    belief.weights.reduce((sum, w, j) => sum + w * (1 - belief.badShare[j]!), 0),
+  )

@@ -51,7 +51,11 @@ function priorModel(prior: Parameters<typeof checkUpdate>[0], checks: readonly C
   }
   const { p10, p50, p90 } = prior.lifeDays
   if (!(p10 > 0 && p10 < p50 && p50 < p90 && p90 <= 3650)) {
-    throw new Refusal('invalid', 'lifeDays must rise from p10 over p50 to p90, above 0 and within 10 years.', 'lifeDays')
+    throw new Refusal(
+      'invalid',
+      'lifeDays must rise from p10 over p50 to p90, above 0 and within 10 years.',
+      'lifeDays',
+    )
   }
   if (p90 / p10 < 1.05) {
     throw new Refusal('out-of-range', 'lifeDays p10 and p90 are too close together to learn from checks.', 'lifeDays')

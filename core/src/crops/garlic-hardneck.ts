@@ -147,8 +147,18 @@ export const garlicHardneck: Crop = {
       spreads: 'slowly',
       ends: 'rot',
       actions: [
-        { id: 'bin', label: 'Out of the house', becomes: 'lost', detail: 'Bin it; never plant from it. Wipe what it touched.' },
-        { id: 'cut', label: 'Sound cloves to the pan', becomes: 'used', detail: 'Only cloves without any mark, today.' },
+        {
+          id: 'bin',
+          label: 'Out of the house',
+          becomes: 'lost',
+          detail: 'Bin it; never plant from it. Wipe what it touched.',
+        },
+        {
+          id: 'cut',
+          label: 'Sound cloves to the pan',
+          becomes: 'used',
+          detail: 'Only cloves without any mark, today.',
+        },
       ],
     },
     {
@@ -160,7 +170,12 @@ export const garlicHardneck: Crop = {
       ends: 'rot',
       actions: [
         { id: 'bin', label: 'Out of the house', becomes: 'lost', detail: 'Do not plant; bin or hot compost.' },
-        { id: 'cut', label: 'Cut round it, eat today', becomes: 'used', detail: 'Cut well clear; use the sound cloves today.' },
+        {
+          id: 'cut',
+          label: 'Cut round it, eat today',
+          becomes: 'used',
+          detail: 'Cut well clear; use the sound cloves today.',
+        },
       ],
     },
     {
@@ -170,7 +185,14 @@ export const garlicHardneck: Crop = {
       cause: 'bacterial rot or waxy breakdown',
       spreads: 'quickly',
       ends: 'rot',
-      actions: [{ id: 'bin', label: 'Out of the house now', becomes: 'lost', detail: 'Wet rot runs: wipe or bin what it touched.' }],
+      actions: [
+        {
+          id: 'bin',
+          label: 'Out of the house now',
+          becomes: 'lost',
+          detail: 'Wet rot runs: wipe or bin what it touched.',
+        },
+      ],
     },
     {
       id: 'sprouting',
@@ -180,7 +202,12 @@ export const garlicHardneck: Crop = {
       spreads: 'no',
       ends: 'sprouting',
       actions: [
-        { id: 'eat', label: 'Eat these first', becomes: 'used', detail: 'Still food; the germ may be bitter, take it out.' },
+        {
+          id: 'eat',
+          label: 'Eat these first',
+          becomes: 'used',
+          detail: 'Still food; the germ may be bitter, take it out.',
+        },
         { id: 'plant', label: 'Plant', becomes: 'planted', detail: 'If sound and the season allows.' },
         { id: 'bin', label: 'Gone too far', becomes: 'lost', detail: 'Soft or hollow ones to the compost.' },
       ],
@@ -193,7 +220,12 @@ export const garlicHardneck: Crop = {
       spreads: 'no',
       ends: 'drying out',
       actions: [
-        { id: 'eat', label: 'Use now or powder', becomes: 'used', detail: 'Good cloves still cook; dry the rest to powder.' },
+        {
+          id: 'eat',
+          label: 'Use now or powder',
+          becomes: 'used',
+          detail: 'Good cloves still cook; dry the rest to powder.',
+        },
         { id: 'bin', label: 'Compost', becomes: 'lost', detail: 'Nothing left in it.' },
       ],
     },

@@ -50,7 +50,13 @@ export const onionStoring: Crop = {
       hangs: false,
       useWithinDays: { value: 14, source: 'practice' },
     },
-    { id: 'small', label: 'Small ones', hint: 'as welcome as large ones; hang with the rest', fate: 'store', hangs: true },
+    {
+      id: 'small',
+      label: 'Small ones',
+      hint: 'as welcome as large ones; hang with the rest',
+      fate: 'store',
+      hangs: true,
+    },
     {
       id: 'diseased',
       label: 'Soft base or white mould',
@@ -139,8 +145,18 @@ export const onionStoring: Crop = {
       spreads: 'no',
       ends: 'rot',
       actions: [
-        { id: 'bin', label: 'Out of the house', becomes: 'lost', detail: 'Not onto onion ground. Dry necks harder next year.' },
-        { id: 'cut', label: 'Cut round it, cook today', becomes: 'used', detail: 'Only if the rest is firm and white.' },
+        {
+          id: 'bin',
+          label: 'Out of the house',
+          becomes: 'lost',
+          detail: 'Not onto onion ground. Dry necks harder next year.',
+        },
+        {
+          id: 'cut',
+          label: 'Cut round it, cook today',
+          becomes: 'used',
+          detail: 'Only if the rest is firm and white.',
+        },
       ],
     },
     {
@@ -150,7 +166,14 @@ export const onionStoring: Crop = {
       cause: 'bacterial soft rot or sour skin',
       spreads: 'quickly',
       ends: 'rot',
-      actions: [{ id: 'bin', label: 'Out of the house now', becomes: 'lost', detail: 'It leaks onto its neighbours: wipe or bin them.' }],
+      actions: [
+        {
+          id: 'bin',
+          label: 'Out of the house now',
+          becomes: 'lost',
+          detail: 'It leaks onto its neighbours: wipe or bin them.',
+        },
+      ],
     },
     {
       id: 'black-mould',

@@ -43,7 +43,10 @@ export function keepingForecast(
   const dayWhen = (level: number) =>
     weightedSpread(
       Array.from(weights, (_, j) =>
-        Math.max(nowDay, dayOfShare((day) => (day <= nowDay ? 1 : soundLater(day, j)), level, model.days)),
+        Math.max(
+          nowDay,
+          dayOfShare((day) => (day <= nowDay ? 1 : soundLater(day, j)), level, model.days),
+        ),
       ),
       weights,
     )
@@ -78,11 +81,7 @@ const steadyHorizonDays = 1100
 
 /** Life model in air that never changes: one day's ages, multiplied. */
 export function steadyLife(crop: Crop, temperatureC: number, relativeHumidityPct: number, packing: Packing) {
-  const day = airSeries(
-    0,
-    new Float64Array(24).fill(temperatureC),
-    new Float64Array(24).fill(relativeHumidityPct),
-  )
+  const day = airSeries(0, new Float64Array(24).fill(temperatureC), new Float64Array(24).fill(relativeHumidityPct))
   const one = agesByDay(crop, day, packing)
   const spread = (perDay: number) => Float64Array.from({ length: steadyHorizonDays + 1 }, (_, i) => perDay * i)
   return { model: lifeModel(one.ages.map((a) => spread(a[1]!))), lossPct: spread(one.lossPct[1]!) }

@@ -122,7 +122,5 @@ export function endShares(model: LifeModel, weights: Float64Array): { end: End; 
     }
   }
   const total = taken.reduce((a, b) => a + b, 0) || 1
-  return model.names
-    .map((end, i) => ({ end: end as End, share: taken[i]! / total }))
-    .sort((a, b) => b.share - a.share)
+  return model.names.map((end, i) => ({ end: end as End, share: taken[i]! / total })).sort((a, b) => b.share - a.share)
 }

@@ -57,7 +57,7 @@ function tablesFor(crop: Crop): TemperatureTables {
  */
 export function respirationWPerKg(crop: Crop, temperatureC: number): number {
   const { f, g } = crop.keeping.respiration.value
-  return ((f * Math.max(0, (9 * temperatureC) / 5 + 32) ** g) * 10.7) / 3600
+  return (f * Math.max(0, (9 * temperatureC) / 5 + 32) ** g * 10.7) / 3600
 }
 
 /** Ageing and rot a day in dry air, as a share of the time in which half are gone: faster as the crop breathes faster. */
@@ -91,7 +91,11 @@ export const bearableLossPct = (crop: Crop): number => crop.keeping.largestLossP
  * @param air hourly, from the day the lot was ready to store
  * @returns one array an end (order of `ends`), each of days + 1 values, never falling; and weight lost, %
  */
-export function agesByDay(crop: Crop, air: AirSeries, packing: Packing): { ages: Float64Array[]; lossPct: Float64Array } {
+export function agesByDay(
+  crop: Crop,
+  air: AirSeries,
+  packing: Packing,
+): { ages: Float64Array[]; lossPct: Float64Array } {
   const days = Math.floor(air.hours / 24)
   const { rot, sprouting } = tablesFor(crop)
   const ages = ends.map(() => new Float64Array(days + 1))

@@ -61,12 +61,11 @@ export function curingState(lot: CuringLot): CuringState {
     lot.weighings.map((w) => ({ ...w, powerKPaH: atInstant(lot.air, spent, w.atMs) })),
     lot.tests.map((t) => ({ ...t, powerKPaH: atInstant(lot.air, spent, t.atMs) })),
   )
-  const readyAtMs = readyWindow(lot, spent, spentNow, posterior)
-  const [budget] = weightedQuantiles(posterior.budgetKPaH, posterior.weight, [0.5]) as [number]
+  const budgets = budgetMarginal(posterior)
+  const readyAtMs = readyWindow(lot, spent, spentNow, budgets)
+  const [budget] = weightedQuantiles([...budgets.keys()], [...budgets.values()], [0.5]) as [number]
   let readyNow = 0
-  for (let i = 0; i < posterior.weight.length; i++) {
-    if (posterior.budgetKPaH[i]! <= spentNow) readyNow += posterior.weight[i]!
-  }
+  for (const [known, weight] of budgets) if (known <= spentNow) readyNow += weight
   const hours = pastHours(lot, stallKPa)
   const state = {
     progress: Math.min(1, spentNow / budget),
@@ -79,13 +78,17 @@ export function curingState(lot: CuringLot): CuringState {
   return { ...state, reasons: curingReasons(lot, state) }
 }
 
-function readyWindow(lot: CuringLot, spent: Float64Array, spentNow: number, posterior: CuringPosterior): Spread {
-  // the grid repeats each budget for every weight ratio: gather them first
+/** Belief in each budget; the grid repeats it for every weight ratio. */
+function budgetMarginal(posterior: CuringPosterior): Map<number, number> {
   const budgets = new Map<number, number>()
   for (let i = 0; i < posterior.weight.length; i++) {
     const b = posterior.budgetKPaH[i]!
     budgets.set(b, (budgets.get(b) ?? 0) + posterior.weight[i]!)
   }
+  return budgets
+}
+
+function readyWindow(lot: CuringLot, spent: Float64Array, spentNow: number, budgets: Map<number, number>): Spread {
   const times: number[] = []
   const weights: number[] = []
   for (const [budget, weight] of budgets) {
@@ -134,8 +137,10 @@ function curingReasons(lot: CuringLot, state: Omit<CuringState, 'reasons'>): str
   const passed = lot.tests.filter((t) => t.passed).length
   const failed = lot.tests.length - passed
   if (lot.weighings.length > 1) reasons.push(`${lot.weighings.length} weighings narrow the window.`)
-  if (failed > 0) reasons.push(`${failed} end ${failed === 1 ? 'test' : 'tests'} not passed yet: the window moves later.`)
-  if (state.stalledForHours < 6 && state.readyNow >= 0.5) reasons.push('More likely ready than not: cut a neck and look.')
+  if (failed > 0)
+    reasons.push(`${failed} end ${failed === 1 ? 'test' : 'tests'} not passed yet: the window moves later.`)
+  if (state.stalledForHours < 6 && state.readyNow >= 0.5)
+    reasons.push('More likely ready than not: cut a neck and look.')
   return reasons
 }
 
@@ -149,29 +154,41 @@ export interface WeightPoint {
 
 /**
  * Fitted weights over time for one basis of weighing, with an 8-in-10 band.
+ * @param untilMs where the curve ends
  * @param stepHours spacing of the points
  */
-export function weightCurve(lot: CuringLot, posterior: CuringPosterior, basis: string, stepHours = 12): WeightPoint[] {
+export function weightCurve(
+  lot: CuringLot,
+  posterior: CuringPosterior,
+  basis: string,
+  untilMs: number,
+  stepHours = 12,
+): WeightPoint[] {
   const weighings = lot.weighings.filter((w) => (w.basis ?? 'lot') === basis)
   if (weighings.length === 0) return []
   const spent = spentPower(lot.air, lot.crop.curing.stallKPa.value, lot.airflow)
   const powers = weighings.map((w) => atInstant(lot.air, spent, w.atMs))
-  const n = posterior.weight.length
+  // guesses nobody believes any more only cost time
+  const likely = Array.from(posterior.weight.keys()).filter((i) => posterior.weight[i]! > 1e-5)
+  const n = likely.length
+  const weights = likely.map((i) => posterior.weight[i]!)
+  const budgetOf = likely.map((i) => posterior.budgetKPaH[i]!)
+  const ratioOf = likely.map((i) => posterior.finalRatio[i]!)
   const firstWeight = new Float64Array(n)
   for (let i = 0; i < n; i++) {
     let log = 0
     weighings.forEach((w, j) => {
-      log += Math.log(w.weightG / weightShare(powers[j]!, posterior.budgetKPaH[i]!, posterior.finalRatio[i]!))
+      log += Math.log(w.weightG / weightShare(powers[j]!, budgetOf[i]!, ratioOf[i]!))
     })
     firstWeight[i] = Math.exp(log / weighings.length)
   }
   const points: WeightPoint[] = []
   const values = new Float64Array(n)
-  for (let h = 0; h <= lot.air.hours; h += stepHours) {
+  for (let h = 0; h <= lot.air.hours && lot.air.startMs + h * hourMs <= untilMs; h += stepHours) {
     for (let i = 0; i < n; i++) {
-      values[i] = firstWeight[i]! * weightShare(spent[h]!, posterior.budgetKPaH[i]!, posterior.finalRatio[i]!)
+      values[i] = firstWeight[i]! * weightShare(spent[h]!, budgetOf[i]!, ratioOf[i]!)
     }
-    points.push({ atMs: lot.air.startMs + h * hourMs, ...weightedSpread(values, posterior.weight) })
+    points.push({ atMs: lot.air.startMs + h * hourMs, ...weightedSpread(values, weights) })
   }
   return points
 }

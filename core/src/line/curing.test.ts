@@ -3,7 +3,15 @@ import { describe, expect, it } from 'vitest'
 import { hourMs, steadyAir } from '../air'
 import { cropById } from '../crops'
 import { dayMs } from '../household'
-import { curingState, expectedNowG, weightCurve, weightShare, whatWouldHelp, type Airflow, type CuringLot } from './index'
+import {
+  curingState,
+  expectedNowG,
+  weightCurve,
+  weightShare,
+  whatWouldHelp,
+  type Airflow,
+  type CuringLot,
+} from './index'
 
 const garlic = cropById('garlic-hardneck')
 const onion = cropById('onion-storing')
@@ -108,7 +116,7 @@ describe('the curing clock', () => {
 
   it('draws a band that holds the weighings', () => {
     const lot = { ...hung(garlic, 20, 60, 'breezy', 12), weighings: [0, 4, 8, 12].map(weigh) }
-    const points = weightCurve(lot, curingState(lot).posterior, 'lot', 24)
+    const points = weightCurve(lot, curingState(lot).posterior, 'lot', 20 * dayMs, 24)
     for (const day of [0, 4, 8, 12]) {
       expect(points[day]!.p10 * 0.99).toBeLessThan(weigh(day).weightG)
       expect(points[day]!.p90 * 1.01).toBeGreaterThan(weigh(day).weightG)

@@ -26,11 +26,7 @@ export interface AlternativeOutcome {
 export function splitSeries(air: AirSeries, atMs: number): [AirSeries, AirSeries] {
   const cut = Math.min(air.hours, Math.max(0, Math.round((atMs - air.startMs) / hourMs)))
   const part = (from: number, to: number) =>
-    airSeries(
-      air.startMs + from * hourMs,
-      air.temperatureC.slice(from, to),
-      air.relativeHumidityPct.slice(from, to),
-    )
+    airSeries(air.startMs + from * hourMs, air.temperatureC.slice(from, to), air.relativeHumidityPct.slice(from, to))
   return [part(0, cut), part(cut, air.hours)]
 }
 

@@ -1,2 +1,7 @@
+export * from './acts'
+export * from './bring-in'
 export * from './code'
+export * from './event'
+export * from './history'
 export * from './quantity'
+export * from './says'

@@ -6,6 +6,27 @@ import { placeKinds, type PlaceKind } from './kinds'
 
 const hoursADay = 24
 
+/** The air a place of this kind usually has at an instant, before anybody has measured it. */
+export function usualAir(kind: PlaceKind, climate: Climate, ms: number) {
+  const { gain, lagDays, usualMeanC, usualHumidityPct } = placeKinds[kind]
+  const outside = outdoorNormal(climate, ms - lagDays * dayMs).temperatureC
+  return { temperatureC: usualMeanC + gain * (outside - climate.meanC), relativeHumidityPct: usualHumidityPct }
+}
+
+/** Hourly air of an unmeasured place, from what its kind usually has. */
+export function assumedAir(kind: PlaceKind, climate: Climate, fromMs: number, hours: number): AirSeries {
+  const startMs = Math.floor(fromMs / hourMs) * hourMs
+  const temperature = new Float64Array(hours)
+  const humidity = new Float64Array(hours)
+  let usual = usualAir(kind, climate, startMs)
+  for (let i = 0; i < hours; i++) {
+    if (i % hoursADay === 0) usual = usualAir(kind, climate, startMs + i * hourMs)
+    temperature[i] = usual.temperatureC
+    humidity[i] = usual.relativeHumidityPct
+  }
+  return airSeries(startMs, temperature, humidity)
+}
+
 /** The usual day in a stretch of air: mean of each hour of the day. */
 export function usualDay(recent: AirSeries): { temperatureC: Float64Array; relativeHumidityPct: Float64Array } {
   const temperatureC = new Float64Array(hoursADay)
@@ -59,12 +80,11 @@ export function airAhead(
  * vapour follows the outdoor vapour, so a heated room grows dry in winter and a cellar stays damp.
  */
 function seasonalDrift(climate: Climate, kind: PlaceKind, nowMs: number, day: ReturnType<typeof usualDay>) {
-  const { gain, lagDays, usualMeanC, usualHumidityPct, followsVapour } = placeKinds[kind]
+  const { usualHumidityPct, followsVapour } = placeKinds[kind]
   const mean = (values: Float64Array) => values.reduce((a, b) => a + b, 0) / values.length
   const meanT = mean(day.temperatureC)
   const meanRh = mean(day.relativeHumidityPct)
-  const outside = (ms: number) => outdoorNormal(climate, ms - lagDays * dayMs)
-  const usual = (ms: number) => usualMeanC + gain * (outside(ms).temperatureC - climate.meanC)
+  const usual = (ms: number) => usualAir(kind, climate, ms).temperatureC
   const oddC = meanT - usual(nowMs)
   const vapourNow = (saturationVapourPressureKPa(meanT) * meanRh) / 100
   const outNow = outdoorNormal(climate, nowMs).vapourPressureKPa

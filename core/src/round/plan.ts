@@ -37,7 +37,9 @@ export function dryingJobs(lot: DryingLot, today: CivilDate): Job[] {
       {
         kind: 'take-down',
         dueOn: today,
-        why: lot.testsPassed ? 'Neck, skins and roots are dry.' : 'By the air it has had, it is ready: test one and take it down.',
+        why: lot.testsPassed
+          ? 'Neck, skins and roots are dry.'
+          : 'By the air it has had, it is ready: test one and take it down.',
       },
     ]
   }
@@ -89,8 +91,7 @@ export function storedJobs(lot: StoredLot, today: CivilDate): Job[] {
       why:
         (lot.lastCheckedOn
           ? `Last looked over ${daysBetween(lot.lastCheckedOn, today)} days ago.`
-          : 'First look since it was stored.') +
-        (lot.pieces ? ` Look at ${lot.lookAt} of ${lot.pieces}.` : ''),
+          : 'First look since it was stored.') + (lot.pieces ? ` Look at ${lot.lookAt} of ${lot.pieces}.` : ''),
     },
   ]
 }
@@ -101,6 +102,9 @@ export function useUpJob(broughtOn: CivilDate, withinDays: number, today: CivilD
   return {
     kind: 'use',
     dueOn: addDays(broughtOn, Math.floor((withinDays * 2) / 3)),
-    why: left > 0 ? `Will not keep: ${left} ${left === 1 ? 'day' : 'days'} left.` : 'Its time is over: use what is good today.',
+    why:
+      left > 0
+        ? `Will not keep: ${left} ${left === 1 ? 'day' : 'days'} left.`
+        : 'Its time is over: use what is good today.',
   }
 }

@@ -1,0 +1,40 @@
+import { heapOf, requireHeapsAddUp } from '../intake'
+import type { Crop, HeapTemplate } from '../crops'
+import { draft, type EventDraft } from './event'
+
+export interface BroughtHeap {
+  heap: string
+  weightG: number
+  pieces?: number
+  placeId?: string
+}
+
+export interface LotDraft {
+  heap: HeapTemplate
+  events: EventDraft[]
+}
+
+/**
+ * The lots one harvest makes, a heap each; their first events add up to the harvest.
+ * Hanging heaps go on the line, the rest to where they wait to be used; what goes in the bin is written off at once.
+ * @throws Refusal when a heap is unknown or the heaps do not add up
+ */
+export function bringIn(
+  crop: Crop,
+  totalG: number,
+  heaps: readonly BroughtHeap[],
+  airflowOf: (placeId: string) => 'still' | 'breezy',
+): LotDraft[] {
+  requireHeapsAddUp(totalG, heaps)
+  return heaps.map((brought, i) => {
+    const heap = heapOf(crop, brought.heap, `heaps/${i}/heap`)
+    const { weightG, pieces = 0, placeId = null } = brought
+    const events = [draft('brought-in', { weightG, pieces, placeId: heap.hangs ? null : placeId })]
+    if (heap.fate === 'bin') {
+      events.push(draft('lost', { weightG: -weightG, pieces: pieces ? -pieces : 0, details: { cause: heap.label } }))
+    } else if (heap.hangs) {
+      events.push(draft('hung', { placeId, details: { airflow: placeId ? airflowOf(placeId) : 'breezy' } }))
+    }
+    return { heap, events }
+  })
+}

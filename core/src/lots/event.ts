@@ -1,0 +1,59 @@
+/** What can happen to a lot. Rows of these are only ever added. */
+export type EventKind =
+  | 'brought-in'
+  | 'hung'
+  | 'weighed'
+  | 'tested'
+  | 'fan'
+  | 'finished'
+  | 'split-out'
+  | 'split-in'
+  | 'moved'
+  | 'checked'
+  | 'used'
+  | 'lost'
+  | 'given'
+  | 'planted'
+  | 'corrected'
+  | 'noted'
+
+/** An event about to be written. Changes are whole grams and pieces; the lot's quantity is their sum. */
+export interface EventDraft {
+  kind: EventKind
+  weightG: number
+  pieces: number
+  placeId: string | null
+  details: EventDetails
+}
+
+export interface LotEvent extends EventDraft {
+  atMs: number
+}
+
+export interface EventDetails {
+  /** what the scale showed, g, and of what */
+  scaleG?: number
+  basis?: 'lot' | 'bunch'
+  results?: { test: string; passed: boolean }[]
+  airflow?: 'still' | 'breezy' | 'fan'
+  neck?: string
+  pack?: string
+  lookedAt?: number
+  bad?: number
+  lotSize?: number
+  faults?: { fault: string; pieces: number; action: string }[]
+  fault?: string
+  cause?: string
+  code?: string
+  text?: string
+  why?: string
+}
+
+export const draft = (kind: EventKind, rest: Partial<Omit<EventDraft, 'kind'>> = {}): EventDraft => ({
+  kind,
+  weightG: 0,
+  pieces: 0,
+  placeId: null,
+  details: {},
+  ...rest,
+})

@@ -1,0 +1,171 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { cropById } from '../crops'
+import { Refusal } from '../refusal'
+import { bringIn, eventSays, lotHistory, nextLotCode, perform, type LotAct, type LotEvent } from './index'
+
+const crop = cropById('garlic-hardneck')
+const airflowOf = () => 'breezy' as const
+const begin = (heaps: { heap: string; weightG: number; pieces?: number }[], totalG: number) =>
+  bringIn(
+    crop,
+    totalG,
+    heaps.map((h) => ({ ...h, placeId: 'veranda' })),
+    airflowOf,
+  )
+
+/** Plays acts on one lot and on what splits off; refused acts change nothing. */
+function play(acts: LotAct[]) {
+  const ledgers: LotEvent[][] = [
+    begin([{ heap: 'sound', weightG: 5000 }], 5000)[0]!.events.map((e) => ({ ...e, atMs: 0 })),
+  ]
+  acts.forEach((act, i) => {
+    const ledger = ledgers[i % ledgers.length]!
+    try {
+      const outcome = perform(act, { crop, lot: lotHistory(ledger), airflowOf })
+      ledger.push(...outcome.events.map((e) => ({ ...e, atMs: i + 1 })))
+      if (outcome.splitOff) ledgers.push(outcome.splitOff.events.map((e) => ({ ...e, atMs: i + 1 })))
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error
+    }
+  })
+  return ledgers
+}
+
+const anyAct: fc.Arbitrary<LotAct> = fc.oneof(
+  fc.record({
+    act: fc.constant('weigh' as const),
+    weightG: fc.integer({ min: 1, max: 6000 }),
+    basis: fc.constantFrom('lot' as const, 'bunch' as const),
+    sure: fc.boolean(),
+  }),
+  fc.record({
+    act: fc.constant('finish' as const),
+    neck: fc.constantFrom('long', 'short'),
+    pack: fc.constant('net'),
+    placeId: fc.constant('north'),
+    weightG: fc.integer({ min: 1, max: 5000 }),
+    pieces: fc.integer({ min: 1, max: 120 }),
+    small: fc.option(
+      fc.record({ weightG: fc.integer({ min: 1, max: 900 }), pieces: fc.integer({ min: 1, max: 30 }) }),
+      { nil: undefined },
+    ),
+  }),
+  fc.record({
+    act: fc.constantFrom('use' as const, 'give' as const, 'plant' as const),
+    pieces: fc.integer({ min: 1, max: 20 }),
+  }),
+  fc.record({ act: fc.constant('use' as const), weightG: fc.integer({ min: 1, max: 900 }) }),
+  fc.record({
+    act: fc.constant('lose' as const),
+    weightG: fc.integer({ min: 1, max: 900 }),
+    cause: fc.constant('mice'),
+  }),
+  fc.record({
+    act: fc.constant('check' as const),
+    lookedAt: fc.integer({ min: 1, max: 30 }),
+    faults: fc.array(
+      fc.record({
+        fault: fc.constantFrom('dry-rot', 'sprouting'),
+        pieces: fc.integer({ min: 1, max: 3 }),
+        action: fc.constantFrom('bin', 'cut', 'eat'),
+      }),
+      { maxLength: 3 },
+    ),
+  }),
+  fc.record({
+    act: fc.constant('correct' as const),
+    weightG: fc.integer({ min: 0, max: 5000 }),
+    why: fc.constant('scale'),
+  }),
+)
+
+describe('the ledger', () => {
+  it('conserves weight and pieces over any sequence of acts: what is there is what came less what went', () => {
+    fc.assert(
+      fc.property(fc.array(anyAct, { maxLength: 25 }), (acts) => {
+        const ledgers = play(acts)
+        let there = 0
+        let came = 0
+        let went = 0
+        for (const ledger of ledgers) {
+          const { quantity } = lotHistory(ledger)
+          expect(Number.isInteger(quantity.weightG)).toBe(true)
+          expect(quantity.weightG).toBeGreaterThanOrEqual(0)
+          if (quantity.pieces !== null) expect(quantity.pieces).toBeGreaterThanOrEqual(0)
+          there += quantity.weightG
+          for (const e of ledger) {
+            if (e.kind === 'brought-in') came += e.weightG
+            else if (!e.kind.startsWith('split')) went -= e.weightG
+          }
+        }
+        expect(there).toBe(came - went)
+      }),
+      { numRuns: 300 },
+    )
+  })
+
+  it('gives the last gram with the last piece', () => {
+    const ledger = begin([{ heap: 'sound', weightG: 1000, pieces: 3 }], 1000)[0]!.events.map((e) => ({ ...e, atMs: 0 }))
+    for (let i = 1; i <= 3; i++) {
+      const outcome = perform({ act: 'use', pieces: 1 }, { crop, lot: lotHistory(ledger), airflowOf })
+      ledger.push(...outcome.events.map((e) => ({ ...e, atMs: i })))
+    }
+    expect(lotHistory(ledger).quantity).toEqual({ weightG: 0, pieces: 0 })
+    expect(lotHistory(ledger).stage).toBe('gone')
+  })
+})
+
+describe('bringing in', () => {
+  it('makes a lot a heap, hangs what hangs and writes off what is binned', () => {
+    const lots = begin(
+      [
+        { heap: 'sound', weightG: 4900 },
+        { heap: 'nicked', weightG: 700 },
+        { heap: 'diseased', weightG: 400 },
+      ],
+      6000,
+    )
+    expect(lots.map((l) => l.events.map((e) => e.kind))).toEqual([
+      ['brought-in', 'hung'],
+      ['brought-in'],
+      ['brought-in', 'lost'],
+    ])
+  })
+  it('refuses heaps that do not add up, saying by how much', () => {
+    expect(() => begin([{ heap: 'sound', weightG: 4900 }], 6000)).toThrow(/1100 g lighter/)
+    expect(() => begin([{ heap: 'sound', weightG: 6001 }], 6000)).toThrow(/1 g heavier/)
+    expect(() => begin([{ heap: 'golden', weightG: 6000 }], 6000)).toThrow(/no heap/)
+  })
+})
+
+describe('acts', () => {
+  const ledger = () => begin([{ heap: 'sound', weightG: 5000 }], 5000)[0]!.events.map((e) => ({ ...e, atMs: 0 }))
+  it('lets a marked bunch stand for the lot', () => {
+    const events = ledger()
+    events.push({
+      ...perform({ act: 'weigh', weightG: 600, basis: 'bunch' }, { crop, lot: lotHistory(events), airflowOf })
+        .events[0]!,
+      atMs: 1,
+    })
+    expect(lotHistory(events).quantity.weightG).toBe(5000)
+    events.push({
+      ...perform({ act: 'weigh', weightG: 540, basis: 'bunch' }, { crop, lot: lotHistory(events), airflowOf })
+        .events[0]!,
+      atMs: 2,
+    })
+    expect(lotHistory(events).quantity.weightG).toBe(4500)
+  })
+  it('asks about a surprise and takes it when sure', () => {
+    const context = { crop, lot: lotHistory(ledger()), airflowOf }
+    expect(() => perform({ act: 'weigh', weightG: 9000, basis: 'lot' }, context)).toThrow(/keep it anyway/)
+    expect(perform({ act: 'weigh', weightG: 9000, basis: 'lot', sure: true }, context).events[0]!.weightG).toBe(4000)
+  })
+  it('says each event in words', () => {
+    const [hang] = ledger().slice(1)
+    expect(eventSays(crop, hang!, 'Veranda')).toBe('hung in veranda')
+  })
+  it('numbers codes by crop and year', () => {
+    expect(nextLotCode('G', 2026, ['G26-1', 'G26-9', 'G25-12', 'N26-30'])).toBe('G26-10')
+  })
+})

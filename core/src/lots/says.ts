@@ -1,0 +1,55 @@
+import type { Crop } from '../crops'
+import type { EventDraft } from './event'
+
+const grams = (g: number) => (Math.abs(g) >= 10_000 ? `${(g / 1000).toFixed(1)} kg` : `${g.toLocaleString('en-GB')} g`)
+
+/** What an event says in the household's words. */
+export function eventSays(crop: Crop, event: EventDraft, placeName: string | null): string {
+  const d = event.details
+  const count = (n: number) => `${n} ${n === 1 ? crop.piece.one : crop.piece.many}`
+  const took = event.pieces ? `${count(-event.pieces)}, ${grams(-event.weightG)}` : grams(-event.weightG)
+  switch (event.kind) {
+    case 'brought-in':
+      return `brought in, ${grams(event.weightG)}${event.pieces ? `, ${count(event.pieces)}` : ''}`
+    case 'hung':
+      return `hung${placeName ? ` in ${placeName.toLowerCase()}` : ''}`
+    case 'weighed': {
+      const water = event.weightG < 0 ? `; ${grams(-event.weightG)} of water gone from the lot` : ''
+      return `${d.basis === 'bunch' ? 'marked bunch' : 'lot'} weighed ${grams(d.scaleG ?? 0)}${water}`
+    }
+    case 'tested':
+      return (d.results ?? [])
+        .map((r) => {
+          const test = crop.curing.endTests.find((t) => t.id === r.test)
+          return `${test?.label.toLowerCase() ?? r.test}: ${r.passed ? test?.passed : test?.failed}`
+        })
+        .join('; ')
+    case 'fan':
+      return d.airflow === 'fan' ? 'fan on' : 'fan off'
+    case 'finished': {
+      const neck = crop.necks.find((n) => n.id === d.neck)?.label ?? d.neck
+      const pack = crop.packs.find((p) => p.id === d.pack)?.label ?? d.pack
+      return `cleaned and packed: ${neck}, ${pack}${placeName ? `, to ${placeName.toLowerCase()}` : ''}; ${grams(-event.weightG)} of tops, roots and water off`
+    }
+    case 'split-out':
+      return `${took} split off${d.code ? ` as ${d.code}` : ''}${d.why ? ` (${d.why})` : ''}`
+    case 'split-in':
+      return `${grams(event.weightG)} split${d.code ? ` from ${d.code}` : ' off'}`
+    case 'moved':
+      return `moved to ${placeName?.toLowerCase() ?? 'another place'}`
+    case 'checked':
+      return `looked at ${d.lookedAt}${d.lotSize ? ` of ${d.lotSize}` : ''}, ${d.bad ? `${d.bad} not right` : 'all sound'}`
+    case 'used':
+      return `used ${took}${d.cause ? ` (${d.cause.toLowerCase()})` : ''}`
+    case 'lost':
+      return `gone: ${took}${d.cause ? ` (${d.cause.toLowerCase()})` : ''}`
+    case 'given':
+      return `given away ${took}`
+    case 'planted':
+      return `planted ${took}${d.cause ? ` (${d.cause.toLowerCase()})` : ''}`
+    case 'corrected':
+      return `corrected by ${event.weightG > 0 ? '+' : ''}${grams(event.weightG)}${d.why ? `: ${d.why}` : ''}`
+    case 'noted':
+      return d.text ?? ''
+  }
+}

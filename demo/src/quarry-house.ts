@@ -1,0 +1,251 @@
+import { addDays, type CivilDate } from '@vadose/core/household'
+import type { LotAct } from '@vadose/core/lots'
+import type { PlaceKind } from '@vadose/core/places'
+
+/** Quarry House: an invented smallholding, four people, eight places, two seasons. All of it is made up. */
+export const quarryHouse = {
+  name: 'Quarry House',
+  timeZone: 'Europe/Vienna',
+  latitudeDeg: 47,
+  altitudeM: 430,
+  seasonStart: '05-01',
+  firstReadingOn: '2025-06-20',
+  today: '2026-10-02',
+  people: ['Ilse', 'Bram', 'Tamsin', 'Odo'],
+  places: [
+    ['Garden', 'outdoors'],
+    ['Veranda', 'veranda'],
+    ['Shed', 'shed'],
+    ['Kitchen', 'room'],
+    ['North room', 'cool-room'],
+    ['Loft', 'loft'],
+    ['Cellar', 'cellar'],
+    ['Chest freezer', 'freezer'],
+  ] as [string, PlaceKind][],
+}
+
+/** A place is named in steps; the loader knows its id. */
+type Named<T> = T extends { placeId: string } ? Omit<T, 'placeId'> & { place: string } : T
+
+export type Step = { on: CivilDate; hour: number } & (
+  | {
+      do: 'harvest'
+      crop: string
+      variety: string
+      bed: string
+      signShare: number
+      heaps: { heap: string; weightG: number; pieces?: number; place: string }[]
+    }
+  /** the scale shows what the air has done to it, with this lot's own budget and dry weight */
+  | { do: 'weigh'; code: string; firstG: number; budgetFactor: number; finalRatio: number }
+  | { do: 'act'; code: string; act: Named<LotAct> }
+)
+
+const weighings = (code: string, firstG: number, budgetFactor: number, finalRatio: number, days: CivilDate[]): Step[] =>
+  days.map((on) => ({ on, hour: 8, do: 'weigh', code, firstG, budgetFactor, finalRatio }))
+
+/** So many pieces used every few days, in a household's uneven way. */
+function uses(code: string, from: CivilDate, times: number, everyDays: number, pieces: number[]): Step[] {
+  return Array.from({ length: times }, (_, i): Step => ({
+    on: addDays(from, Math.round(i * everyDays + Math.sin(i * 2.4) * 1.2)),
+    hour: 18,
+    do: 'act',
+    code,
+    act: { act: 'use', pieces: pieces[i % pieces.length]! },
+  }))
+}
+
+const check = (
+  on: CivilDate,
+  code: string,
+  lookedAt: number,
+  faults: { fault: string; pieces: number; action: string }[] = [],
+): Step => ({
+  on,
+  hour: 17,
+  do: 'act',
+  code,
+  act: { act: 'check', lookedAt, faults },
+})
+
+const passAll: LotAct = {
+  act: 'test',
+  results: [
+    { test: 'skins', passed: true },
+    { test: 'roots', passed: true },
+    { test: 'neck', passed: true },
+  ],
+}
+
+const season2025: Step[] = [
+  {
+    on: '2025-07-10',
+    hour: 11,
+    do: 'harvest',
+    crop: 'garlic-hardneck',
+    variety: 'Quarry Stiff',
+    bed: 'Bed 5',
+    signShare: 0.45,
+    heaps: [
+      { heap: 'sound', weightG: 4300, place: 'Veranda' },
+      { heap: 'nicked', weightG: 520, pieces: 9, place: 'Kitchen' },
+    ],
+  },
+  ...uses('G25-2', '2025-07-14', 4, 5, [2, 3, 2, 2]),
+  {
+    on: '2025-08-04',
+    hour: 10,
+    do: 'act',
+    code: 'G25-1',
+    act: { act: 'finish', neck: 'short', pack: 'net', place: 'North room', weightG: 2980, pieces: 72 },
+  },
+  ...uses('G25-1', '2025-08-12', 20, 8.5, [2, 3, 2, 4]),
+  check('2025-10-12', 'G25-1', 20),
+  check('2025-12-20', 'G25-1', 18, [{ fault: 'sprouting', pieces: 2, action: 'eat' }]),
+  {
+    on: '2026-02-14',
+    hour: 12,
+    do: 'act',
+    code: 'G25-1',
+    act: { act: 'lose', pieces: 15, cause: 'sprouted and hollow' },
+  },
+  {
+    on: '2025-08-16',
+    hour: 11,
+    do: 'harvest',
+    crop: 'onion-storing',
+    variety: 'Amber Globe',
+    bed: 'Bed 2',
+    signShare: 0.8,
+    heaps: [{ heap: 'sound', weightG: 21500, place: 'Veranda' }],
+  },
+  {
+    on: '2025-09-06',
+    hour: 10,
+    do: 'act',
+    code: 'N25-1',
+    act: { act: 'finish', neck: 'short', pack: 'sack', place: 'North room', weightG: 17900, pieces: 148 },
+  },
+  ...uses('N25-1', '2025-09-12', 30, 6.2, [4, 5, 3, 4]),
+  check('2025-11-02', 'N25-1', 24, [{ fault: 'neck-rot', pieces: 2, action: 'bin' }]),
+  check('2026-01-18', 'N25-1', 22, [{ fault: 'sprouting', pieces: 4, action: 'eat' }]),
+  { on: '2026-03-21', hour: 12, do: 'act', code: 'N25-1', act: { act: 'lose', pieces: 21, cause: 'sprouted, soft' } },
+]
+
+const season2026: Step[] = [
+  {
+    on: '2026-07-12',
+    hour: 10,
+    do: 'harvest',
+    crop: 'garlic-hardneck',
+    variety: 'Quarry Stiff',
+    bed: 'Bed 3',
+    signShare: 0.5,
+    heaps: [
+      { heap: 'sound', weightG: 4900, place: 'Veranda' },
+      { heap: 'nicked', weightG: 700, pieces: 12, place: 'Kitchen' },
+      { heap: 'planting', weightG: 1650, place: 'Loft' },
+    ],
+  },
+  ...weighings('G26-1', 4900, 1.05, 0.73, ['2026-07-13', '2026-07-17', '2026-07-21', '2026-07-27']),
+  ...uses('G26-2', '2026-07-15', 5, 4, [2, 3, 2]),
+  { on: '2026-08-03', hour: 9, do: 'act', code: 'G26-1', act: passAll },
+  {
+    on: '2026-08-04',
+    hour: 10,
+    do: 'act',
+    code: 'G26-1',
+    act: { act: 'finish', neck: 'long', pack: 'net', place: 'North room', weightG: 3620, pieces: 96 },
+  },
+  {
+    on: '2026-08-06',
+    hour: 10,
+    do: 'act',
+    code: 'G26-3',
+    act: { act: 'finish', neck: 'long', pack: 'net', place: 'North room', weightG: 1180, pieces: 22 },
+  },
+  ...uses('G26-1', '2026-08-14', 7, 7, [3, 3, 4, 2]),
+  check('2026-08-30', 'G26-1', 20, [{ fault: 'dry-rot', pieces: 1, action: 'bin' }]),
+  {
+    on: '2026-08-02',
+    hour: 11,
+    do: 'harvest',
+    crop: 'onion-storing',
+    variety: 'Amber Globe',
+    bed: 'Bed 4',
+    signShare: 0.85,
+    heaps: [
+      { heap: 'sound', weightG: 26400, place: 'Veranda' },
+      { heap: 'thick-neck', weightG: 2900, pieces: 22, place: 'Kitchen' },
+      { heap: 'diseased', weightG: 600, place: 'Kitchen' },
+    ],
+  },
+  ...weighings('N26-1', 2480, 0.95, 0.87, ['2026-08-03', '2026-08-08', '2026-08-13']),
+  ...uses('N26-2', '2026-08-05', 8, 3.5, [3, 3, 2]),
+  { on: '2026-08-21', hour: 9, do: 'act', code: 'N26-1', act: passAll },
+  {
+    on: '2026-08-22',
+    hour: 10,
+    do: 'act',
+    code: 'N26-1',
+    act: {
+      act: 'finish',
+      neck: 'long',
+      pack: 'sack',
+      place: 'North room',
+      weightG: 21900,
+      pieces: 182,
+      small: { weightG: 2300, pieces: 38 },
+    },
+  },
+  { on: '2026-08-23', hour: 10, do: 'act', code: 'N26-4', act: { act: 'move', place: 'Cellar' } },
+  ...uses('N26-1', '2026-08-29', 8, 4, [4, 5, 3]),
+  check('2026-09-12', 'N26-1', 22, [{ fault: 'neck-rot', pieces: 1, action: 'bin' }]),
+  // what hangs or waits on 2 October
+  {
+    on: '2026-09-08',
+    hour: 11,
+    do: 'harvest',
+    crop: 'onion-storing',
+    variety: 'Winter Keeper',
+    bed: 'Bed 6',
+    signShare: 0.9,
+    heaps: [{ heap: 'sound', weightG: 9800, place: 'Loft' }],
+  },
+  ...weighings('N26-5', 2210, 1.0, 0.86, ['2026-09-09', '2026-09-14', '2026-09-20', '2026-09-27']),
+  {
+    on: '2026-09-19',
+    hour: 11,
+    do: 'harvest',
+    crop: 'onion-storing',
+    variety: 'Winter Keeper',
+    bed: 'Bed 4',
+    signShare: 0.8,
+    heaps: [
+      { heap: 'sound', weightG: 14200, place: 'Veranda' },
+      { heap: 'small', weightG: 3100, place: 'Veranda' },
+      { heap: 'nicked', weightG: 1800, pieces: 15, place: 'Kitchen' },
+    ],
+  },
+  ...weighings('N26-6', 2640, 1.1, 0.85, ['2026-09-20', '2026-09-24', '2026-09-29']),
+  ...weighings('N26-7', 1480, 0.9, 0.84, ['2026-09-20', '2026-09-26']),
+  {
+    on: '2026-09-27',
+    hour: 11,
+    do: 'harvest',
+    crop: 'onion-storing',
+    variety: 'Amber Globe',
+    bed: 'Bed 1',
+    signShare: 0.7,
+    heaps: [
+      { heap: 'sound', weightG: 7600, place: 'Shed' },
+      { heap: 'thick-neck', weightG: 1300, pieces: 11, place: 'Kitchen' },
+    ],
+  },
+  ...weighings('N26-9', 2390, 1.0, 0.86, ['2026-09-28']),
+]
+
+/** Every step of both seasons in the order it happened. */
+export const steps: Step[] = [...season2025, ...season2026].sort((a, b) =>
+  a.on === b.on ? a.hour - b.hour : a.on < b.on ? -1 : 1,
+)

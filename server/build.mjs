@@ -1,0 +1,24 @@
+import { readFileSync } from 'node:fs'
+import { dirname, resolve } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { build } from 'esbuild'
+
+const here = dirname(fileURLToPath(import.meta.url))
+const { dependencies } = JSON.parse(readFileSync(resolve(here, 'package.json'), 'utf8'))
+
+await build({
+  entryPoints: [
+    resolve(here, 'src/main.ts'),
+    resolve(here, 'src/reset-demo.ts'),
+    { in: resolve(here, 'src/bench/calc.ts'), out: 'calc' },
+  ].map((entry) => (typeof entry === 'string' ? { in: entry, out: entry.match(/([^/]+)\.ts$/)[1] } : entry)),
+  outdir: resolve(here, 'dist'),
+  bundle: true,
+  platform: 'node',
+  target: 'node20',
+  format: 'esm',
+  sourcemap: true,
+  // packages stay packages; the project's own floors are bundled
+  external: Object.keys(dependencies).filter((name) => !name.startsWith('@vadose/')),
+  logLevel: 'warning',
+})

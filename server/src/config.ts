@@ -1,0 +1,32 @@
+/** What the server is told from outside; everything has a plain default. */
+export interface Config {
+  databaseUrl: string
+  port: number
+  host: string
+  /** folder with the built interface */
+  webRoot: string
+  migrations: string
+}
+
+const loopback = new Set(['127.0.0.1', '::1', 'localhost'])
+
+/** A setting nobody can start with, in one plain sentence. */
+export class SettingError extends Error {}
+
+/** @throws SettingError for an address that is not this machine, or a port that is none */
+export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
+  const host = env['HOST'] ?? '127.0.0.1'
+  if (!loopback.has(host)) {
+    throw new SettingError(
+      `Vadose has no sign-in yet, so it answers on this machine only: HOST=${host} is refused. Leave HOST unset or use 127.0.0.1.`,
+    )
+  }
+  const port = Number(env['PORT'] ?? 8420)
+  if (!Number.isInteger(port) || port < 0 || port > 65535) {
+    throw new SettingError(`PORT=${env['PORT']} is not a port; use a number from 1024 to 65535.`)
+  }
+  const databaseUrl = env['DATABASE_URL']
+  if (!databaseUrl)
+    throw new SettingError('DATABASE_URL is not set; start Vadose with ./vadose start or ./vadose demo.')
+  return { databaseUrl, port, host, webRoot: `${root}/web/dist`, migrations: `${root}/server/migrations` }
+}

@@ -1,0 +1,23 @@
+import { DateTime } from 'luxon'
+import type { HouseholdRow } from './queries'
+
+/** The household's now: its practice clock, or the real one. The only place that reads a clock for the household. */
+export const nowOf = (household: Pick<HouseholdRow, 'practiceNow'>): number =>
+  household.practiceNow ? household.practiceNow.getTime() : Date.now()
+
+/** Day of the household's calendar an instant falls on. */
+export const civilDateOf = (ms: number, timeZone: string): string =>
+  DateTime.fromMillis(ms, { zone: timeZone }).toISODate() ?? '1970-01-01'
+
+/** Instant of a local hour on a civil day, ms. */
+export const instantOf = (date: string, hour: number, timeZone: string): number =>
+  DateTime.fromISO(date, { zone: timeZone }).set({ hour }).toMillis()
+
+export const isTimeZone = (zone: string): boolean => DateTime.local({ zone }).isValid
+
+/** Half past seven on the morning so many days on. */
+export const morningAfter = (ms: number, days: number, timeZone: string): number =>
+  DateTime.fromMillis(ms, { zone: timeZone })
+    .plus({ days })
+    .set({ hour: 7, minute: 30, second: 0, millisecond: 0 })
+    .toMillis()

@@ -1,0 +1,110 @@
+import type { LineLotDetail, LineView } from '@vadose/contract/line'
+import { hourMs } from '@vadose/core/air'
+import { airflowAt, weightCurve, whatWouldHelp, type Alternative } from '@vadose/core/line'
+import { placeKinds } from '@vadose/core/places'
+import { Refusal } from '@vadose/core/refusal'
+import { Router } from 'express'
+import type { Pool } from '../database'
+import { currentState } from '../household/current'
+import type { PlaceState } from '../household/state'
+import { curingView, lotRow, readyDates } from '../lots/view'
+
+const backHours = 10 * 24
+const aheadHours = 5 * 24
+const stepHours = 6
+
+/** Drying power of a place, six-hour means. */
+function airPoints(place: PlaceState) {
+  const points: { at: string; vpdKPa: number; ahead: boolean }[] = []
+  const add = (vpd: Float64Array, startMs: number, from: number, to: number, ahead: boolean) => {
+    for (let i = from; i + stepHours <= to; i += stepHours) {
+      let sum = 0
+      for (let k = 0; k < stepHours; k++) sum += vpd[i + k]!
+      points.push({
+        at: new Date(startMs + (i + stepHours / 2) * hourMs).toISOString(),
+        vpdKPa: sum / stepHours,
+        ahead,
+      })
+    }
+  }
+  add(place.past.vpdKPa, place.past.startMs, Math.max(0, place.past.hours - backHours), place.past.hours, false)
+  add(place.ahead.vpdKPa, place.ahead.startMs, 0, aheadHours, true)
+  return points
+}
+
+export function lineRoutes(pool: Pool): Router {
+  const router = Router()
+
+  router.get('/line', async (request, response) => {
+    const state = await currentState(pool, request)
+    const lots = state.lots.filter((lot) => lot.stage === 'drying')
+    const used = state.places.filter((place) => lots.some((lot) => lot.placeId === place.id))
+    response.json({
+      lots: lots.map((lot) => ({
+        ...lotRow(lot),
+        ...curingView(state, lot),
+        hungOn: state.dateOf(lot.history.hungAtMs!),
+      })),
+      air: used.map((place) => ({ placeId: place.id, place: place.name, points: airPoints(place) })),
+      stallKPa: lots[0]?.cropData.curing.stallKPa.value ?? 0.15,
+    } satisfies LineView)
+  })
+
+  router.get('/line/:code', async (request, response) => {
+    const state = await currentState(pool, request)
+    const lot = state.lots.find((l) => l.code === request.params.code && l.stage === 'drying')
+    if (!lot) throw new Refusal('not-found', `There is no lot ${request.params.code} on the line.`)
+    const { lot: curing, state: now } = state.curing(lot)
+    const airflow = airflowAt(curing.airflow, state.nowMs)
+    const places = state.places.filter(
+      (place) => place.id !== lot.placeId && !['outdoors', 'freezer', 'fridge'].includes(place.kind),
+    )
+    const natural = state.place(lot.placeId) ? placeKinds[state.place(lot.placeId)!.kind].airflow : 'breezy'
+    const fan: Alternative =
+      airflow === 'fan'
+        ? { id: 'fan-off', label: 'Here, fan off', airflow: natural }
+        : { id: 'fan-on', label: 'Here, with a fan', airflow: 'fan' }
+    const moves = places.map((place): Alternative => ({
+      id: place.id,
+      label: `Move to ${place.name.toLowerCase()}`,
+      airAhead: state.lineAhead(place),
+      airflow: placeKinds[place.kind].airflow,
+    }))
+    const [asIs, ...others] = whatWouldHelp(curing, [fan, ...moves])
+    const best = others.sort((a, b) => a.readyAtMs.p50 - b.readyAtMs.p50)
+    const basis = lot.history.weighings.at(-1)?.basis ?? null
+    response.json({
+      code: lot.code,
+      basis,
+      weighings: lot.history.weighings
+        .filter((w) => w.basis === basis)
+        .map((w) => ({ at: new Date(w.atMs).toISOString(), weightG: w.weightG })),
+      curve: basis
+        ? weightCurve(
+            curing,
+            now.posterior,
+            basis,
+            Math.max(state.nowMs, limit(now.readyAtMs.p90, state.nowMs)) + 3 * 24 * hourMs,
+          ).map((p) => ({ at: new Date(p.atMs).toISOString(), p10: p.p10, p50: p.p50, p90: p.p90 }))
+        : [],
+      options: [asIs!, ...best].map((o) => ({
+        id: o.id,
+        label: o.label,
+        ready: readyDates(state, o.readyAtMs),
+        daysSaved: Number.isFinite(o.daysSaved) ? o.daysSaved : null,
+        mouldHoursAhead: o.mouldHoursAhead,
+        act:
+          o.id === 'leave'
+            ? null
+            : o.id === 'fan-on' || o.id === 'fan-off'
+              ? { act: 'fan' as const, on: o.id === 'fan-on' }
+              : { act: 'move' as const, placeId: o.id },
+      })),
+    } satisfies LineLotDetail)
+  })
+
+  return router
+}
+
+/** An end for the chart where the window has none. */
+const limit = (ms: number, nowMs: number) => (Number.isFinite(ms) ? ms : nowMs + 21 * 24 * hourMs)

@@ -1,0 +1,99 @@
+import { actSchemas, type Act, type ActAnswer, type LotView } from '@vadose/contract/lots'
+import { cropById } from '@vadose/core/crops'
+import { lotCodePattern, type LotAct } from '@vadose/core/lots'
+import { Refusal } from '@vadose/core/refusal'
+import { Router, type Request } from 'express'
+import { asHousehold, type Pool } from '../database'
+import { currentHousehold, currentId, writeOnce } from '../household/current'
+import { stateOf } from '../household/state'
+import { civilDateOf } from '../household/time'
+import { checker } from '../http'
+import { placesOf } from '../places/queries'
+import { eventsOfLot, lotByCode, lotListJson } from './queries'
+import { tagSvg } from './tag'
+import { curingView, eventView, keepingView, keepsUntil, lotRow } from './view'
+import { writeAct } from './write'
+
+const checkers = Object.fromEntries(Object.entries(actSchemas).map(([name, schema]) => [name, checker<Act>(schema)]))
+
+function checkAct(body: unknown): Act {
+  const name = (body as { act?: unknown } | null | undefined)?.act
+  const check = typeof name === 'string' && Object.hasOwn(checkers, name) ? checkers[name] : undefined
+  if (!check) throw new Refusal('invalid', `act must be one of ${Object.keys(actSchemas).join(', ')}.`, 'act')
+  return check(body)
+}
+
+function codeIn(request: Request<{ code: string }>): string {
+  const code = request.params.code.toUpperCase()
+  if (!lotCodePattern.test(code))
+    throw new Refusal('not-found', `${request.params.code} is not a lot's code; they look like G26-1.`)
+  return code
+}
+
+export function lotRoutes(pool: Pool): Router {
+  const router = Router()
+
+  router.get('/lots', async (request, response) => {
+    const id = await currentId(pool, request)
+    const json = await asHousehold(pool, id, (db) => lotListJson(db, id, request.query['gone'] === 'yes'))
+    response.type('application/json').send(json)
+  })
+
+  router.get('/lots/:code', async (request, response) => {
+    const code = codeIn(request)
+    const household = await currentHousehold(pool, request)
+    response.json(await lotView(pool, household.id, household.timeZone, code))
+  })
+
+  router.post('/lots/:code/acts', async (request, response) => {
+    const code = codeIn(request)
+    const act = checkAct(request.body)
+    const household = await currentHousehold(pool, request)
+    const { requestId, ...rest } = act
+    const made = await writeOnce(pool, household, requestId, (db, moment) =>
+      writeAct(db, moment, code, rest as LotAct, requestId),
+    )
+    const lot = await asHousehold(pool, household.id, (db) => lotByCode(db, household.id, code))
+    response.status(201).json({ lot: lotRow(lot!), made } satisfies ActAnswer)
+  })
+
+  router.get('/lots/:code/tag.svg', async (request, response) => {
+    const code = codeIn(request)
+    const id = await currentId(pool, request)
+    const lot = await asHousehold(pool, id, (db) => lotByCode(db, id, code))
+    if (!lot) throw new Refusal('not-found', `There is no lot ${code}.`)
+    const address = `http://${request.headers.host}/lots/${code}`
+    response.type('image/svg+xml').send(tagSvg(cropById(lot.crop), lot, address))
+  })
+
+  return router
+}
+
+async function lotView(pool: Pool, householdId: string, timeZone: string, code: string): Promise<LotView> {
+  const { row, events, places } = await asHousehold(pool, householdId, async (db) => {
+    const found = await lotByCode(db, householdId, code)
+    if (!found) throw new Refusal('not-found', `There is no lot ${code}.`)
+    return { row: found, events: await eventsOfLot(db, householdId, found.id), places: await placesOf(db, householdId) }
+  })
+  const crop = cropById(row.crop)
+  const placeName = (id: string | null) => places.find((place) => place.id === id)?.name ?? null
+  const state = await stateOf(pool, householdId)
+  const lot = state.lots.find((l) => l.code === code)
+  const keeps = lot?.stage === 'stored'
+  return {
+    ...lotRow(row),
+    events: events.map((e) => eventView(crop, e, placeName(e.placeId), (ms) => civilDateOf(ms, timeZone))),
+    keeping: keeps ? keepingView(state, lot) : null,
+    curing: lot?.stage === 'drying' ? curingView(state, lot) : null,
+    checks: (lot?.history.checks ?? []).map((c) => ({ on: state.dateOf(c.atMs), lookedAt: c.lookedAt, bad: c.bad })),
+    elsewhere: keeps
+      ? state.places
+          .filter((place) => place.id !== lot.placeId && !['outdoors', 'freezer'].includes(place.kind))
+          .map((place) => {
+            const there = keepsUntil(state, lot, place)
+            return { placeId: place.id, place: place.name, ...there, nineInTenUntil: there.nineInTenUntil.p50 }
+          })
+          .sort((a, b) => (a.nineInTenUntil < b.nineInTenUntil ? 1 : -1))
+      : [],
+  }
+}

@@ -1,0 +1,40 @@
+import type { Crop } from '@vadose/core/crops'
+import QRCode from 'qrcode'
+import type { FullLotRow } from './queries'
+
+const escape = (text: string) => text.replace(/[<>&"']/g, (c) => `&#${c.charCodeAt(0)};`)
+
+/** The dark modules of a QR code as one SVG path, `size` units wide, error level M. */
+function qrPath(text: string, size: number): string {
+  const { modules } = QRCode.create(text, { errorCorrectionLevel: 'M' })
+  const unit = size / modules.size
+  const marks: string[] = []
+  for (let y = 0; y < modules.size; y++) {
+    for (let x = 0; x < modules.size; x++) {
+      if (modules.get(x, y)) {
+        const px = (n: number) => Number((n * unit).toFixed(3))
+        marks.push(`M${px(x)} ${px(y)}h${px(1)}v${px(1)}h-${px(1)}z`)
+      }
+    }
+  }
+  return marks.join('')
+}
+
+/**
+ * A tag to tie on: code, crop, heap, date, quantity and the QR of the lot's address; 80 × 50 mm, black on white.
+ */
+export function tagSvg(crop: Crop, lot: FullLotRow, address: string): string {
+  const heap = crop.heaps.find((h) => h.id === lot.heap)?.label ?? lot.heap
+  const kilos = `${(lot.weightG / 1000).toFixed(lot.weightG < 1000 ? 2 : 1)} kg`
+  const amount =
+    lot.pieces === null ? kilos : `${lot.pieces} ${lot.pieces === 1 ? crop.piece.one : crop.piece.many}, ${kilos}`
+  const lines = [crop.name, [lot.variety, heap].filter(Boolean).join(' · '), `brought in ${lot.broughtOn}`, amount]
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="50mm" viewBox="0 0 80 50" role="img" aria-label="Tag of lot ${escape(lot.code)}">
+<rect x="0" y="0" width="80" height="50" fill="#ffffff"/>
+<path d="M6 2.5h68a3.5 3.5 0 0 1 3.5 3.5v38a3.5 3.5 0 0 1-3.5 3.5H6A3.5 3.5 0 0 1 2.5 44V6A3.5 3.5 0 0 1 6 2.5z" fill="none" stroke="#000000" stroke-width="0.4"/>
+<circle cx="7.5" cy="7.5" r="2" fill="none" stroke="#000000" stroke-width="0.4"/>
+<text x="12" y="13" font-family="Bitter, Georgia, serif" font-weight="700" font-size="9">${escape(lot.code)}</text>
+${lines.map((line, i) => `<text x="6" y="${22 + i * 6}" font-family="Atkinson Hyperlegible Next, Verdana, sans-serif" font-size="${i === 0 ? 4.2 : 3.4}">${escape(line.slice(0, 24))}</text>`).join('\n')}
+<path transform="translate(48 12)" d="${qrPath(address, 26)}" fill="#000000"/>
+</svg>`
+}

@@ -1,0 +1,117 @@
+import type { NewHarvest } from '@vadose/contract/intake'
+import { cropById } from '@vadose/core/crops'
+import { bringIn, lotHistory, nextLotCode, perform, type LotAct } from '@vadose/core/lots'
+import type { JobKind } from '@vadose/core/round'
+import { Refusal } from '@vadose/core/refusal'
+import type { Client } from '../database'
+import { addHarvest } from '../intake/queries'
+import { placesOf } from '../places/queries'
+import { finishJobs } from '../round/queries'
+import { naturalAirflow } from '../household/state'
+import { addLot, appendEvent, codesTaken, eventsOfLot, lockLot } from './queries'
+
+/** The household writing, and its moment. */
+export interface Moment {
+  householdId: string
+  nowMs: number
+  today: string
+}
+
+/** Which open jobs an act gets done. */
+const finishes: Partial<Record<LotAct['act'], JobKind[]>> = {
+  weigh: ['weigh'],
+  test: ['test'],
+  fan: ['unstall'],
+  move: ['unstall'],
+  finish: ['take-down', 'test', 'weigh', 'unstall'],
+  check: ['check'],
+  use: ['use'],
+}
+
+/** Writes a harvest: its lots and their first events. Runs inside the caller's transaction. */
+export async function writeHarvest(db: Client, moment: Moment, harvest: NewHarvest) {
+  const { householdId, nowMs, today } = moment
+  const crop = cropById(harvest.crop)
+  if (harvest.harvestedOn > today) {
+    throw new Refusal('invalid', `${harvest.harvestedOn} lies ahead of today, ${today}.`, 'harvestedOn')
+  }
+  const places = await placesOf(db, householdId)
+  harvest.heaps.forEach((heap, i) => {
+    if (heap.placeId && !places.some((place) => place.id === heap.placeId)) {
+      throw new Refusal('invalid', 'There is no such place in this household.', `heaps/${i}/placeId`)
+    }
+  })
+  const fallback = places[0]?.id
+  if (!fallback) throw new Refusal('invalid', 'Add a place to keep things first.', 'heaps')
+  const heaps = harvest.heaps.map((heap) => ({ ...heap, placeId: heap.placeId ?? fallback }))
+  const drafts = bringIn(crop, harvest.totalG, heaps, naturalAirflow(places))
+  const harvestId = await addHarvest(db, householdId, {
+    crop: crop.id,
+    variety: harvest.variety?.trim() || null,
+    bed: harvest.bed?.trim() || null,
+    harvestedOn: harvest.harvestedOn,
+    totalG: harvest.totalG,
+    signShare: harvest.signShare ?? null,
+    bedMarked: drafts.some((draft) => draft.heap.marksBed),
+  })
+  const codes = await codesTaken(db, householdId)
+  const made: { code: string; heap: string; weightG: number }[] = []
+  for (const draft of drafts) {
+    const code = nextLotCode(crop.letter, Number(harvest.harvestedOn.slice(0, 4)), codes)
+    codes.push(code)
+    const lotId = await addLot(db, householdId, {
+      code,
+      crop: crop.id,
+      heap: draft.heap.id,
+      fate: draft.heap.fate,
+      harvestId,
+      splitFrom: null,
+      broughtOn: harvest.harvestedOn,
+    })
+    for (const event of draft.events) {
+      await appendEvent(db, householdId, lotId, new Date(nowMs), event, harvest.requestId)
+    }
+    made.push({ code, heap: draft.heap.id, weightG: draft.events[0]!.weightG })
+  }
+  return made
+}
+
+/** Writes an act on a lot: its events, the lot it splits off, and the jobs it gets done. */
+export async function writeAct(db: Client, moment: Moment, code: string, act: LotAct, requestId: string | null) {
+  const { householdId, nowMs, today } = moment
+  const lot = await lockLot(db, householdId, code)
+  if (!lot) throw new Refusal('not-found', `There is no lot ${code}.`)
+  const crop = cropById(lot.crop)
+  const places = await placesOf(db, householdId)
+  if ('placeId' in act && !places.some((place) => place.id === act.placeId)) {
+    throw new Refusal('invalid', 'There is no such place in this household.', 'placeId')
+  }
+  const events = await eventsOfLot(db, householdId, lot.id)
+  const history = lotHistory(events.map((e) => ({ ...e, atMs: e.at.getTime() })))
+  const outcome = perform(act, { crop, lot: history, airflowOf: naturalAirflow(places) })
+  const at = new Date(nowMs)
+  const made: string[] = []
+  let newCode: string | undefined
+  if (outcome.splitOff) {
+    newCode = nextLotCode(crop.letter, Number(lot.broughtOn.slice(0, 4)), await codesTaken(db, householdId))
+    const id = await addLot(db, householdId, {
+      code: newCode,
+      crop: lot.crop,
+      heap: outcome.splitOff.label,
+      fate: lot.fate,
+      harvestId: lot.harvestId,
+      splitFrom: lot.id,
+      broughtOn: lot.broughtOn,
+    })
+    for (const event of outcome.splitOff.events) {
+      await appendEvent(db, householdId, id, at, { ...event, details: { ...event.details, code } }, requestId)
+    }
+    made.push(newCode)
+  }
+  for (const event of outcome.events) {
+    const details = event.kind === 'split-out' && newCode ? { ...event.details, code: newCode } : event.details
+    await appendEvent(db, householdId, lot.id, at, { ...event, details }, requestId)
+  }
+  await finishJobs(db, householdId, lot.id, finishes[act.act] ?? [], today)
+  return made
+}

@@ -1,0 +1,52 @@
+import { writeFileSync } from 'node:fs'
+import { createServer } from 'node:http'
+import { dirname, resolve } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { pino } from 'pino'
+import { makeApp } from './app'
+import { readConfig, SettingError } from './config'
+import { openPool } from './database'
+import { ensureDemo } from './demo'
+import { migrate } from './migrate'
+
+/** Starts the server: `main.js [--demo]`. Prints the address when it answers; stops on SIGINT and SIGTERM. */
+async function main(): Promise<void> {
+  const root = resolve(dirname(fileURLToPath(import.meta.url)), '../..')
+  const config = readConfig(process.env, root)
+  const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' })
+  await migrate(config.databaseUrl, config.migrations)
+  const pool = openPool(config.databaseUrl)
+  if (process.argv.includes('--demo')) await ensureDemo(pool, (line) => console.log(line))
+  const server = createServer(makeApp(pool, config.webRoot, log))
+  server.on('error', (error: NodeJS.ErrnoException) => {
+    console.error(
+      error.code === 'EADDRINUSE'
+        ? `Port ${config.port} is taken by another program. Start Vadose on another one: PORT=${config.port + 1} ./vadose …`
+        : error.code === 'EACCES'
+          ? `Port ${config.port} may not be used by this user; choose one above 1023 with PORT=….`
+          : `The server cannot listen on ${config.host}:${config.port} (${error.message}).`,
+    )
+    process.exit(1)
+  })
+  server.listen(config.port, config.host, () => {
+    const address = server.address()
+    const port = typeof address === 'object' && address ? address.port : config.port
+    const host = config.host.includes(':') ? `[${config.host}]` : config.host
+    const url = `http://${host}:${port}`
+    // the launcher and the tests read where it answers from here
+    const note = process.env['VADOSE_ADDRESS_FILE']
+    if (note) writeFileSync(note, `${process.pid} ${url}\n`)
+    console.log(`Vadose answers at ${url}`)
+  })
+  const stop = () => {
+    server.close(() => void pool.end().then(() => process.exit(0)))
+    server.closeAllConnections()
+  }
+  process.on('SIGINT', stop)
+  process.on('SIGTERM', stop)
+}
+
+main().catch((error: unknown) => {
+  console.error(error instanceof SettingError ? error.message : error)
+  process.exit(1)
+})

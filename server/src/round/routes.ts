@@ -1,0 +1,181 @@
+import type { JobView, RoundView } from '@vadose/contract/round'
+import { hourMs, type AirSeries } from '@vadose/core/air'
+import { dayMs } from '@vadose/core/household'
+import { Router } from 'express'
+import { asHousehold, type Pool } from '../database'
+import { currentState } from '../household/current'
+import { movedSince } from '../household/queries'
+import type { HouseholdState, LotState, PlaceState } from '../household/state'
+import { larderLots } from '../larder/routes'
+import { curingView, keepsUntil } from '../lots/view'
+import { placeView } from '../places/routes'
+import { openJobs, type OpenJob } from './queries'
+import { syncJobs } from './sync'
+
+const titles: Record<JobView['kind'], (what: string) => string> = {
+  weigh: (what) => `Weigh the ${what}`,
+  test: (what) => `Feel the ${what}: neck, skins, roots`,
+  'take-down': (what) => `Take down the ${what}`,
+  unstall: (what) => `Help the ${what} along`,
+  check: (what) => `Look over the ${what}`,
+  use: (what) => `Use up the ${what}`,
+  read: (what) => `Read the ${what}`,
+}
+
+function jobView(state: HouseholdState, job: OpenJob): JobView {
+  const lot = state.lots.find((l) => l.id === job.lotId)
+  const place = state.place(job.placeId)
+  const curing = lot?.stage === 'drying' && job.kind === 'weigh' ? curingView(state, lot) : null
+  const heap = lot?.cropData.heaps.find((h) => h.id === lot.heap)
+  const what = lot ? lotWords(lot, heap?.label) : (place?.name.toLowerCase() ?? '')
+  return {
+    id: job.id,
+    kind: job.kind,
+    dueOn: job.dueOn,
+    why: job.why,
+    code: lot?.code ?? null,
+    crop: lot?.crop ?? null,
+    title: titles[job.kind](what),
+    expectedG: curing?.expectedG ?? null,
+    basis: curing?.basis ?? null,
+  }
+}
+
+/** “nicked garlic”, “onions”: the sound heap goes without saying. */
+const lotWords = (lot: LotState, heapLabel?: string): string =>
+  lot.heap === 'sound' || lot.heap === 'small' || !heapLabel
+    ? lot.cropData.plural
+    : `${lot.cropData.plural}, ${heapLabel.toLowerCase()}`
+
+/** Whether a place's air suits what is in it, in a few words. */
+function verdictOn(state: HouseholdState, place: PlaceState): { suits: boolean; says: string } {
+  const here = state.lots.filter((lot) => lot.placeId === place.id)
+  if (here.length === 0) return { suits: true, says: 'empty' }
+  const stalled = here
+    .filter((lot) => lot.stage === 'drying')
+    .map((lot) => curingView(state, lot))
+    .sort((a, b) => b.stalledForHours - a.stalledForHours)[0]
+  if (stalled && stalled.stalledForHours >= 12) {
+    const days = Math.floor(stalled.stalledForHours / 24)
+    return {
+      suits: false,
+      says:
+        days >= 1
+          ? `too damp to dry for ${days} ${days === 1 ? 'day' : 'days'}`
+          : `too damp to dry for ${stalled.stalledForHours} hours`,
+    }
+  }
+  const wet = here.find(
+    (lot) => lot.stage === 'stored' && ['rooting', 'mould', 'frost'].includes(keepsUntil(state, lot).endedBy),
+  )
+  if (wet) return { suits: false, says: `${keepsUntil(state, wet).endedBy} threatens ${wet.code}` }
+  return { suits: true, says: 'suits what is here' }
+}
+
+/** Highest, lowest and mean humidity of each day of a series. */
+function days(
+  state: HouseholdState,
+  air: AirSeries,
+  from: number,
+  count: number,
+  ahead: boolean,
+): RoundView['weather'] {
+  const out: RoundView['weather'] = []
+  for (let day = 0; day < count; day++) {
+    const start = from + day * 24
+    const t = Array.from(air.temperatureC.subarray(start, start + 24))
+    if (t.length < 12) continue
+    const rh = Array.from(air.relativeHumidityPct.subarray(start, start + 24))
+    out.push({
+      on: state.dateOf(air.startMs + (start + 12) * hourMs),
+      highC: Math.max(...t),
+      lowC: Math.min(...t),
+      humidityPct: rh.reduce((a, b) => a + b, 0) / rh.length,
+      ahead,
+    })
+  }
+  return out
+}
+
+function weatherSays(state: HouseholdState, ahead: RoundView['weather']): string[] {
+  const says: string[] = []
+  const frost = ahead.find((day) => day.lowC < 0.5)
+  const veranda = state.lots.filter((lot) => state.place(lot.placeId)?.kind === 'veranda')
+  if (frost)
+    says.push(
+      `Frost likely on ${frost.on}${veranda.length ? `: ${veranda.length} lots hang on the veranda, bring them in before` : ''}.`,
+    )
+  const mean = ahead.reduce((sum, day) => sum + day.humidityPct, 0) / Math.max(1, ahead.length)
+  if (veranda.length) {
+    says.push(
+      mean > 80
+        ? 'Damp days ahead if these go on: what hangs outside will hardly dry.'
+        : `Drying goes on: about ${Math.round(mean)} % humidity if these days go on.`,
+    )
+  }
+  return says
+}
+
+export function roundRoutes(pool: Pool): Router {
+  const router = Router()
+
+  router.get('/round', async (request, response) => {
+    const state = await currentState(pool, request)
+    await syncJobs(pool, state)
+    const { household, today, nowMs } = state
+    const wanted = typeof request.query['on'] === 'string' && request.query['on'] > today ? request.query['on'] : today
+    const { jobs, week } = await asHousehold(pool, household.id, async (db) => ({
+      jobs: await openJobs(db, household.id),
+      week: await movedSince(db, household.id, new Date(nowMs - 7 * dayMs)),
+    }))
+    const due = jobs.filter((job) => (wanted === today ? job.dueOn <= today : job.dueOn === wanted))
+    const placeOf = (job: OpenJob) => job.placeId ?? state.lots.find((lot) => lot.id === job.lotId)?.placeId
+    const garden = state.places.find((place) => place.kind === 'outdoors')
+    const ahead = garden ? days(state, garden.ahead, 0, 4, true) : []
+    const past = garden ? days(state, garden.past, garden.past.hours - 72, 3, false) : []
+    const later = new Map<string, number>()
+    for (const job of jobs) if (job.dueOn > today) later.set(job.dueOn, (later.get(job.dueOn) ?? 0) + 1)
+    response.json({
+      today: wanted,
+      places: state.places
+        .map((place) => {
+          const view = placeView(place)
+          return {
+            id: place.id,
+            name: place.name,
+            temperatureC: view.air.temperatureC,
+            relativeHumidityPct: view.air.relativeHumidityPct,
+            recent: view.recent.map((r) => r.relativeHumidityPct),
+            verdict: verdictOn(state, place),
+            jobs: due.filter((job) => placeOf(job) === place.id).map((job) => jobView(state, job)),
+          }
+        })
+        .filter((place) => place.jobs.length > 0),
+      eatFirst: larderLots(state)
+        .slice(0, 4)
+        .map(({ code, crop, heap, weightG, pieces, why, lossAvoidedPerKg }) => ({
+          code,
+          crop,
+          heap,
+          weightG,
+          pieces,
+          why,
+          urgent: lossAvoidedPerKg > 0.15,
+        })),
+      weather: [...past, ...ahead],
+      weatherSays: weatherSays(state, ahead),
+      lastWeek: {
+        broughtInG: week.get('brought-in') ?? 0,
+        usedG: -(week.get('used') ?? 0),
+        lostG: -(week.get('lost') ?? 0),
+        waterG: -((week.get('weighed') ?? 0) + (week.get('finished') ?? 0)),
+      },
+      nextJobs: [...later]
+        .sort(([a], [b]) => (a < b ? -1 : 1))
+        .slice(0, 5)
+        .map(([on, count]) => ({ on, count })),
+    } satisfies RoundView)
+  })
+
+  return router
+}

@@ -1,0 +1,98 @@
+import { addDays, daysBetween } from '@vadose/core/household'
+import { dryingJobs, storedJobs, useUpJob, type Job } from '@vadose/core/round'
+import { asHousehold, inTransaction, type Pool } from '../database'
+import { householdById, markPlanned } from '../household/queries'
+import type { HouseholdState, LotState, PlaceState } from '../household/state'
+import { dropJobs, openJobs, upsertJob } from './queries'
+
+interface PlannedJob extends Job {
+  lotId: string | null
+  placeId: string | null
+}
+
+/** The jobs a household's lots and places ask for now. */
+export function planHousehold(state: HouseholdState): PlannedJob[] {
+  return [
+    ...state.lots.flatMap((lot) => lotJobs(state, lot).map((job) => ({ ...job, lotId: lot.id, placeId: null }))),
+    ...state.places.flatMap((place) =>
+      placeJobs(state, place).map((job) => ({ ...job, lotId: null, placeId: place.id })),
+    ),
+  ]
+}
+
+function lotJobs(state: HouseholdState, lot: LotState): Job[] {
+  const { history, cropData } = lot
+  const dateOrNull = (ms: number) => (Number.isFinite(ms) ? state.dateOf(ms) : null)
+  if (lot.stage === 'drying') {
+    const { state: curing } = state.curing(lot)
+    const latest = new Map(history.tests.map((t) => [t.test, t.passed]))
+    const last = <T extends { atMs: number }>(of: T[]) => (of.length > 0 ? state.dateOf(of.at(-1)!.atMs) : null)
+    return dryingJobs(
+      {
+        hungOn: state.dateOf(history.hungAtMs!),
+        lastWeighedOn: last(history.weighings),
+        lastTestedOn: last(history.tests),
+        ready: { p10: dateOrNull(curing.readyAtMs.p10), p50: dateOrNull(curing.readyAtMs.p50) },
+        readyNow: curing.readyNow,
+        testsPassed: cropData.curing.endTests.every((t) => latest.get(t.id) === true),
+        stalledForHours: curing.stalledForHours,
+      },
+      state.today,
+    )
+  }
+  const heap = cropData.heaps.find((h) => h.id === lot.heap)
+  if (lot.stage === 'fresh') {
+    return heap?.useWithinDays ? [useUpJob(lot.broughtOn, heap.useWithinDays.value, state.today)] : []
+  }
+  const keeping = state.keeping(lot)
+  const checked = history.checks.filter((check) => check.atMs >= history.storedAtMs!)
+  return storedJobs(
+    {
+      storedOn: state.dateOf(history.storedAtMs!),
+      lastCheckedOn: checked.length > 0 ? state.dateOf(checked.at(-1)!.atMs) : null,
+      checkInDays: keeping.nextCheckInDays,
+      lookAt: keeping.lookAt,
+      pieces: lot.pieces,
+    },
+    state.today,
+  )
+}
+
+const quietDays = 3
+
+/** A place that holds something and has not been read for days asks for a reading. */
+function placeJobs(state: HouseholdState, place: PlaceState): Job[] {
+  if (place.kind === 'outdoors' || !state.lots.some((lot) => lot.placeId === place.id)) return []
+  if (place.measuredAtMs === null) {
+    return [
+      { kind: 'read', dueOn: state.today, why: 'Never measured: forecasts here go by what such places usually have.' },
+    ]
+  }
+  const on = state.dateOf(place.measuredAtMs)
+  const quiet = daysBetween(on, state.today)
+  return quiet < quietDays
+    ? []
+    : [{ kind: 'read', dueOn: addDays(on, quietDays), why: `No reading for ${quiet} days.` }]
+}
+
+/** Brings the open jobs in line with the plan, once a change of the household and once a day. */
+export async function syncJobs(pool: Pool, state: HouseholdState): Promise<void> {
+  const { household } = state
+  const stands = await asHousehold(pool, household.id, (db) => householdById(db, household.id))
+  if (stands?.plannedRevision === household.revision && stands.plannedOn === state.today) return
+  const planned = planHousehold(state)
+  await inTransaction(pool, household.id, async (db) => {
+    const open = await openJobs(db, household.id)
+    const key = (job: { lotId: string | null; placeId: string | null; kind: string }) =>
+      `${job.lotId ?? job.placeId} ${job.kind}`
+    const wanted = new Map(planned.map((job) => [key(job), job]))
+    const gone = open.filter((job) => !wanted.has(key(job))).map((job) => job.id)
+    if (gone.length > 0) await dropJobs(db, household.id, gone, state.today)
+    const there = new Map(open.map((job) => [key(job), job]))
+    for (const [k, job] of wanted) {
+      const now = there.get(k)
+      if (!now || now.dueOn !== job.dueOn || now.why !== job.why) await upsertJob(db, household.id, job)
+    }
+    await markPlanned(db, household.id, household.revision, state.today)
+  })
+}

@@ -1,0 +1,43 @@
+import { Refusal } from '@vadose/core/refusal'
+import type { NextFunction, Request, Response } from 'express'
+import helmet from 'helmet'
+
+/** Headers of every answer: nothing is loaded from anywhere else, nothing is framed, no script is made from text. */
+export const securityHeaders = helmet({
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'none'"],
+      scriptSrc: ["'self'"],
+      styleSrc: ["'self'"],
+      fontSrc: ["'self'"],
+      imgSrc: ["'self'", 'data:'],
+      connectSrc: ["'self'"],
+      workerSrc: ["'self'"],
+      manifestSrc: ["'self'"],
+      baseUri: ["'none'"],
+      formAction: ["'self'"],
+      frameAncestors: ["'none'"],
+    },
+  },
+  // loopback has no certificate to insist on
+  strictTransportSecurity: false,
+  referrerPolicy: { policy: 'no-referrer' },
+})
+
+const localNames = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/
+
+/**
+ * Until there is a sign-in, only pages of this machine may talk to the server: a foreign page that resolves its own
+ * name to this address, or posts across sites, is turned away.
+ */
+export function onlyFromHere(request: Request, _response: Response, next: NextFunction): void {
+  const host = request.headers.host ?? ''
+  if (!localNames.test(host))
+    return next(new Refusal('forbidden', 'Vadose answers on this machine only: use http://127.0.0.1.'))
+  const origin = request.headers.origin
+  if (request.method !== 'GET' && request.method !== 'HEAD' && origin !== undefined && origin !== `http://${host}`) {
+    return next(new Refusal('forbidden', 'Another site may not write here.'))
+  }
+  next()
+}
