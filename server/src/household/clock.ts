@@ -2,7 +2,7 @@ import { hourMs } from '@vadose/core/air'
 import { climateFor } from '@vadose/core/places'
 import { placeAt } from '@vadose/demo/weather'
 import type { Client } from '../database'
-import { addReadings, placesOf } from '../places/queries'
+import { addReadings, placesOf } from '../places'
 import type { HouseholdRow } from './queries'
 
 /** Seed of the invented weather; the same everywhere, so that a demo is the same demo. */

@@ -14,8 +14,8 @@ import { curingState, type CuringLot, type CuringState } from '@vadose/core/line
 import { lotHistory, type LotHistory } from '@vadose/core/lots'
 import { airAhead, assumedAir, climateFor, placeKinds, type Climate } from '@vadose/core/places'
 import { asHousehold, type Client, type Pool } from '../database'
-import { eventsOfLotsHere, lotsStillHere, type EventRow, type FullLotRow } from '../lots/queries'
-import { placesOf, readingsSince, type PlaceRow, type ReadingColumns } from '../places/queries'
+import { eventsOfLotsHere, lotsStillHere, type EventRow, type FullLotRow } from '../lots'
+import { placesOf, readingsSince, type PlaceRow, type ReadingColumns } from '../places'
 import { householdById, type HouseholdRow } from './queries'
 import { civilDateOf, nowOf } from './time'
 

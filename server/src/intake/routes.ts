@@ -1,9 +1,9 @@
 import { harvestSchema, type HarvestAnswer, type NewHarvest } from '@vadose/contract/intake'
 import { Router } from 'express'
 import { asHousehold, type Pool } from '../database'
-import { currentHousehold, currentId, writeOnce } from '../household/current'
+import { currentHousehold, currentId, writeOnce } from '../household'
 import { checker } from '../http'
-import { writeHarvest } from '../lots/write'
+import { writeHarvest } from '../lots'
 import { lastHarvests } from './queries'
 
 const checkHarvest = checker<NewHarvest>(harvestSchema)

@@ -6,10 +6,9 @@ import { endReason } from '@vadose/core/keeping'
 import { Refusal } from '@vadose/core/refusal'
 import { Router } from 'express'
 import type { Pool } from '../database'
-import { currentState } from '../household/current'
-import type { PlaceState } from '../household/state'
-import { keepsUntil, lotRow, meanAhead } from '../lots/view'
-import { placeView } from '../places/routes'
+import { currentState, type PlaceState } from '../household'
+import { keepsUntil, lotRow, meanAhead } from '../lots'
+import { placeView } from '../places'
 
 const cloudHours = 30 * 24
 

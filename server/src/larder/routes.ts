@@ -4,9 +4,8 @@ import { meanSoundShare } from '@vadose/core/keeping'
 import { eatFirst, runOut, useWithinShare, type Eatable } from '@vadose/core/larder'
 import { Router } from 'express'
 import { asHousehold, type Pool } from '../database'
-import { currentState } from '../household/current'
-import type { HouseholdState, LotState } from '../household/state'
-import { keepsUntil, lotRow } from '../lots/view'
+import { currentState, type HouseholdState, type LotState } from '../household'
+import { keepsUntil, lotRow } from '../lots'
 import { usesByDay } from './queries'
 
 const fortnight = 14

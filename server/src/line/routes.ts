@@ -5,9 +5,8 @@ import { placeKinds } from '@vadose/core/places'
 import { Refusal } from '@vadose/core/refusal'
 import { Router } from 'express'
 import type { Pool } from '../database'
-import { currentState } from '../household/current'
-import type { PlaceState } from '../household/state'
-import { curingView, lotRow, readyDates } from '../lots/view'
+import { currentState, type PlaceState } from '../household'
+import { curingView, lotRow, readyDates } from '../lots'
 
 const backHours = 10 * 24
 const aheadHours = 5 * 24

@@ -6,10 +6,10 @@ import { addDays } from '@vadose/core/household'
 import { endReason } from '@vadose/core/keeping'
 import { airflowAt, expectedNowG } from '@vadose/core/line'
 import { eventSays } from '@vadose/core/lots'
-import type { HouseholdState, LotState, PlaceState } from '../household/state'
+import type { HouseholdState, LotState, PlaceState } from '../household'
 import type { EventRow, FullLotRow } from './queries'
 
-export const lotRow = ({ id: _, ...row }: FullLotRow): LotRow => ({
+export const lotRow = (row: FullLotRow): LotRow => ({
   code: row.code,
   crop: row.crop,
   heap: row.heap,

@@ -4,10 +4,10 @@ import { bringIn, lotHistory, nextLotCode, perform, type LotAct } from '@vadose/
 import type { JobKind } from '@vadose/core/round'
 import { Refusal } from '@vadose/core/refusal'
 import type { Client } from '../database'
-import { addHarvest } from '../intake/queries'
-import { placesOf } from '../places/queries'
-import { finishJobs } from '../round/queries'
-import { naturalAirflow } from '../household/state'
+import { addHarvest } from '../intake'
+import { placesOf } from '../places'
+import { finishJobs } from '../round'
+import { naturalAirflow } from '../household'
 import { addLot, appendEvent, codesTaken, eventsOfLot, lockLot } from './queries'
 
 /** The household writing, and its moment. */

@@ -4,11 +4,9 @@ import { dayMs } from '@vadose/core/household'
 import { Refusal } from '@vadose/core/refusal'
 import { Router } from 'express'
 import { inTransaction, type Pool } from '../database'
-import { currentHousehold, currentState, writeOnce } from '../household/current'
-import { senseUntil } from '../household/clock'
-import type { PlaceState } from '../household/state'
+import { currentHousehold, currentState, writeOnce, senseUntil, type PlaceState } from '../household'
 import { checker } from '../http'
-import { finishJobs } from '../round/queries'
+import { finishJobs } from '../round'
 import { addPlace, addReadings, placesOf } from './queries'
 
 const checkPlace = checker<NewPlace>(newPlaceSchema)

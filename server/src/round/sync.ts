@@ -1,8 +1,7 @@
 import { addDays, daysBetween } from '@vadose/core/household'
 import { dryingJobs, storedJobs, useUpJob, type Job } from '@vadose/core/round'
 import { asHousehold, inTransaction, type Pool } from '../database'
-import { householdById, markPlanned } from '../household/queries'
-import type { HouseholdState, LotState, PlaceState } from '../household/state'
+import { householdById, markPlanned, type HouseholdState, type LotState, type PlaceState } from '../household'
 import { dropJobs, openJobs, upsertJob } from './queries'
 
 interface PlannedJob extends Job {

@@ -1,0 +1,5 @@
+export * from './clock'
+export * from './current'
+export * from './queries'
+export * from './state'
+export * from './time'

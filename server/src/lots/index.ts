@@ -1,0 +1,3 @@
+export * from './queries'
+export * from './view'
+export * from './write'

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { ElButton } from 'element-plus'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { fullDate, useFrame, YearStrip } from './household'
+import { FindBox } from './lots'
+import { tabs } from './router'
+
+const frame = useFrame()
+const route = useRoute()
+const router = useRouter()
+const find = ref<InstanceType<typeof FindBox>>()
+const keysShown = ref(false)
+
+const inTab = computed(() =>
+  route.name === 'finish' ? 'line' : ['lot', 'tag', 'check'].includes(String(route.name)) ? 'stores' : route.name,
+)
+const chosen = computed(() => (typeof route.query['on'] === 'string' ? route.query['on'] : undefined))
+
+function onKey(event: KeyboardEvent) {
+  const target = event.target as HTMLElement
+  if (event.ctrlKey || event.metaKey || event.altKey || target.closest('input, textarea, select, [contenteditable]'))
+    return
+  const tab = tabs[Number(event.key) - 1]
+  if (tab) void router.push(tab.path)
+  else if (event.key === '/') {
+    event.preventDefault()
+    find.value?.focus()
+  } else if (event.key === '?') keysShown.value = !keysShown.value
+  else if (event.key === 'Escape') keysShown.value = false
+}
+
+onMounted(() => {
+  document.documentElement.dataset['theme'] = localStorage.getItem('theme') ?? 'paper'
+  window.addEventListener('keydown', onKey)
+  void frame.load()
+})
+onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+watch(
+  () => frame.noHousehold,
+  (none) => none && router.replace('/household'),
+)
+</script>
+
+<template>
+  <header class="band">
+    <RouterLink class="name" to="/" aria-label="Vadose, to today's round">Vadose</RouterLink>
+    <div v-if="frame.frame" class="year">
+      <YearStrip
+        :year="frame.frame.year"
+        :today="frame.today"
+        :chosen="chosen"
+        @choose="(on) => router.push(on > frame.today ? { path: '/', query: { on } } : '/')"
+      />
+    </div>
+    <div v-if="frame.frame" class="when">
+      <strong>{{ fullDate(frame.today) }}</strong>
+      <RouterLink to="/household"
+        >{{ frame.frame.household.name }}{{ frame.frame.household.demo ? ' · demo' : '' }}</RouterLink
+      >
+    </div>
+    <div
+      v-if="frame.frame?.household.clock === 'practice'"
+      class="clock"
+      role="group"
+      aria-label="Move the practice clock"
+    >
+      <button :disabled="frame.moving" @click="frame.moveClock('next-morning')">Next morning</button>
+      <button :disabled="frame.moving" @click="frame.moveClock('next-week')">Next week</button>
+    </div>
+  </header>
+  <nav class="tabs" aria-label="Screens">
+    <RouterLink
+      v-for="(tab, i) in tabs"
+      :key="tab.name"
+      :to="tab.path"
+      :class="{ here: inTab === tab.name }"
+      :aria-current="inTab === tab.name ? 'page' : undefined"
+    >
+      {{ tab.label }} <kbd>{{ i + 1 }}</kbd>
+    </RouterLink>
+    <FindBox ref="find" class="find" />
+  </nav>
+  <main>
+    <p v-if="frame.failure" class="notice bad" role="alert">{{ frame.failure }}</p>
+    <RouterView :key="frame.frame?.household.id ?? 'none'" />
+  </main>
+  <nav class="thumb-bar" aria-label="Screens, by thumb">
+    <RouterLink to="/">Today</RouterLink>
+    <RouterLink to="/bring-in">Bring in</RouterLink>
+    <RouterLink to="/find">Find</RouterLink>
+    <RouterLink to="/larder">Larder</RouterLink>
+    <RouterLink to="/household">More</RouterLink>
+  </nav>
+  <aside v-if="keysShown" class="keys card" aria-label="Keys">
+    <h2>Keys</h2>
+    <dl>
+      <template v-for="(tab, i) in tabs" :key="tab.name">
+        <dt>
+          <kbd>{{ i + 1 }}</kbd>
+        </dt>
+        <dd>{{ tab.label }}</dd>
+      </template>
+      <dt><kbd>/</kbd></dt>
+      <dd>Find a lot, crop or place</dd>
+      <dt><kbd>u</kbd> <kbd>c</kbd> <kbd>m</kbd></dt>
+      <dd>On a lot: use, look over, move</dd>
+      <dt><kbd>w</kbd></dt>
+      <dd>On the line: weigh the chosen lot</dd>
+      <dt><kbd>?</kbd></dt>
+      <dd>This list</dd>
+    </dl>
+    <ElButton @click="keysShown = false">Close</ElButton>
+  </aside>
+</template>

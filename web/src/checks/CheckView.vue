@@ -1,0 +1,257 @@
+<script setup lang="ts">
+import type { LotView } from '@vadose/contract/lots'
+import { ElButton } from 'element-plus'
+import { computed, reactive, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { cropColour, cropOf } from '../crops'
+import { amount, longDate, untilDate, useAnswer, useFrame } from '../household'
+import { SurvivalChart, useAct } from '../lots'
+
+const frame = useFrame()
+const route = useRoute()
+const code = String(route.params['code']).toUpperCase()
+const { answer: lot, failure } = useAnswer<LotView>(() => `/lots/${code}`)
+const crop = computed(() => cropOf(lot.value?.crop ?? ''))
+
+const step = ref<'look' | 'decide' | 'done'>('look')
+const lookedAt = ref(0)
+const found = reactive(new Map<string, number>())
+const chosen = reactive(new Map<string, string>())
+const before = ref('')
+const { act, refusal, busy } = useAct()
+
+const most = computed(() => lot.value?.pieces ?? 999)
+watch(
+  lot,
+  (now) => {
+    if (now && lookedAt.value === 0) lookedAt.value = Math.min(most.value, now.keeping?.lookAt ?? 20)
+    if (now?.keeping && !before.value) before.value = now.keeping.nineInTenUntil.p50
+  },
+  { immediate: true },
+)
+const bad = computed(() => [...found.values()].reduce((sum, n) => sum + n, 0))
+const faults = computed(() => crop.value.faults.filter((f) => (found.get(f.id) ?? 0) > 0))
+const more = (id: string) => found.set(id, Math.min((found.get(id) ?? 0) + 1, lookedAt.value))
+const fewer = (id: string) => found.set(id, Math.max(0, (found.get(id) ?? 0) - 1))
+const clamp = (n: number) => Math.max(1, Math.min(most.value, Math.round(n) || 1))
+const actionOf = (id: string) => chosen.get(id) ?? crop.value.faults.find((f) => f.id === id)!.actions[0]!.id
+
+async function keep() {
+  const done = await act(code, {
+    act: 'check',
+    lookedAt: lookedAt.value,
+    faults: faults.value.map((f) => ({ fault: f.id, pieces: found.get(f.id)!, action: actionOf(f.id) })),
+  })
+  if (done) step.value = 'done'
+}
+const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
+</script>
+
+<template>
+  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <div v-if="lot" class="check stack">
+    <header class="head">
+      <h1>{{ step === 'done' ? 'Looked over' : 'Look over' }} {{ code }}</h1>
+      <p class="soft">
+        {{ crop.name }} · {{ amount(lot.pieces, lot.weightG, crop.piece)
+        }}<template v-if="lot.place"> · {{ lot.place.toLowerCase() }}</template>
+      </p>
+    </header>
+
+    <p v-if="lot.stage !== 'stored' && step !== 'done'" class="notice">
+      Only what is in store is looked over. <RouterLink :to="`/lots/${code}`">To the lot</RouterLink>
+    </p>
+
+    <template v-else-if="step === 'look'">
+      <section class="stack">
+        <h2>How many did you look at?</h2>
+        <div class="count" role="group" aria-label="How many looked at">
+          <button aria-label="one fewer" @click="lookedAt = clamp(lookedAt - 1)">−</button>
+          <output aria-live="polite">{{ lookedAt }}</output>
+          <button aria-label="one more" @click="lookedAt = clamp(lookedAt + 1)">+</button>
+        </div>
+        <div class="choices quick">
+          <button
+            v-for="n in [10, 20, 50].filter((k) => k < most)"
+            :key="n"
+            class="choice"
+            :aria-pressed="lookedAt === n"
+            @click="lookedAt = n"
+          >
+            {{ n }}
+          </button>
+          <button
+            v-if="lot.pieces"
+            class="choice"
+            :aria-pressed="lookedAt === lot.pieces"
+            @click="lookedAt = lot.pieces"
+          >
+            all {{ lot.pieces }}
+          </button>
+        </div>
+        <p v-if="lot.keeping" class="soft">
+          {{ lot.keeping.lookAt }} of {{ lot.pieces ?? 'them' }} make you 9 in 10 sure of catching a fault that one in
+          ten has.
+        </p>
+      </section>
+      <section class="stack">
+        <h2>Not right? Tap each one you find</h2>
+        <div class="faults">
+          <div v-for="f in crop.faults" :key="f.id" class="fault" :class="{ some: (found.get(f.id) ?? 0) > 0 }">
+            <button class="hit" :aria-label="`${f.label}: one more`" @click="more(f.id)">
+              <strong>{{ f.label }}</strong>
+              <span class="soft">{{ f.signs }}</span>
+              <b>{{ found.get(f.id) ?? 0 }}</b>
+            </button>
+            <button
+              v-if="(found.get(f.id) ?? 0) > 0"
+              class="less"
+              :aria-label="`${f.label}: one fewer`"
+              @click="fewer(f.id)"
+            >
+              −
+            </button>
+          </div>
+        </div>
+      </section>
+      <p v-if="bad > lookedAt" class="notice bad">That is more than were looked at.</p>
+      <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
+      <ElButton class="go" type="primary" :disabled="busy || bad > lookedAt || lookedAt < 1" @click="proceed">
+        {{ bad > 0 ? `What to do with ${bad === 1 ? 'it' : `the ${bad}`}` : 'All sound' }}
+      </ElButton>
+    </template>
+
+    <template v-else-if="step === 'decide'">
+      <section v-for="f in faults" :key="f.id" class="card stack" :class="f.spreads">
+        <p class="soft">{{ found.get(f.id) }} with {{ f.label.toLowerCase() }} · {{ f.cause }}</p>
+        <div class="choices" role="radiogroup" :aria-label="`What to do with ${f.label}`">
+          <button
+            v-for="a in f.actions"
+            :key="a.id"
+            class="choice"
+            role="radio"
+            :aria-checked="actionOf(f.id) === a.id"
+            @click="chosen.set(f.id, a.id)"
+          >
+            {{ a.label }}<span class="soft">{{ a.detail }}</span>
+          </button>
+        </div>
+        <p v-if="f.spreads === 'quickly'" class="bad">It runs to its neighbours: look at everything it touched.</p>
+      </section>
+      <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
+      <ElButton class="go" type="primary" :disabled="busy" @click="keep"
+        >Done with {{ bad === 1 ? 'it' : 'them' }}</ElButton
+      >
+      <ElButton class="go" @click="step = 'look'">Back to counting</ElButton>
+    </template>
+
+    <template v-else>
+      <section class="card stack">
+        <p class="soft">{{ code }} now: {{ amount(lot.pieces, lot.weightG, crop.piece) }}</p>
+        <template v-if="lot.keeping">
+          <p class="figure">9 in 10 sound to {{ untilDate(lot.keeping.nineInTenUntil.p50, lot.keeping.beyond) }}</p>
+          <p v-if="before && before !== lot.keeping.nineInTenUntil.p50" class="soft">
+            Before you looked: {{ longDate(before) }}.
+          </p>
+          <SurvivalChart
+            :keeping="lot.keeping"
+            :today="frame.today"
+            :checks="lot.checks"
+            :colour="cropColour(lot.crop)"
+            small
+          />
+          <p>
+            Look again on <strong>{{ longDate(lot.keeping.nextCheckOn) }}</strong>.
+          </p>
+        </template>
+      </section>
+      <RouterLink class="el-button el-button--primary go" to="/">Back to the round</RouterLink>
+      <RouterLink class="el-button go" :to="`/lots/${code}`">To the lot</RouterLink>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.check {
+  max-width: 620px;
+  margin: 0 auto;
+}
+.count {
+  display: grid;
+  grid-template-columns: 64px 1fr 64px;
+  gap: 10px;
+}
+.count > * {
+  height: 62px;
+  border: 1.5px solid var(--line);
+  border-radius: 10px;
+  background: var(--card);
+  display: grid;
+  place-items: center;
+  font: 650 30px var(--font-head);
+}
+.count button {
+  cursor: pointer;
+}
+.faults {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+}
+.fault {
+  position: relative;
+  display: grid;
+}
+.hit {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  grid-template-rows: auto 1fr;
+  gap: 2px 8px;
+  text-align: left;
+  border: 1.5px solid var(--line);
+  border-radius: 10px;
+  background: var(--card);
+  padding: 10px 12px;
+  min-height: 96px;
+  cursor: pointer;
+}
+.hit .soft {
+  grid-column: 1;
+  font-size: 13px;
+}
+.hit b {
+  grid-column: 2;
+  grid-row: 1 / 3;
+  font: 650 24px var(--font-head);
+  color: var(--soft);
+}
+.some .hit {
+  border-color: var(--bad);
+  box-shadow: inset 0 0 0 1.5px var(--bad);
+}
+.some .hit b {
+  color: var(--bad);
+}
+.less {
+  position: absolute;
+  right: 6px;
+  bottom: 6px;
+  width: 48px;
+  height: 40px;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  background: var(--paper);
+  font-size: 20px;
+  cursor: pointer;
+}
+.choice .soft {
+  display: block;
+  font-weight: 400;
+}
+.go {
+  width: 100%;
+  min-height: 54px;
+  font-size: 17px;
+  margin: 0;
+}
+</style>

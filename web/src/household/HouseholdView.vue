@@ -1,0 +1,198 @@
+<script setup lang="ts">
+import type { HouseholdSummary, NewHousehold } from '@vadose/contract/household'
+import type { PlaceView } from '@vadose/contract/places'
+import { isCivilDate } from '@vadose/core/household'
+import { placeKinds, type PlaceKind } from '@vadose/core/places'
+import { ElButton, ElInput } from 'element-plus'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { post } from '../api'
+import { useAnswer, useFrame } from './frame'
+import { humidity, temperature } from './words'
+
+const frame = useFrame()
+const router = useRouter()
+const { answer: households } = useAnswer<HouseholdSummary[]>(() => '/households')
+const { answer: places } = useAnswer<PlaceView[]>(() => (frame.frame ? '/places' : null))
+
+const name = ref('')
+const clock = ref<'real' | 'practice'>('real')
+const startsOn = ref('')
+const failure = ref('')
+const ready = computed(() => name.value.trim() !== '' && (clock.value === 'real' || isCivilDate(startsOn.value)))
+
+async function attempt(work: () => Promise<unknown>) {
+  failure.value = ''
+  try {
+    await work()
+    await frame.changed()
+  } catch (error) {
+    failure.value = error instanceof Error ? error.message : String(error)
+  }
+}
+const start = () =>
+  attempt(async () => {
+    const wanted: NewHousehold = {
+      name: name.value.trim(),
+      clock: clock.value,
+      timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+      ...(clock.value === 'practice' ? { startsOn: startsOn.value } : {}),
+    }
+    await post('/households', wanted)
+    await frame.load()
+    await router.push('/')
+  })
+const enter = (id: string) =>
+  attempt(async () => {
+    await post(`/households/${id}/enter`, {})
+    await frame.load()
+    await router.push('/')
+  })
+
+const placeName = ref('')
+const placeKind = ref<PlaceKind>('cool-room')
+const addPlace = () =>
+  attempt(async () => {
+    await post('/places', { name: placeName.value.trim(), kind: placeKind.value })
+    placeName.value = ''
+  })
+
+const theme = ref(document.documentElement.dataset['theme'] ?? 'paper')
+function wear(next: 'paper' | 'cellar') {
+  theme.value = next
+  document.documentElement.dataset['theme'] = next
+  localStorage.setItem('theme', next)
+}
+</script>
+
+<template>
+  <div class="stack">
+    <h1>The household</h1>
+    <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
+    <p v-if="frame.frame" class="phone-only">
+      <RouterLink to="/line">Drying line</RouterLink> · <RouterLink to="/stores">Stores</RouterLink>
+    </p>
+
+    <section v-if="households?.length" class="card">
+      <h2>Households on this machine</h2>
+      <ul class="plain">
+        <li v-for="h in households" :key="h.id" class="row">
+          <strong>{{ h.name }}</strong>
+          <span class="soft">{{ h.clock === 'practice' ? 'practice clock' : 'real clock' }}</span>
+          <span v-if="h.current" class="good">you are here</span>
+          <ElButton v-else @click="enter(h.id)">Go there</ElButton>
+        </li>
+      </ul>
+    </section>
+
+    <form class="card form" @submit.prevent="start">
+      <h2>Start a household</h2>
+      <label class="field"
+        >Its name <ElInput v-model="name" maxlength="60" placeholder="what you call the place"
+      /></label>
+      <div class="choices" role="radiogroup" aria-label="Clock">
+        <button type="button" role="radio" class="choice" :aria-checked="clock === 'real'" @click="clock = 'real'">
+          The real clock<span class="soft">for your own harvest</span>
+        </button>
+        <button
+          type="button"
+          role="radio"
+          class="choice"
+          :aria-checked="clock === 'practice'"
+          @click="clock = 'practice'"
+        >
+          A practice clock<span class="soft">you move it on yourself; sensors and weather are simulated</span>
+        </button>
+      </div>
+      <label v-if="clock === 'practice'" class="field">
+        First day <span class="soft">year-month-day, as 2026-07-12</span>
+        <ElInput v-model="startsOn" placeholder="2026-07-12" />
+      </label>
+      <div><ElButton type="primary" native-type="submit" :disabled="!ready">Start it</ElButton></div>
+    </form>
+
+    <section v-if="places" class="card">
+      <h2>Places</h2>
+      <ul class="plain">
+        <li v-for="p in places" :key="p.id">
+          <strong>{{ p.name }}</strong> <span class="soft">{{ placeKinds[p.kind].label.toLowerCase() }}</span>
+          <span v-if="p.air.temperatureC !== null">
+            · {{ temperature(p.air.temperatureC) }} · {{ humidity(p.air.relativeHumidityPct ?? 0) }}</span
+          >
+          <span v-else class="soft"> · never measured</span>
+        </li>
+      </ul>
+      <form class="row" @submit.prevent="addPlace">
+        <ElInput
+          v-model="placeName"
+          class="place-name"
+          maxlength="40"
+          aria-label="Name of a new place"
+          placeholder="another place"
+        />
+        <select v-model="placeKind" aria-label="Kind of place">
+          <option v-for="(kind, id) in placeKinds" :key="id" :value="id">{{ kind.label }}</option>
+        </select>
+        <ElButton native-type="submit" :disabled="!placeName.trim()">Add it</ElButton>
+      </form>
+    </section>
+
+    <section class="card">
+      <h2>Light</h2>
+      <div class="choices" role="radiogroup" aria-label="Light">
+        <button type="button" role="radio" class="choice" :aria-checked="theme === 'paper'" @click="wear('paper')">
+          Paper, by day
+        </button>
+        <button type="button" role="radio" class="choice" :aria-checked="theme === 'cellar'" @click="wear('cellar')">
+          Cellar, in the dark
+        </button>
+      </div>
+    </section>
+
+    <section class="card">
+      <h2>Advice, not authority</h2>
+      <p>
+        Vadose reckons; it does not see, smell or taste. Your local food-safety authority and tested recipes come first.
+        When in doubt, throw it out.
+      </p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  gap: 12px;
+  max-width: 560px;
+}
+.choice .soft {
+  display: block;
+  font-weight: 400;
+}
+.plain {
+  list-style: none;
+  margin: 8px 0;
+  padding: 0;
+  display: grid;
+  gap: 6px;
+}
+.place-name {
+  width: 220px;
+}
+select {
+  min-height: 40px;
+  border: 1.3px solid var(--line);
+  border-radius: 8px;
+  background: var(--card);
+  padding: 0 10px;
+}
+.phone-only {
+  display: none;
+}
+@media (max-width: 820px) {
+  .phone-only {
+    display: block;
+    font-size: 18px;
+  }
+}
+</style>

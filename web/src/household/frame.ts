@@ -1,0 +1,82 @@
+import type { Frame, MoveClock } from '@vadose/contract/household'
+import { defineStore } from 'pinia'
+import { computed, ref, watch } from 'vue'
+import { ApiError, get, post } from '../api'
+
+/** Who, when and the year: shared by every screen. `tick` rises whenever something was written. */
+export const useFrame = defineStore('frame', () => {
+  const frame = ref<Frame>()
+  const failure = ref<string>()
+  const noHousehold = ref(false)
+  const moving = ref(false)
+  const tick = ref(0)
+
+  async function load(): Promise<void> {
+    try {
+      frame.value = await get<Frame>('/frame')
+      failure.value = undefined
+      noHousehold.value = false
+    } catch (error) {
+      noHousehold.value = error instanceof ApiError && error.code === 'no-household'
+      failure.value = noHousehold.value || !(error instanceof Error) ? undefined : error.message
+    }
+  }
+
+  /** Something was written: every open screen reads anew. */
+  async function changed(): Promise<void> {
+    await load()
+    tick.value++
+  }
+
+  async function moveClock(to: MoveClock['to']): Promise<void> {
+    moving.value = true
+    try {
+      frame.value = await post<Frame>('/clock', { to } satisfies MoveClock)
+      tick.value++
+    } finally {
+      moving.value = false
+    }
+  }
+
+  return {
+    frame,
+    failure,
+    noHousehold,
+    moving,
+    tick,
+    today: computed(() => frame.value?.today ?? ''),
+    load,
+    changed,
+    moveClock,
+  }
+})
+
+/** Loads a screen's data now and after every write; keeps the last answer while reading anew. */
+export function useAnswer<T>(path: () => string | null) {
+  const frame = useFrame()
+  const answer = ref<T>()
+  const failure = ref<string>()
+  let asked = 0
+  watch(
+    [path, () => frame.tick],
+    async () => {
+      const mine = ++asked
+      const to = path()
+      if (to === null) {
+        answer.value = undefined
+        return
+      }
+      try {
+        const got = await get<T>(to)
+        if (mine === asked) {
+          answer.value = got
+          failure.value = undefined
+        }
+      } catch (error) {
+        if (mine === asked) failure.value = error instanceof Error ? error.message : String(error)
+      }
+    },
+    { immediate: true },
+  )
+  return { answer, failure }
+}

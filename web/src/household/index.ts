@@ -1,0 +1,3 @@
+export * from './frame'
+export * from './words'
+export { default as YearStrip } from './YearStrip.vue'

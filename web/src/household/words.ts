@@ -1,0 +1,61 @@
+/** Weights, dates and air in the household's words. */
+
+const number = (value: number, digits = 0) =>
+  value.toLocaleString('en-GB', { minimumFractionDigits: digits, maximumFractionDigits: digits })
+
+/** Grams under a kilo, then kilos with sensible rounding. */
+export function weight(g: number): string {
+  if (Math.abs(g) < 1000) return `${number(g)} g`
+  return `${number(g / 1000, Math.abs(g) < 10_000 ? 2 : 1)} kg`
+}
+
+/** Kilos to the gram, for sums that must agree. */
+export const exactWeight = (g: number): string => `${number(g / 1000, 3)} kg`
+
+export const temperature = (c: number): string => `${number(c, 1).replace('-', '−')} °C`
+export const humidity = (pct: number): string => `${number(pct)} %`
+
+const day = (date: string) => new Date(`${date}T12:00:00Z`)
+const format = (options: Intl.DateTimeFormatOptions) =>
+  new Intl.DateTimeFormat('en-GB', { ...options, timeZone: 'UTC' })
+const short = format({ day: 'numeric', month: 'short' })
+const long = format({ day: 'numeric', month: 'long' })
+const withYear = format({ day: 'numeric', month: 'short', year: 'numeric' })
+const weekday = format({ weekday: 'short', day: 'numeric', month: 'long' })
+const weekdayOnly = format({ weekday: 'short' })
+const monthOnly = format({ month: 'short' })
+
+export const shortDate = (date: string): string => short.format(day(date))
+export const longDate = (date: string): string => long.format(day(date))
+export const yearDate = (date: string): string => withYear.format(day(date))
+export const fullDate = (date: string): string => weekday.format(day(date))
+export const weekdayOf = (date: string): string => weekdayOnly.format(day(date))
+export const monthOf = (date: string): string => monthOnly.format(day(date))
+
+/** “4–6 Oct”, “28 Sep – 3 Oct”: a range, not a false date. */
+export function dateRange(from: string | null, to: string | null): string {
+  if (from === null) return 'not in this air'
+  if (to === null) return `${shortDate(from)} or much later`
+  if (from === to) return shortDate(from)
+  return from.slice(0, 7) === to.slice(0, 7)
+    ? `${Number(from.slice(8))}–${shortDate(to)}`
+    : `${shortDate(from)} – ${shortDate(to)}`
+}
+
+/** “until 12 February”, or that the forecast reaches no further. */
+export const untilDate = (date: string, beyond: boolean): string => (beyond ? 'over a year' : longDate(date))
+
+/** Words for how much: heads and kilos. */
+export function amount(pieces: number | null, g: number, piece: { one: string; many: string }): string {
+  return pieces === null ? weight(g) : `${number(pieces)} ${pieces === 1 ? piece.one : piece.many}, ${weight(g)}`
+}
+
+/** Reads “2,19 kg”, “2190”, “2.2kg”, “850 g” as whole grams; plain numbers are in `unit`. */
+export function gramsFrom(text: string, unit: 'g' | 'kg' = 'g'): number | null {
+  const match = /^\s*(\d+(?:[.,]\d+)?)\s*(kg|g|lb|oz)?\s*$/i.exec(text.replace(/(\d)[  ](\d{3})/g, '$1$2'))
+  if (!match) return null
+  const value = Number(match[1]!.replace(',', '.'))
+  const perUnit = { g: 1, kg: 1000, lb: 453.59237, oz: 28.349523125 }[(match[2] ?? unit).toLowerCase()]!
+  const grams = Math.round(value * perUnit)
+  return grams > 0 && grams <= 2_000_000 ? grams : null
+}

@@ -1,0 +1,304 @@
+<script setup lang="ts">
+import type { HarvestAnswer, IntakeMemory, NewHarvest } from '@vadose/contract/intake'
+import type { PlaceView } from '@vadose/contract/places'
+import { isCivilDate } from '@vadose/core/household'
+import { remainderG } from '@vadose/core/intake'
+import { ElButton, ElInput } from 'element-plus'
+import { computed, reactive, ref, watch } from 'vue'
+import { ApiError, newRequestId, post } from '../api'
+import { crops, cropColour, type Crop } from '../crops'
+import { gramsFrom, useAnswer, useFrame, weight } from '../household'
+import ReadinessLook from './ReadinessLook.vue'
+
+const frame = useFrame()
+const { answer: places } = useAnswer<PlaceView[]>(() => '/places')
+const { answer: memory } = useAnswer<IntakeMemory[]>(() => '/harvests/last')
+
+const crop = ref<Crop>()
+const variety = ref('')
+const bed = ref('')
+const harvestedOn = ref('')
+const signShare = ref<number>()
+const total = ref('')
+const heaps = reactive(new Map<string, { kilos: string; pieces: string; placeId: string }>())
+const refusal = ref<ApiError>()
+const busy = ref(false)
+const made = ref<HarvestAnswer['lots']>()
+let requestId = newRequestId()
+
+function choose(next: Crop) {
+  crop.value = next
+  const last = memory.value?.find((m) => m.crop === next.id)
+  variety.value = last?.variety ?? ''
+  bed.value = last?.bed ?? ''
+  signShare.value = undefined
+  heaps.clear()
+  for (const heap of next.heaps) heaps.set(heap.id, { kilos: '', pieces: '', placeId: proposed(heap.hangs) })
+}
+/** Hanging goes to moving air under a roof, what is eaten soon to the kitchen. */
+function proposed(hangs: boolean): string {
+  const kinds = hangs ? ['veranda', 'shed', 'loft'] : ['room', 'cool-room']
+  return (
+    kinds.map((kind) => places.value?.find((p) => p.kind === kind)?.id).find(Boolean) ?? places.value?.[0]?.id ?? ''
+  )
+}
+watch(places, () =>
+  heaps.forEach((h, id) => (h.placeId ||= proposed(crop.value?.heaps.find((x) => x.id === id)?.hangs ?? true))),
+)
+
+const totalG = computed(() => gramsFrom(total.value, 'kg'))
+const gramsOf = (id: string) => gramsFrom(heaps.get(id)?.kilos ?? '', 'kg')
+const first = computed(() => crop.value?.heaps[0]?.id ?? '')
+/** What nobody has put on a heap is sound, until the sound heap is weighed by itself. */
+const weighed = computed(() =>
+  (crop.value?.heaps ?? []).map((h) => ({ heap: h.id, weightG: gramsOf(h.id) ?? 0 })).filter((h) => h.weightG > 0),
+)
+const left = computed(() => remainderG(totalG.value ?? 0, weighed.value))
+const restIsSound = computed(() => !heaps.get(first.value)?.kilos && left.value > 0)
+const badHeap = computed(() => [...heaps].find(([, h]) => h.kilos.trim() !== '' && gramsFrom(h.kilos, 'kg') === null))
+const piecesOf = (id: string) => {
+  const text = heaps.get(id)?.pieces.trim() ?? ''
+  return /^\d+$/.test(text) && Number(text) > 0 ? Number(text) : undefined
+}
+const lots = computed(() => [
+  ...weighed.value,
+  ...(restIsSound.value ? [{ heap: first.value, weightG: left.value }] : []),
+])
+const date = computed(() => harvestedOn.value || frame.today)
+const adds = computed(() => totalG.value !== null && (left.value === 0 || restIsSound.value) && !badHeap.value)
+const ready = computed(
+  () => crop.value && adds.value && lots.value.length > 0 && isCivilDate(date.value) && date.value <= frame.today,
+)
+
+async function bringIn() {
+  if (!ready.value || busy.value) return
+  busy.value = true
+  refusal.value = undefined
+  const harvest: NewHarvest = {
+    requestId,
+    crop: crop.value!.id,
+    harvestedOn: date.value,
+    totalG: totalG.value!,
+    heaps: lots.value.map((lot) => {
+      const pieces = piecesOf(lot.heap)
+      const placeId = heaps.get(lot.heap)!.placeId
+      return { ...lot, ...(pieces ? { pieces } : {}), ...(placeId ? { placeId } : {}) }
+    }),
+    ...(variety.value.trim() ? { variety: variety.value.trim() } : {}),
+    ...(bed.value.trim() ? { bed: bed.value.trim() } : {}),
+    ...(signShare.value !== undefined ? { signShare: signShare.value } : {}),
+  }
+  try {
+    made.value = (await post<HarvestAnswer>('/harvests', harvest)).lots
+    requestId = newRequestId()
+    await frame.changed()
+  } catch (error) {
+    refusal.value = error instanceof ApiError ? error : new ApiError('internal', String(error))
+    if (refusal.value.code !== 'away') requestId = newRequestId()
+  } finally {
+    busy.value = false
+  }
+}
+function again() {
+  made.value = undefined
+  crop.value = undefined
+  total.value = ''
+}
+const heapOf = (id: string) => crop.value!.heaps.find((h) => h.id === id)!
+const binned = (id: string) => heapOf(id).fate === 'bin'
+</script>
+
+<template>
+  <div v-if="made" class="stack">
+    <h1>{{ made.length === 1 ? 'One lot' : `${made.length} lots` }} brought in</h1>
+    <ul class="made">
+      <li v-for="lot in made" :key="lot.code" class="card row">
+        <strong class="figure">{{ lot.code }}</strong>
+        <span>{{ heapOf(lot.heap).label }}, {{ weight(lot.weightG) }}</span>
+        <span v-if="binned(lot.heap)" class="soft">written off; the bed is marked</span>
+        <template v-else>
+          <RouterLink class="el-button" :to="`/lots/${lot.code}/tag`">Tag</RouterLink>
+          <RouterLink v-if="heapOf(lot.heap).hangs" class="el-button" :to="`/line?lot=${lot.code}`"
+            >On the line</RouterLink
+          >
+        </template>
+      </li>
+    </ul>
+    <p>Tag at once: a wrong label is found a year too late. The first jobs are in today's round.</p>
+    <div class="row">
+      <RouterLink class="el-button el-button--primary" to="/">To the round</RouterLink>
+      <ElButton @click="again">Bring in more</ElButton>
+    </div>
+  </div>
+
+  <form v-else class="stack" @submit.prevent="bringIn">
+    <header class="head"><h1>Bring in</h1></header>
+    <div class="choices crops" role="radiogroup" aria-label="What came in">
+      <button
+        v-for="c in crops"
+        :key="c.id"
+        type="button"
+        role="radio"
+        class="choice crop"
+        :aria-checked="crop?.id === c.id"
+        :style="{ '--crop': cropColour(c.id) }"
+        @click="choose(c)"
+      >
+        {{ c.name }}
+      </button>
+    </div>
+
+    <div v-if="crop" class="columns">
+      <div class="stack">
+        <section class="card stack">
+          <div class="row">
+            <label class="field">
+              All of it
+              <ElInput
+                v-model="total"
+                class="total"
+                inputmode="decimal"
+                aria-label="Weight of the whole harvest, kg"
+                placeholder="0.0"
+                ><template #suffix>kg</template></ElInput
+              >
+            </label>
+            <label class="field">Variety <ElInput v-model="variety" maxlength="60" class="text" /></label>
+            <label class="field">Bed <ElInput v-model="bed" maxlength="60" class="text" /></label>
+            <label class="field"
+              >Lifted on <ElInput v-model="harvestedOn" class="text" :placeholder="frame.today"
+            /></label>
+          </div>
+          <p v-if="total && totalG === null" class="bad">Type the weight in kilos, up to 2,000.</p>
+          <p v-if="harvestedOn && (!isCivilDate(harvestedOn) || harvestedOn > frame.today)" class="bad">
+            Write the day as {{ frame.today }}; it cannot lie ahead.
+          </p>
+        </section>
+
+        <section class="card">
+          <h2>Sort into heaps</h2>
+          <p class="soft">What you put on no other heap counts as {{ heapOf(first).label.toLowerCase() }}.</p>
+          <div class="rows">
+            <div v-for="heap in crop.heaps" :key="heap.id" class="heap" :class="heap.fate">
+              <div>
+                <h3>{{ heap.label }}</h3>
+                <p class="soft">{{ heap.hint }}</p>
+              </div>
+              <div class="row">
+                <ElInput
+                  v-model="heaps.get(heap.id)!.kilos"
+                  class="kilos"
+                  inputmode="decimal"
+                  :placeholder="heap.id === first && restIsSound && totalG ? (left / 1000).toFixed(3) : '0'"
+                  :aria-label="`${heap.label}, kg`"
+                >
+                  <template #suffix>kg</template>
+                </ElInput>
+                <ElInput
+                  v-model="heaps.get(heap.id)!.pieces"
+                  class="kilos"
+                  inputmode="numeric"
+                  placeholder="count"
+                  :aria-label="`${heap.label}, number of ${crop.piece.many}`"
+                />
+                <select
+                  v-if="heap.fate !== 'bin'"
+                  v-model="heaps.get(heap.id)!.placeId"
+                  :aria-label="`Place for ${heap.label}`"
+                >
+                  <option
+                    v-for="p in (places ?? []).filter((one) => one.kind !== 'outdoors')"
+                    :key="p.id"
+                    :value="p.id"
+                  >
+                    {{ p.name }}
+                  </option>
+                </select>
+              </div>
+            </div>
+          </div>
+          <p class="sum" :class="{ bad: totalG !== null && !adds, good: adds }" aria-live="polite">
+            <template v-if="totalG === null">Weigh all of it first, then the heaps.</template>
+            <template v-else-if="badHeap">One heap's weight cannot be read; type kilos.</template>
+            <template v-else-if="left < 0">The heaps are {{ weight(-left) }} heavier than the harvest.</template>
+            <template v-else-if="!adds">{{ weight(left) }} are on no heap yet.</template>
+            <template v-else>The heaps add up to {{ weight(totalG) }}.</template>
+          </p>
+        </section>
+        <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
+        <div>
+          <ElButton type="primary" size="large" native-type="submit" :disabled="!ready || busy">
+            {{ lots.length > 1 ? `Make ${lots.length} lots` : 'Make the lot' }}
+          </ElButton>
+        </div>
+      </div>
+      <aside class="stack">
+        <ReadinessLook v-model="signShare" :crop="crop" :today="frame.today" />
+        <section class="card">
+          <h2>Handle like eggs</h2>
+          <p class="soft">
+            Loosen, lift, never yank or drop. Brush, do not wash. Out of hard sun. A bruise today is rot next month.
+          </p>
+        </section>
+      </aside>
+    </div>
+    <p v-else class="soft">
+      Choose what came in. Weigh it, sort it into heaps, and every heap becomes a lot with a tag.
+    </p>
+  </form>
+</template>
+
+<style scoped>
+.crop {
+  border-left: 7px solid var(--crop);
+  font: 600 17px var(--font-head);
+  min-width: 190px;
+}
+.total {
+  width: 130px;
+  font-weight: 600;
+}
+.text {
+  width: 150px;
+}
+.kilos {
+  width: 104px;
+}
+.heap {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 8px 16px;
+  align-items: center;
+  padding: 10px 0;
+}
+.sum {
+  margin-top: 8px;
+  font-weight: 600;
+}
+select {
+  min-height: 40px;
+  border: 1.3px solid var(--line);
+  border-radius: 8px;
+  background: var(--card);
+  padding: 0 8px;
+  max-width: 130px;
+}
+.made {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 10px;
+}
+@media (max-width: 820px) {
+  .heap {
+    grid-template-columns: 1fr;
+  }
+  .text {
+    width: 100%;
+  }
+  select {
+    min-height: 48px;
+  }
+}
+</style>

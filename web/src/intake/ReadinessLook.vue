@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { readinessVerdicts } from '@vadose/core/intake'
+import { computed } from 'vue'
+import type { Crop } from '../crops'
+import { longDate } from '../household'
+
+const props = defineProps<{ crop: Crop; today: string }>()
+const share = defineModel<number | undefined>({ required: true })
+const inAll = computed(() => props.crop.readiness.leavesInAll?.value ?? 10)
+const counts = computed(() => Array.from({ length: inAll.value + 1 }, (_, i) => i))
+const chosen = computed(() => (share.value === undefined ? undefined : Math.round(share.value * inAll.value)))
+const verdicts = computed(() =>
+  share.value === undefined ? [] : readinessVerdicts(props.crop, share.value, props.today),
+)
+const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
+</script>
+
+<template>
+  <section class="card stack">
+    <h2>Is it time?</h2>
+    <p>{{ crop.readiness.question }}</p>
+    <div class="counts" role="radiogroup" :aria-label="crop.readiness.question">
+      <button
+        v-for="n in counts"
+        :key="n"
+        type="button"
+        role="radio"
+        class="choice"
+        :aria-checked="chosen === n"
+        @click="share = n / inAll"
+      >
+        {{ n }}
+      </button>
+    </div>
+    <p v-if="!verdicts.length" class="soft">
+      Of {{ inAll }}. Schools differ on when to lift: count, and see what each would do.
+    </p>
+    <ul v-else class="rows" aria-live="polite">
+      <li v-for="v in verdicts" :key="v.school.id">
+        <strong :class="v.verdict === 'lift' ? 'good' : v.verdict === 'late' ? 'bad' : ''">{{
+          word[v.verdict]
+        }}</strong>
+        · {{ v.school.label }}
+        <p class="soft">
+          {{ v.says }}<template v-if="v.verdict === 'wait'"> Look again about {{ longDate(v.liftFrom) }}.</template>
+        </p>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.counts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 5px;
+}
+.counts .choice {
+  min-width: 44px;
+  padding: 6px;
+  text-align: center;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+li {
+  padding: 8px 0;
+}
+</style>

@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import type { LineView } from '@vadose/contract/line'
+import { scaleLinear, scaleTime } from 'd3-scale'
+import { curveMonotoneX, line } from 'd3-shape'
+import { computed } from 'vue'
+
+const props = defineProps<{ air: LineView['air']; placeId: string | null; stallKPa: number; now: string }>()
+type Point = LineView['air'][number]['points'][number]
+const width = 400
+const height = 190
+const place = computed(() => props.air.find((a) => a.placeId === props.placeId) ?? props.air[0])
+const points = computed(() => place.value?.points ?? [])
+const x = computed(() =>
+  scaleTime(
+    [new Date(points.value[0]?.at ?? props.now), new Date(points.value.at(-1)?.at ?? props.now)],
+    [40, width - 8],
+  ),
+)
+const y = computed(() =>
+  scaleLinear([0, Math.max(0.6, ...points.value.map((p) => p.vpdKPa)) * 1.08], [height - 28, 12]),
+)
+const draw = (list: Point[]) =>
+  line<Point>(
+    (p) => x.value(new Date(p.at)),
+    (p) => y.value(p.vpdKPa),
+  ).curve(curveMonotoneX)(list) ?? ''
+const past = computed(() => points.value.filter((p) => !p.ahead))
+const ahead = computed(() => [...past.value.slice(-1), ...points.value.filter((p) => p.ahead)])
+const days = computed(() =>
+  x.value
+    .ticks(6)
+    .map((d) => ({ x: x.value(d), label: d.toLocaleDateString('en-GB', { day: 'numeric', month: 'short' }) })),
+)
+const mean = computed(() => past.value.reduce((sum, p) => sum + p.vpdKPa, 0) / Math.max(1, past.value.length))
+</script>
+
+<template>
+  <figure v-if="place">
+    <p class="soft">kPa the air of {{ place.place.toLowerCase() }} pulls with: ten days back, five ahead</p>
+    <svg
+      :viewBox="`0 0 ${width} ${height}`"
+      role="img"
+      :aria-label="`Drying power of ${place.place}: ${mean.toFixed(2)} kPa on average over ten days; below ${stallKPa} kPa drying stalls`"
+    >
+      <g v-for="t in y.ticks(4)" :key="t">
+        <line class="grid-line" x1="40" :x2="width - 8" :y1="y(t)" :y2="y(t)" />
+        <text class="axis" x="34" :y="y(t) + 4" text-anchor="end">{{ t.toFixed(1) }}</text>
+      </g>
+      <text v-for="d in days" :key="d.label" class="axis" :x="d.x" :y="height - 8" text-anchor="middle">
+        {{ d.label }}
+      </text>
+      <rect class="stall" x="40" :width="width - 48" :y="y(stallKPa)" :height="y(0) - y(stallKPa)" />
+      <path :d="draw(past)" class="past" />
+      <path :d="draw(ahead)" class="ahead" />
+      <line class="now" :x1="x(new Date(now))" :x2="x(new Date(now))" y1="8" :y2="y(0)" />
+      <text class="axis stall-says" x="46" :y="y(stallKPa) - 5">below this, drying stalls</text>
+    </svg>
+  </figure>
+</template>
+
+<style scoped>
+figure {
+  margin: 0;
+}
+svg {
+  width: 100%;
+  height: auto;
+}
+.past {
+  fill: none;
+  stroke: var(--stock);
+  stroke-width: 2.5;
+}
+.ahead {
+  fill: none;
+  stroke: var(--stock);
+  stroke-width: 2.5;
+  stroke-dasharray: 4 4;
+}
+.stall {
+  fill: color-mix(in srgb, var(--bad) 14%, transparent);
+}
+.stall-says {
+  fill: var(--bad);
+}
+.now {
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+</style>

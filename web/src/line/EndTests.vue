@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { ElButton } from 'element-plus'
+import { computed, reactive } from 'vue'
+import { cropOf } from '../crops'
+import { useAct } from '../lots'
+
+const props = defineProps<{ code: string; crop: string }>()
+const emit = defineEmits<{ done: [] }>()
+const tests = computed(() => cropOf(props.crop).curing.endTests)
+const found = reactive(new Map<string, boolean>())
+const { act, refusal, busy } = useAct()
+
+async function keep() {
+  const results = [...found].map(([test, passed]) => ({ test, passed }))
+  if (await act(props.code, { act: 'test', results })) emit('done')
+}
+</script>
+
+<template>
+  <div class="tests">
+    <fieldset v-for="t in tests" :key="t.id">
+      <legend>{{ t.label }}</legend>
+      <div class="choices">
+        <button type="button" class="choice" :aria-pressed="found.get(t.id) === true" @click="found.set(t.id, true)">
+          {{ t.passed }}
+        </button>
+        <button type="button" class="choice" :aria-pressed="found.get(t.id) === false" @click="found.set(t.id, false)">
+          {{ t.failed }}
+        </button>
+      </div>
+    </fieldset>
+    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <ElButton type="primary" :disabled="found.size === 0 || busy" @click="keep">Keep what I felt</ElButton>
+  </div>
+</template>
+
+<style scoped>
+.tests {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+  margin-top: 8px;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+}
+legend {
+  font-weight: 600;
+  padding: 0;
+  margin-bottom: 3px;
+}
+</style>

@@ -1,0 +1,194 @@
+<script setup lang="ts">
+import type { LotView } from '@vadose/contract/lots'
+import type { PlaceView } from '@vadose/contract/places'
+import { ElButton, ElInput } from 'element-plus'
+import { computed, ref, watchEffect } from 'vue'
+import { useRoute } from 'vue-router'
+import { cropOf } from '../crops'
+import { amount, gramsFrom, humidity, temperature, useAnswer, weight } from '../household'
+import { useAct } from '../lots'
+
+const route = useRoute()
+const code = String(route.params['code']).toUpperCase()
+const { answer: lot, failure } = useAnswer<LotView>(() => `/lots/${code}`)
+const { answer: places } = useAnswer<PlaceView[]>(() => '/places')
+const crop = computed(() => cropOf(lot.value?.crop ?? ''))
+const neck = ref('')
+const pack = ref('')
+const placeId = ref('')
+const kilos = ref('')
+const pieces = ref('')
+const withSmall = ref(false)
+const smallKilos = ref('')
+const smallPieces = ref('')
+const made = ref<string[]>()
+const { act, refusal, busy } = useAct()
+
+watchEffect(() => {
+  if (!lot.value) return
+  neck.value ||= crop.value.necks[0]!.id
+  pack.value ||= crop.value.packs[0]!.id
+  placeId.value ||=
+    places.value?.find((p) => p.kind === 'cool-room')?.id ?? places.value?.find((p) => p.kind === 'cellar')?.id ?? ''
+})
+const count = (text: string) => (/^\d+$/.test(text.trim()) && Number(text) > 0 ? Number(text) : null)
+const grams = computed(() => gramsFrom(kilos.value, 'kg'))
+const heads = computed(() => count(pieces.value))
+const smallGrams = computed(() => gramsFrom(smallKilos.value, 'kg'))
+const smallHeads = computed(() => count(smallPieces.value))
+const ready = computed(
+  () =>
+    grams.value !== null &&
+    heads.value !== null &&
+    placeId.value !== '' &&
+    (!withSmall.value || (smallGrams.value !== null && smallHeads.value !== null)),
+)
+const off = computed(() => (grams.value !== null && lot.value ? lot.value.weightG - grams.value : null))
+
+async function keep(sure = false) {
+  const answer = await act(code, {
+    act: 'finish',
+    neck: neck.value,
+    pack: pack.value,
+    placeId: placeId.value,
+    weightG: grams.value!,
+    pieces: heads.value!,
+    ...(withSmall.value ? { small: { weightG: smallGrams.value!, pieces: smallHeads.value! } } : {}),
+    ...(sure ? { sure } : {}),
+  })
+  if (answer) made.value = [answer.lot.code, ...answer.made]
+}
+</script>
+
+<template>
+  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <div v-if="made" class="stack">
+    <h1>Put by</h1>
+    <p>{{ crop.name }} is cleaned, packed and in its place. Tie its tag on now.</p>
+    <div class="row">
+      <RouterLink v-for="c in made" :key="c" class="el-button el-button--primary" :to="`/lots/${c}/tag`"
+        >Tag for {{ c }}</RouterLink
+      >
+      <RouterLink class="el-button" :to="`/lots/${code}`">See how long it keeps</RouterLink>
+    </div>
+  </div>
+  <form v-else-if="lot && lot.stage === 'drying'" class="stack finish" @submit.prevent="keep()">
+    <header class="head">
+      <h1>Take down {{ code }}</h1>
+      <p class="soft">
+        {{ crop.name }}, {{ weight(lot.weightG) }} on the line. Rub off soil, trim the roots, keep the wrapper.
+      </p>
+    </header>
+    <section class="card stack">
+      <h2>Neck</h2>
+      <div class="choices" role="radiogroup" aria-label="Neck">
+        <button
+          v-for="n in crop.necks"
+          :key="n.id"
+          type="button"
+          role="radio"
+          class="choice"
+          :aria-checked="neck === n.id"
+          @click="neck = n.id"
+        >
+          {{ n.label }}<span class="soft">{{ n.why }}</span>
+        </button>
+      </div>
+    </section>
+    <section class="card stack">
+      <h2>On the scale, cleaned</h2>
+      <div class="row">
+        <label class="field"
+          >Weight
+          <ElInput v-model="kilos" class="number" inputmode="decimal" aria-label="Weight cleaned, kg"
+            ><template #suffix>kg</template></ElInput
+          ></label
+        >
+        <label class="field"
+          >Count
+          <ElInput v-model="pieces" class="number" inputmode="numeric" :aria-label="`Number of ${crop.piece.many}`"
+            ><template #suffix>{{ crop.piece.many }}</template></ElInput
+          ></label
+        >
+      </div>
+      <p v-if="off !== null" class="soft">
+        {{ off >= 0 ? `${weight(off)} of tops, roots and water off` : `${weight(-off)} more than went on the line` }}
+      </p>
+      <label class="row"
+        ><input v-model="withSmall" type="checkbox" /> Keep the small ones apart as a lot of their own</label
+      >
+      <div v-if="withSmall" class="row">
+        <label class="field"
+          >Small ones, of that
+          <ElInput v-model="smallKilos" class="number" inputmode="decimal" aria-label="Weight of the small ones, kg"
+            ><template #suffix>kg</template></ElInput
+          ></label
+        >
+        <label class="field"
+          >Count
+          <ElInput v-model="smallPieces" class="number" inputmode="numeric" aria-label="Number of small ones"
+            ><template #suffix>{{ crop.piece.many }}</template></ElInput
+          ></label
+        >
+      </div>
+    </section>
+    <section class="card stack">
+      <h2>Pack and place</h2>
+      <div class="choices" role="radiogroup" aria-label="Pack">
+        <button
+          v-for="p in crop.packs"
+          :key="p.id"
+          type="button"
+          role="radio"
+          class="choice"
+          :aria-checked="pack === p.id"
+          @click="pack = p.id"
+        >
+          {{ p.label }}
+        </button>
+      </div>
+      <p class="soft">Airy: never plastic for a dry store.</p>
+      <div class="choices" role="radiogroup" aria-label="Place">
+        <button
+          v-for="p in (places ?? []).filter((one) => one.kind !== 'outdoors')"
+          :key="p.id"
+          type="button"
+          role="radio"
+          class="choice"
+          :aria-checked="placeId === p.id"
+          @click="placeId = p.id"
+        >
+          {{ p.name
+          }}<span v-if="p.air.temperatureC !== null" class="soft"
+            >{{ temperature(p.air.temperatureC) }} · {{ humidity(p.air.relativeHumidityPct ?? 0) }}</span
+          >
+        </button>
+      </div>
+    </section>
+    <p v-if="refusal" class="notice bad" role="alert">
+      {{ refusal.message }}
+      <ElButton v-if="refusal.code === 'surprise'" @click="keep(true)">Keep it anyway</ElButton>
+    </p>
+    <div>
+      <ElButton type="primary" native-type="submit" size="large" :disabled="!ready || busy"
+        >Put by {{ heads && grams ? amount(heads, grams, crop.piece) : '' }}</ElButton
+      >
+    </div>
+  </form>
+  <p v-else-if="lot" class="notice">
+    {{ code }} is not on the line any more. <RouterLink :to="`/lots/${code}`">To the lot</RouterLink>
+  </p>
+</template>
+
+<style scoped>
+.finish {
+  max-width: 760px;
+}
+.choice .soft {
+  display: block;
+  font-weight: 400;
+}
+.number {
+  width: 150px;
+}
+</style>

@@ -1,0 +1,206 @@
+<script setup lang="ts">
+import type { LineLotDetail, LineView } from '@vadose/contract/line'
+import { ElButton } from 'element-plus'
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { cropColour, cropOf, lotName } from '../crops'
+import { dateRange, useAnswer, useFrame } from '../household'
+import { useAct, WeighField } from '../lots'
+import AirChart from './AirChart.vue'
+import EndTests from './EndTests.vue'
+import RopeChart from './RopeChart.vue'
+import WeightChart from './WeightChart.vue'
+
+const frame = useFrame()
+const route = useRoute()
+const router = useRouter()
+const { answer: view, failure } = useAnswer<LineView>(() => '/line')
+const chosen = computed(() => {
+  const wanted = route.query['lot']
+  const lots = view.value?.lots ?? []
+  return (
+    lots.find((l) => l.code === wanted) ??
+    [...lots].sort((a, b) => b.stalledForHours - a.stalledForHours || b.readyNow - a.readyNow)[0]
+  )
+})
+const { answer: detail } = useAnswer<LineLotDetail>(() => (chosen.value ? `/line/${chosen.value.code}` : null))
+const open = ref<'weigh' | 'test'>()
+const { act, refusal, busy } = useAct()
+const choose = (code: string) => {
+  open.value = undefined
+  void router.replace({ query: { lot: code } })
+}
+const saved = (days: number | null) =>
+  days === null
+    ? ''
+    : Math.abs(days) < 0.5
+      ? 'no difference'
+      : days > 0
+        ? `${Math.round(days)} days sooner`
+        : `${Math.round(-days)} days later`
+function onKey(event: KeyboardEvent) {
+  if (
+    event.key === 'w' &&
+    !event.ctrlKey &&
+    !event.metaKey &&
+    !(event.target as HTMLElement).closest('input, textarea') &&
+    chosen.value
+  ) {
+    event.preventDefault()
+    open.value = 'weigh'
+  }
+}
+onMounted(() => window.addEventListener('keydown', onKey))
+onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+</script>
+
+<template>
+  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <div v-if="view" class="stack">
+    <header class="head">
+      <h1>The drying line</h1>
+      <p class="soft">
+        {{
+          view.lots.length === 0
+            ? 'nothing hangs'
+            : `${view.lots.length} ${view.lots.length === 1 ? 'lot hangs' : 'lots hang'}; a tag slides right as its water leaves`
+        }}
+      </p>
+    </header>
+    <section v-if="view.lots.length === 0" class="card">
+      <h2>The rope is empty</h2>
+      <p>
+        Onions and garlic that are brought in to cure hang here until they are dry.
+        <RouterLink to="/bring-in">Bring in a harvest</RouterLink>
+      </p>
+    </section>
+    <section v-else class="card line" aria-label="The rope">
+      <RopeChart :lots="view.lots" :chosen="chosen?.code" @choose="choose" />
+    </section>
+    <section v-if="chosen" class="card" aria-label="Chosen lot">
+      <div class="head">
+        <h2>
+          {{ lotName(chosen.crop, chosen.heap) }}
+          <RouterLink :to="`/lots/${chosen.code}`">{{ chosen.code }}</RouterLink>
+        </h2>
+        <p class="window" data-window>
+          {{
+            chosen.readyNow >= 0.9 ? 'ready: take it down' : `ready ${dateRange(chosen.ready.p10, chosen.ready.p90)}`
+          }}
+        </p>
+        <div class="acts">
+          <ElButton type="primary" @click="open = open === 'weigh' ? undefined : 'weigh'">Weigh <kbd>w</kbd></ElButton>
+          <ElButton @click="open = open === 'test' ? undefined : 'test'">Feel neck, skins, roots</ElButton>
+          <RouterLink class="el-button" :to="`/lots/${chosen.code}/finish`">Take down</RouterLink>
+        </div>
+      </div>
+      <WeighField
+        v-if="open === 'weigh'"
+        :key="chosen.code"
+        :code="chosen.code"
+        :basis="chosen.basis"
+        :expected-g="chosen.expectedG"
+        focus-first
+        @done="open = undefined"
+      />
+      <EndTests
+        v-if="open === 'test'"
+        :key="chosen.code"
+        :code="chosen.code"
+        :crop="chosen.crop"
+        @done="open = undefined"
+      />
+      <ul class="reasons">
+        <li v-for="r in chosen.reasons" :key="r">{{ r }}</li>
+      </ul>
+    </section>
+    <div v-if="chosen" class="three">
+      <section class="card">
+        <h2>Drying power of the air</h2>
+        <AirChart
+          :air="view.air"
+          :place-id="chosen.placeId"
+          :stall-k-pa="view.stallKPa"
+          :now="frame.frame?.now ?? ''"
+        />
+      </section>
+      <section class="card">
+        <h2>What would help {{ chosen.code }}</h2>
+        <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+        <ul v-if="detail" class="options rows">
+          <li v-for="o in detail.options" :key="o.id">
+            <div>
+              {{ o.label }}
+              <p class="soft">
+                {{ o.id === 'leave' ? '' : saved(o.daysSaved)
+                }}<template v-if="o.mouldHoursAhead">
+                  · {{ o.mouldHoursAhead }} h damp enough for mould in a fortnight</template
+                >
+              </p>
+            </div>
+            <strong>{{ dateRange(o.ready.p10, o.ready.p90) }}</strong>
+            <ElButton v-if="o.act" :disabled="busy" :aria-label="`${o.label}: do it`" @click="act(chosen!.code, o.act!)"
+              >Do it</ElButton
+            >
+          </li>
+        </ul>
+      </section>
+      <section class="card">
+        <h2>Its weights</h2>
+        <WeightChart
+          v-if="detail && detail.code === chosen.code"
+          :detail="detail"
+          :now="frame.frame?.now ?? ''"
+          :colour="cropColour(chosen.crop)"
+        />
+        <p class="soft">Bunches of {{ cropOf(chosen.crop).curing.bunch.value.join('–') }}; heavier ones slip apart.</p>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.line {
+  padding: 10px 14px;
+  overflow: hidden;
+}
+.window {
+  font: 650 19px var(--font-head);
+}
+.reasons {
+  margin: 8px 0 0;
+  padding-left: 18px;
+  color: var(--soft);
+  font-size: 14.5px;
+}
+.three {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 14px;
+}
+.options {
+  list-style: none;
+  padding: 0;
+  margin: 6px 0 0;
+}
+.options li {
+  display: grid;
+  grid-template-columns: 1fr auto auto;
+  gap: 10px;
+  align-items: center;
+  padding: 6px 0;
+}
+.options strong {
+  font-size: 14px;
+  text-align: right;
+}
+.options .el-button {
+  min-height: 34px;
+  padding: 4px 10px;
+}
+@media (max-width: 1000px) {
+  .three {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

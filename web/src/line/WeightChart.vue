@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import type { LineLotDetail } from '@vadose/contract/line'
+import { scaleLinear, scaleTime } from 'd3-scale'
+import { area, line } from 'd3-shape'
+import { computed } from 'vue'
+import { dateRange, weight } from '../household'
+
+const props = defineProps<{ detail: LineLotDetail; now: string; colour: string }>()
+type Point = LineLotDetail['curve'][number]
+const width = 400
+const height = 190
+const curve = computed(() => props.detail.curve)
+const when = (at: string) => new Date(at)
+const x = computed(() => scaleTime([when(curve.value[0]!.at), when(curve.value.at(-1)!.at)], [52, width - 10]))
+const y = computed(() => {
+  const all = [...curve.value.flatMap((p) => [p.p10, p.p90]), ...props.detail.weighings.map((w) => w.weightG)]
+  return scaleLinear([Math.min(...all) * 0.98, Math.max(...all) * 1.01], [height - 28, 14])
+})
+const band = computed(
+  () =>
+    area<Point>(
+      (p) => x.value(when(p.at)),
+      (p) => y.value(p.p10),
+      (p) => y.value(p.p90),
+    )(curve.value) ?? '',
+)
+const before = computed(() => curve.value.filter((p) => p.at <= props.now))
+const after = computed(() => [...before.value.slice(-1), ...curve.value.filter((p) => p.at > props.now)])
+const draw = (list: Point[]) =>
+  line<Point>(
+    (p) => x.value(when(p.at)),
+    (p) => y.value(p.p50),
+  )(list) ?? ''
+const ready = computed(() => props.detail.options[0]!.ready)
+const last = computed(() => props.detail.weighings.at(-1))
+const says = (g: number) => weight(Math.round(g))
+</script>
+
+<template>
+  <figure v-if="curve.length > 1">
+    <p class="soft">{{ detail.basis === 'lot' ? 'whole lot' : 'marked bunch' }}, g; the band holds 8 chances in 10</p>
+    <svg
+      :viewBox="`0 0 ${width} ${height}`"
+      role="img"
+      :aria-label="`${detail.weighings.length} weighings, last ${last ? says(last.weightG) : 'none'}; ready ${dateRange(ready.p10, ready.p90)}`"
+    >
+      <g v-for="t in y.ticks(4)" :key="t">
+        <line class="grid-line" x1="52" :x2="width - 10" :y1="y(t)" :y2="y(t)" />
+        <text class="axis" x="46" :y="y(t) + 4" text-anchor="end">{{ t.toLocaleString('en-GB') }}</text>
+      </g>
+      <text v-for="d in x.ticks(5)" :key="d.getTime()" class="axis" :x="x(d)" :y="height - 8" text-anchor="middle">
+        {{ d.toLocaleDateString('en-GB', { day: 'numeric', month: 'short' }) }}
+      </text>
+      <rect
+        v-if="ready.p10 && ready.p90"
+        class="window"
+        :x="Math.max(52, x(when(ready.p10)))"
+        y="8"
+        :width="Math.max(3, Math.min(width - 10, x(when(ready.p90))) - Math.max(52, x(when(ready.p10))))"
+        :height="height - 36"
+      />
+      <path :d="band" :fill="colour" opacity="0.22" />
+      <path :d="draw(before)" :stroke="colour" stroke-width="2.5" fill="none" />
+      <path :d="draw(after)" :stroke="colour" stroke-width="2.5" fill="none" stroke-dasharray="4 4" />
+      <circle v-for="w in detail.weighings" :key="w.at" class="dot" :cx="x(when(w.at))" :cy="y(w.weightG)" r="4.5">
+        <title>{{ says(w.weightG) }} on {{ when(w.at).toLocaleDateString('en-GB') }}</title>
+      </circle>
+      <text v-if="last" class="axis strong" :x="x(when(last.at)) + 8" :y="y(last.weightG) - 7">
+        {{ says(last.weightG) }}
+      </text>
+      <line class="now" :x1="x(when(now))" :x2="x(when(now))" y1="8" :y2="height - 28" />
+    </svg>
+    <p class="soft">Shaded: ready {{ dateRange(ready.p10, ready.p90) }}</p>
+  </figure>
+  <p v-else class="soft">No weighing yet. Weigh one bunch now and mark it: the ones after are measured against it.</p>
+</template>
+
+<style scoped>
+figure {
+  margin: 0;
+}
+svg {
+  width: 100%;
+  height: auto;
+}
+.window {
+  fill: color-mix(in srgb, var(--good) 20%, transparent);
+}
+.dot {
+  fill: var(--card);
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.strong {
+  fill: var(--ink);
+  font-weight: 600;
+}
+.now {
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+</style>

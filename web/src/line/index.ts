@@ -1,0 +1,1 @@
+export { default as EndTests } from './EndTests.vue'

@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import type { LotRow } from '@vadose/contract/lots'
+import type { PlaceView } from '@vadose/contract/places'
+import { ElInput } from 'element-plus'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { get } from '../api'
+import { cropOf, lotName } from '../crops'
+import { amount } from '../household/words'
+
+const router = useRouter()
+const words = ref('')
+const at = ref(0)
+const open = ref(false)
+const input = ref<InstanceType<typeof ElInput>>()
+const lots = ref<LotRow[]>([])
+const places = ref<PlaceView[]>([])
+
+defineExpose({ focus: () => input.value?.focus() })
+
+async function opened() {
+  open.value = true
+  try {
+    ;[lots.value, places.value] = await Promise.all([get<LotRow[]>('/lots'), get<PlaceView[]>('/places')])
+  } catch {
+    // the page itself says when Vadose does not answer
+  }
+}
+
+interface Found {
+  key: string
+  title: string
+  detail: string
+  to: string
+}
+const found = computed((): Found[] => {
+  const wanted = words.value.trim().toLowerCase()
+  const all: (Found & { words: string })[] = [
+    ...lots.value.map((lot) => {
+      const crop = cropOf(lot.crop)
+      return {
+        key: lot.code,
+        title: `${lot.code} ${lotName(lot.crop, lot.heap)}`,
+        detail: [lot.place, amount(lot.pieces, lot.weightG, crop.piece)].filter(Boolean).join(' · '),
+        to: `/lots/${lot.code}`,
+        words: [lot.code, crop.name, ...crop.synonyms, lot.heap, lot.variety, lot.bed, lot.place]
+          .join(' ')
+          .toLowerCase(),
+      }
+    }),
+    ...places.value.map((place) => ({
+      key: place.id,
+      title: place.name,
+      detail: 'place',
+      to: `/stores?place=${place.id}`,
+      words: place.name.toLowerCase(),
+    })),
+  ]
+  return all.filter((one) => wanted.split(/\s+/).every((word) => one.words.includes(word))).slice(0, 9)
+})
+
+function go(one: Found | undefined) {
+  if (!one) return
+  open.value = false
+  words.value = ''
+  void router.push(one.to)
+}
+function onKey(event: Event | KeyboardEvent) {
+  const { key } = event as KeyboardEvent
+  if (key === 'ArrowDown') at.value = Math.min(found.value.length - 1, at.value + 1)
+  else if (key === 'ArrowUp') at.value = Math.max(0, at.value - 1)
+  else if (key === 'Enter') go(found.value[at.value])
+  else if (key === 'Escape') {
+    open.value = false
+    ;(event.target as HTMLElement).blur()
+  } else at.value = 0
+}
+const closeSoon = () => setTimeout(() => (open.value = false), 150)
+</script>
+
+<template>
+  <div class="find-box">
+    <ElInput
+      ref="input"
+      v-model="words"
+      placeholder="Find a lot, crop or place"
+      aria-label="Find a lot, crop or place"
+      autocomplete="off"
+      @focus="opened"
+      @blur="closeSoon"
+      @keydown="onKey"
+    >
+      <template #suffix><kbd>/</kbd></template>
+    </ElInput>
+    <ul v-if="open" class="found card" role="listbox" aria-label="Found">
+      <li v-for="(one, i) in found" :key="one.key" role="option" :aria-selected="i === at">
+        <a :href="one.to" @mousedown.prevent @click.prevent="go(one)">
+          <strong>{{ one.title }}</strong> <span class="soft">{{ one.detail }}</span>
+        </a>
+      </li>
+      <li v-if="found.length === 0" class="soft">Nothing here goes by that.</li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.find-box {
+  position: relative;
+}
+.found {
+  position: absolute;
+  z-index: 25;
+  right: 0;
+  left: 0;
+  min-width: 260px;
+  top: calc(100% + 4px);
+  margin: 0;
+  padding: 6px;
+  list-style: none;
+  box-shadow: 0 8px 22px rgb(0 0 0 / 18%);
+}
+.found a {
+  display: grid;
+  padding: 7px 9px;
+  border-radius: 6px;
+  color: var(--ink);
+  text-decoration: none;
+}
+.found li[aria-selected='true'] a,
+.found a:hover {
+  background: var(--paper-deep);
+}
+</style>

@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import type { LotView } from '@vadose/contract/lots'
+import { ElDrawer } from 'element-plus'
+import 'element-plus/es/components/drawer/style/css'
+import { useAnswer } from '../household'
+import LotPanel from './LotPanel.vue'
+
+const props = defineProps<{ code: string | undefined }>()
+const emit = defineEmits<{ close: [] }>()
+const { answer: lot, failure } = useAnswer<LotView>(() => (props.code ? `/lots/${props.code}` : null))
+const size = window.matchMedia('(min-width: 821px)').matches ? '560px' : '100%'
+</script>
+
+<template>
+  <ElDrawer
+    :model-value="code !== undefined"
+    :size="size"
+    :title="`Lot ${code ?? ''}`"
+    :with-header="true"
+    @close="emit('close')"
+  >
+    <template #header>
+      <RouterLink v-if="code" :to="`/lots/${code}`">Open {{ code }} as a page</RouterLink>
+    </template>
+    <LotPanel v-if="lot && lot.code === code" :lot="lot" />
+    <p v-else-if="failure" class="notice bad">{{ failure }}</p>
+  </ElDrawer>
+</template>

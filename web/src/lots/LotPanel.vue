@@ -1,0 +1,253 @@
+<script setup lang="ts">
+import type { LotView } from '@vadose/contract/lots'
+import { ElButton } from 'element-plus'
+import { computed, ref } from 'vue'
+import { cropColour, cropOf, heapLabel } from '../crops'
+import { amount, dateRange, longDate, shortDate, untilDate, useFrame, weight } from '../household'
+import { useAct } from './act'
+import SurvivalChart from './SurvivalChart.vue'
+import TakeForm from './TakeForm.vue'
+import LedgerList from './LedgerList.vue'
+import MoveForm from './MoveForm.vue'
+import WeighField from './WeighField.vue'
+
+const props = defineProps<{ lot: LotView; wide?: boolean }>()
+const frame = useFrame()
+const crop = computed(() => cropOf(props.lot.crop))
+const colour = computed(() => cropColour(props.lot.crop))
+const keeping = computed(() => props.lot.keeping)
+const curing = computed(() => props.lot.curing)
+type Open = 'use' | 'lose' | 'move' | 'weigh' | 'correct' | 'note'
+const open = ref<Open>()
+const toggle = (what: Open) => (open.value = open.value === what ? undefined : what)
+const { act, refusal } = useAct()
+const note = ref('')
+async function keepNote() {
+  if (await act(props.lot.code, { act: 'note', text: note.value })) {
+    note.value = ''
+    open.value = undefined
+  }
+}
+const gone = computed(() => props.lot.stage === 'gone')
+const line = computed(() => props.lot.events.filter((e) => !['weighed', 'used'].includes(e.kind)))
+defineExpose({ toggle })
+</script>
+
+<template>
+  <div class="stack">
+    <header class="head">
+      <h1>
+        {{ crop.name }} <span class="code">{{ lot.code }}</span>
+      </h1>
+      <p class="soft">
+        {{ gone ? 'nothing left' : amount(lot.pieces, lot.weightG, crop.piece) }}
+        <template v-if="lot.place && !gone"> · {{ lot.place.toLowerCase() }}</template>
+        <template v-if="lot.heap !== 'sound'"> · {{ heapLabel(crop, lot.heap).toLowerCase() }}</template>
+        <template v-if="lot.variety"> · {{ lot.variety }}</template>
+        <template v-if="lot.bed"> · {{ lot.bed.toLowerCase() }}</template>
+      </p>
+      <div class="acts no-print">
+        <template v-if="!gone">
+          <ElButton v-if="lot.stage !== 'drying'" type="primary" @click="toggle('use')">Use <kbd>u</kbd></ElButton>
+          <ElButton v-if="curing" type="primary" @click="toggle('weigh')">Weigh</ElButton>
+          <RouterLink v-if="lot.stage === 'stored'" class="el-button" :to="`/lots/${lot.code}/check`"
+            >Look over&nbsp;<kbd>c</kbd></RouterLink
+          >
+          <RouterLink v-if="curing" class="el-button" :to="`/lots/${lot.code}/finish`">Take down</RouterLink>
+          <ElButton @click="toggle('move')">Move <kbd>m</kbd></ElButton>
+          <ElButton @click="toggle('lose')">Gone bad</ElButton>
+          <RouterLink class="el-button" :to="`/lots/${lot.code}/tag`">Tag</RouterLink>
+        </template>
+        <ElButton @click="toggle('note')">Note</ElButton>
+        <ElButton @click="toggle('correct')">Correct</ElButton>
+      </div>
+    </header>
+
+    <TakeForm v-if="open === 'use'" :lot="lot" kind="use" @done="open = undefined" />
+    <TakeForm v-if="open === 'lose'" :lot="lot" kind="lose" @done="open = undefined" />
+    <TakeForm v-if="open === 'correct'" :lot="lot" kind="correct" @done="open = undefined" />
+    <MoveForm v-if="open === 'move'" :code="lot.code" :place-id="lot.placeId" @done="open = undefined" />
+    <section v-if="open === 'weigh' && curing" class="card">
+      <WeighField
+        :code="lot.code"
+        :basis="curing.basis"
+        :expected-g="curing.expectedG"
+        focus-first
+        @done="open = undefined"
+      />
+    </section>
+    <form v-if="open === 'note'" class="card row" @submit.prevent="keepNote">
+      <input v-model="note" class="note" aria-label="Note" placeholder="What should be remembered" maxlength="500" />
+      <ElButton type="primary" native-type="submit" :disabled="!note.trim()">Keep</ElButton>
+      <p v-if="refusal" class="bad">{{ refusal.message }}</p>
+    </form>
+
+    <ol class="card time" :class="{ wide }" aria-label="From bed to plate">
+      <li v-for="e in line" :key="e.id" :class="e.kind">
+        <span class="soft">{{ shortDate(e.on) }}</span>
+        <i aria-hidden="true"></i>
+        <span>{{ e.says }}</span>
+      </li>
+      <li class="today">
+        <span class="soft">{{ shortDate(frame.today) }}</span>
+        <i aria-hidden="true"></i>
+        <strong>today: {{ gone ? 'nothing left' : amount(lot.pieces, lot.weightG, crop.piece) }}</strong>
+      </li>
+    </ol>
+
+    <div v-if="keeping" :class="{ columns: wide, stack: !wide }">
+      <section class="card">
+        <h2>How much of it is still sound</h2>
+        <SurvivalChart :keeping="keeping" :today="frame.today" :checks="lot.checks" :colour="colour" />
+      </section>
+      <div class="stack">
+        <section class="card">
+          <p class="soft">9 in 10 still sound until</p>
+          <p class="figure">{{ untilDate(keeping.nineInTenUntil.p50, keeping.beyond) }}</p>
+          <p class="soft">
+            between {{ shortDate(keeping.nineInTenUntil.p10) }} and {{ shortDate(keeping.nineInTenUntil.p90) }} · half
+            by about
+            {{ longDate(keeping.halfUntil.p50) }}
+          </p>
+          <p class="soft">
+            Look over {{ keeping.lookAt }} of them by {{ longDate(keeping.nextCheckOn) }}. It loses about
+            {{ keeping.weightLossPctPerMonth.toFixed(1) }} % of its weight a month.
+          </p>
+        </section>
+        <section class="card">
+          <h2>What will end it</h2>
+          <div v-for="e in keeping.endedBy" :key="e.end" class="end">
+            <p class="row between">
+              <strong>{{ e.end }}</strong
+              ><span>{{ Math.round(e.share * 100) }} in 100</span>
+            </p>
+            <div class="bar"><i :style="{ width: `${e.share * 100}%`, background: colour }"></i></div>
+            <p class="soft">{{ e.why }}</p>
+          </div>
+        </section>
+        <section v-if="lot.elsewhere.length" class="card">
+          <h2>Elsewhere in the house</h2>
+          <ul class="plain">
+            <li v-for="p in lot.elsewhere" :key="p.placeId">
+              {{ p.place }}: <strong>{{ p.beyond ? 'over a year' : `to ${longDate(p.nineInTenUntil)}` }}</strong>
+              <span class="soft"> · {{ p.endedBy }} ends it</span>
+            </li>
+          </ul>
+        </section>
+      </div>
+    </div>
+    <section v-else-if="curing" class="card">
+      <h2>On the line</h2>
+      <p class="figure">{{ curing.readyNow >= 0.9 ? 'Ready' : dateRange(curing.ready.p10, curing.ready.p90) }}</p>
+      <p class="soft">
+        {{ Math.round(curing.progress * 100) }} in 100 of its drying done{{
+          curing.lastWeighedG ? ` · last weighed ${weight(curing.lastWeighedG)}` : ''
+        }}
+      </p>
+      <ul>
+        <li v-for="reason in curing.reasons" :key="reason">{{ reason }}</li>
+      </ul>
+      <RouterLink :to="`/line?lot=${lot.code}`">See it on the drying line</RouterLink>
+    </section>
+
+    <LedgerList :events="lot.events" />
+    <section class="card cautions">
+      <h2>Careful</h2>
+      <ul class="plain">
+        <li v-for="c in crop.cautions" :key="c">{{ c }}</li>
+      </ul>
+      <p class="soft">Advice, not authority: your local food-safety authority's word comes first.</p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.code {
+  color: var(--soft);
+  white-space: nowrap;
+}
+.note {
+  flex: 1;
+  min-height: 40px;
+  padding: 6px 10px;
+  border: 1.3px solid var(--line);
+  border-radius: 8px;
+  background: var(--card);
+}
+.time {
+  list-style: none;
+  margin: 0;
+  display: grid;
+  gap: 2px;
+}
+.time li {
+  display: grid;
+  grid-template-columns: 62px 18px 1fr;
+  align-items: baseline;
+  gap: 8px;
+}
+.time i {
+  width: 11px;
+  height: 11px;
+  border-radius: 50%;
+  background: v-bind(colour);
+  align-self: center;
+}
+.time .lost i,
+.time .checked i {
+  background: var(--card);
+  border: 2.5px solid v-bind(colour);
+}
+.time .today i {
+  background: var(--ink);
+}
+.time.wide {
+  grid-auto-flow: column;
+  grid-auto-columns: minmax(96px, 1fr);
+  overflow-x: auto;
+  position: relative;
+}
+.time.wide li {
+  grid-template-columns: 1fr;
+  justify-items: center;
+  text-align: center;
+  font-size: 13.5px;
+  align-content: start;
+  position: relative;
+}
+.time.wide li + li::before {
+  content: '';
+  position: absolute;
+  top: 33px;
+  right: 50%;
+  width: 100%;
+  border-top: 3px solid var(--line);
+}
+.time.wide i {
+  position: relative;
+  z-index: 1;
+}
+.end {
+  margin-top: 10px;
+}
+.between {
+  justify-content: space-between;
+}
+.bar {
+  height: 8px;
+  background: var(--paper-deep);
+  border-radius: 4px;
+  overflow: hidden;
+}
+.bar i {
+  display: block;
+  height: 100%;
+}
+.plain {
+  list-style: none;
+  padding: 0;
+  margin: 6px 0 0;
+  display: grid;
+  gap: 4px;
+}
+</style>

@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import type { LotView } from '@vadose/contract/lots'
+import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useAnswer } from '../household'
+import LotPanel from './LotPanel.vue'
+
+const route = useRoute()
+const router = useRouter()
+const code = () => String(route.params['code']).toUpperCase()
+const { answer: lot, failure } = useAnswer<LotView>(() => `/lots/${code()}`)
+const panel = ref<InstanceType<typeof LotPanel>>()
+const wide = window.matchMedia('(min-width: 821px)').matches
+
+function onKey(event: KeyboardEvent) {
+  if (event.ctrlKey || event.metaKey || event.altKey || (event.target as HTMLElement).closest('input, textarea')) return
+  if (!lot.value || lot.value.stage === 'gone') return
+  if (event.key === 'u' && lot.value.stage !== 'drying') panel.value?.toggle('use')
+  else if (event.key === 'm') panel.value?.toggle('move')
+  else if (event.key === 'c' && lot.value.stage === 'stored') void router.push(`/lots/${code()}/check`)
+}
+onMounted(() => window.addEventListener('keydown', onKey))
+onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+</script>
+
+<template>
+  <LotPanel v-if="lot" ref="panel" :lot="lot" :wide="wide" />
+  <p v-else-if="failure" class="notice bad">{{ failure }}</p>
+</template>

@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import type { PlaceView } from '@vadose/contract/places'
+import type { MovePreview } from '@vadose/contract/stores'
+import { ElButton } from 'element-plus'
+import { computed, ref } from 'vue'
+import { humidity, temperature, useAnswer } from '../household'
+import { useAct } from './act'
+import MoveSays from './MoveSays.vue'
+
+const props = defineProps<{ code: string; placeId: string | null; to?: string | undefined }>()
+const emit = defineEmits<{ done: [] }>()
+const chosen = ref<string | undefined>(props.to)
+const { answer: places } = useAnswer<PlaceView[]>(() => '/places')
+const { answer: preview } = useAnswer<MovePreview>(() =>
+  chosen.value ? `/stores/move?lot=${props.code}&place=${chosen.value}` : null,
+)
+const { act, refusal, busy } = useAct()
+const others = computed(() => (places.value ?? []).filter((p) => p.id !== props.placeId && p.kind !== 'outdoors'))
+
+async function move() {
+  if (chosen.value && (await act(props.code, { act: 'move', placeId: chosen.value }))) emit('done')
+}
+</script>
+
+<template>
+  <section class="card move">
+    <h2>Move {{ code }} to</h2>
+    <div class="choices" role="radiogroup" aria-label="Places">
+      <button
+        v-for="p in others"
+        :key="p.id"
+        type="button"
+        role="radio"
+        class="choice"
+        :aria-checked="chosen === p.id"
+        @click="chosen = p.id"
+      >
+        {{ p.name }}
+        <span v-if="p.air.temperatureC !== null" class="soft"
+          >{{ temperature(p.air.temperatureC) }} · {{ humidity(p.air.relativeHumidityPct ?? 0) }}</span
+        >
+      </button>
+    </div>
+    <MoveSays v-if="preview" :preview="preview" />
+    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <div class="row">
+      <ElButton type="primary" :disabled="!preview || busy" @click="move">Move it</ElButton>
+      <ElButton @click="emit('done')">Leave it</ElButton>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.move {
+  display: grid;
+  gap: 10px;
+}
+.choice .soft {
+  display: block;
+}
+</style>

@@ -1,0 +1,180 @@
+<script setup lang="ts">
+import type { KeepingView } from '@vadose/contract/lots'
+import { addDays, daysBetween } from '@vadose/core/household'
+import { bisector } from 'd3-array'
+import { scaleLinear } from 'd3-scale'
+import { area, curveMonotoneX, line } from 'd3-shape'
+import { computed, ref } from 'vue'
+import { fullDate, monthOf, shortDate } from '../household/words'
+
+const props = defineProps<{
+  keeping: KeepingView
+  today: string
+  checks: { on: string; lookedAt: number; bad: number }[]
+  colour: string
+  small?: boolean
+}>()
+
+type Point = KeepingView['curve'][number]
+const width = computed(() => (props.small ? 340 : 760))
+const height = computed(() => (props.small ? 150 : 330))
+const left = 56
+const bottom = 26
+
+const start = computed(() => props.keeping.curve[0]!.on)
+const day = (date: string) => daysBetween(start.value, date)
+/** the curve is of interest until hardly anything is left */
+const points = computed(() => {
+  const end = props.keeping.curve.findIndex((p) => p.p90 < 0.03)
+  return props.keeping.curve.slice(0, end < 0 ? undefined : end + 4)
+})
+const lastDay = computed(() => Math.max(30, day(points.value.at(-1)!.on)))
+const x = computed(() => scaleLinear([0, lastDay.value], [left, width.value - 12]))
+const y = computed(() => scaleLinear([0, 1], [height.value - bottom, 22]))
+const band = computed(
+  () =>
+    area<Point>()
+      .x((p) => x.value(day(p.on)))
+      .y0((p) => y.value(p.p10))
+      .y1((p) => y.value(p.p90))
+      .curve(curveMonotoneX)(points.value) ?? '',
+)
+const middle = computed(
+  () =>
+    line<Point>()
+      .x((p) => x.value(day(p.on)))
+      .y((p) => y.value(p.p50))
+      .curve(curveMonotoneX)(points.value) ?? '',
+)
+const months = computed(() => {
+  const every = lastDay.value > 420 ? 3 : lastDay.value > 150 || props.small ? 2 : 1
+  const out: { day: number; label: string }[] = []
+  for (let d = 0; d <= lastDay.value; d++) {
+    const date = addDays(start.value, d)
+    if (date.endsWith('-01') && Number(date.slice(5, 7)) % every === 0) out.push({ day: d, label: monthOf(date) })
+  }
+  return out
+})
+const until = computed(() => props.keeping.nineInTenUntil.p50)
+const at = ref<Point>()
+const nearest = bisector((p: Point) => day(p.on)).center
+
+function read(event: MouseEvent) {
+  const box = (event.currentTarget as SVGElement).getBoundingClientRect()
+  const d = x.value.invert(((event.clientX - box.left) / box.width) * width.value)
+  at.value = points.value[nearest(points.value, d)]
+}
+function step(event: KeyboardEvent) {
+  const move = { ArrowRight: 3, ArrowLeft: -3 }[event.key]
+  if (!move) return
+  event.preventDefault()
+  const i = at.value ? points.value.indexOf(at.value) : nearest(points.value, day(props.today))
+  at.value = points.value[Math.min(points.value.length - 1, Math.max(0, i + move))]
+}
+const tenths = (share: number) => `${Math.round(share * 10)} in 10`
+</script>
+
+<template>
+  <figure class="survival">
+    <svg
+      :viewBox="`0 0 ${width} ${height}`"
+      tabindex="0"
+      role="img"
+      aria-label="Share still sound over time; arrow keys read it out"
+      @mousemove="read"
+      @mouseleave="at = undefined"
+      @keydown="step"
+    >
+      <g
+        v-for="[level, label] in [
+          [1, 'all'],
+          [0.9, '9 in 10'],
+          [0.5, 'half'],
+          [0, 'none'],
+        ] as const"
+        :key="label"
+      >
+        <line class="grid-line" :x1="left" :x2="width - 12" :y1="y(level)" :y2="y(level)" />
+        <text class="axis" :x="left - 8" :y="y(level) + 4 + (level === 1 ? -3 : 0)" text-anchor="end">{{ label }}</text>
+      </g>
+      <text v-for="m in months" :key="m.day" class="axis" :x="x(m.day)" :y="height - 7" text-anchor="middle">
+        {{ m.label }}
+      </text>
+      <path :d="band" :fill="colour" opacity="0.2" />
+      <path :d="middle" :stroke="colour" stroke-width="3" fill="none" />
+      <g v-if="!keeping.beyond && day(until) <= lastDay">
+        <line :x1="x(day(until))" :x2="x(day(until))" :y1="y(0.9)" :y2="y(0)" :stroke="colour" stroke-dasharray="4 4" />
+        <text class="mark" :x="x(day(until)) + 6" :y="y(0) - 8">{{ shortDate(until) }}</text>
+      </g>
+      <line class="now" :x1="x(day(today))" :x2="x(day(today))" :y1="12" :y2="y(0)" />
+      <text class="axis now-label" :x="x(day(today)) + 5" y="16">today</text>
+      <g v-for="(c, i) in checks" :key="i">
+        <circle class="check" :cx="x(day(c.on))" :cy="y(1 - c.bad / Math.max(1, c.lookedAt))" r="5.5" />
+        <text v-if="!small" class="mark" :x="x(day(c.on)) + 9" :y="y(1 - c.bad / Math.max(1, c.lookedAt)) + 17">
+          {{ c.bad }} of {{ c.lookedAt }} bad
+        </text>
+      </g>
+      <g v-if="at">
+        <line class="reader" :x1="x(day(at.on))" :x2="x(day(at.on))" y1="22" :y2="y(0)" />
+        <circle :cx="x(day(at.on))" :cy="y(at.p50)" r="4" :fill="colour" />
+      </g>
+    </svg>
+    <figcaption class="soft" aria-live="polite">
+      <template v-if="at"
+        >{{ fullDate(at.on) }}: {{ tenths(at.p50) }} sound ({{ tenths(at.p10) }} to {{ tenths(at.p90) }})</template
+      >
+      <template v-else>The band holds 8 chances in 10{{ checks.length ? '; dots are what you found' : '' }}.</template>
+    </figcaption>
+    <details v-if="!small" class="table">
+      <summary>As a table</summary>
+      <table>
+        <thead>
+          <tr>
+            <th>Day</th>
+            <th>Sound, middle</th>
+            <th>8 in 10 between</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="p in points.filter((_, i) => i % 10 === 0)" :key="p.on">
+            <td>{{ fullDate(p.on) }}</td>
+            <td>{{ Math.round(p.p50 * 100) }} in 100</td>
+            <td>{{ Math.round(p.p10 * 100) }}–{{ Math.round(p.p90 * 100) }} in 100</td>
+          </tr>
+        </tbody>
+      </table>
+    </details>
+  </figure>
+</template>
+
+<style scoped>
+.survival {
+  margin: 8px 0 0;
+}
+svg {
+  width: 100%;
+  height: auto;
+  display: block;
+}
+.now {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.now-label {
+  fill: var(--ink);
+}
+.mark {
+  font-size: 13px;
+  font-weight: 600;
+  fill: var(--ink);
+}
+.check {
+  fill: var(--card);
+  stroke: var(--ink);
+  stroke-width: 2.5;
+}
+.reader {
+  stroke: var(--soft);
+  stroke-dasharray: 2 3;
+}
+</style>

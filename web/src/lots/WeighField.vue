@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { ElButton, ElInput } from 'element-plus'
+import { computed, ref } from 'vue'
+import { gramsFrom, weight } from '../household/words'
+import { useAct } from './act'
+
+const props = defineProps<{
+  code: string
+  basis: 'lot' | 'bunch' | null
+  expectedG: number | null
+  focusFirst?: boolean
+}>()
+const emit = defineEmits<{ done: [] }>()
+
+const text = ref('')
+const basis = ref<'lot' | 'bunch'>(props.basis ?? 'bunch')
+const { act, refusal, busy } = useAct()
+const grams = computed(() => gramsFrom(text.value))
+
+async function keep(sure = false) {
+  if (grams.value === null) return
+  const done = await act(props.code, {
+    act: 'weigh',
+    weightG: grams.value,
+    basis: basis.value,
+    ...(sure ? { sure } : {}),
+  })
+  if (done) {
+    text.value = ''
+    emit('done')
+  }
+}
+</script>
+
+<template>
+  <form class="weigh" @submit.prevent="keep()">
+    <div class="row">
+      <div
+        v-if="basis === null || props.basis === null"
+        class="choices"
+        role="radiogroup"
+        aria-label="What is on the scale"
+      >
+        <button type="button" role="radio" class="choice" :aria-checked="basis === 'bunch'" @click="basis = 'bunch'">
+          One marked bunch
+        </button>
+        <button type="button" role="radio" class="choice" :aria-checked="basis === 'lot'" @click="basis = 'lot'">
+          The whole lot
+        </button>
+      </div>
+      <ElInput
+        v-model="text"
+        class="grams"
+        inputmode="decimal"
+        :autofocus="focusFirst"
+        :aria-label="`Weight of ${basis === 'lot' ? 'lot' : 'marked bunch'} ${code}, grams`"
+        placeholder="weight"
+      >
+        <template #suffix>g</template>
+      </ElInput>
+      <ElButton type="primary" native-type="submit" :disabled="grams === null || busy">Keep</ElButton>
+    </div>
+    <p v-if="text && grams === null" class="bad">Type grams, or a weight with kg.</p>
+    <p v-else-if="expectedG !== null && !refusal" class="soft">about {{ weight(expectedG) }} expected</p>
+    <p v-if="refusal" class="bad" role="alert">
+      {{ refusal.message }}
+      <ElButton v-if="refusal.code === 'surprise'" size="small" @click="keep(true)">Keep it anyway</ElButton>
+    </p>
+  </form>
+</template>
+
+<style scoped>
+.weigh {
+  display: grid;
+  gap: 4px;
+  justify-items: start;
+}
+.grams {
+  width: 132px;
+}
+</style>

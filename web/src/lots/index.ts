@@ -1,0 +1,7 @@
+export * from './act'
+export { default as FindBox } from './FindBox.vue'
+export { default as LotDrawer } from './LotDrawer.vue'
+export { default as MoveForm } from './MoveForm.vue'
+export { default as TakeForm } from './TakeForm.vue'
+export { default as WeighField } from './WeighField.vue'
+export { default as SurvivalChart } from './SurvivalChart.vue'

@@ -1,0 +1,163 @@
+<script setup lang="ts">
+import type { RoundView } from '@vadose/contract/round'
+import { ElButton } from 'element-plus'
+import { computed } from 'vue'
+import { useRoute } from 'vue-router'
+import { cropColour, cropOf, lotName } from '../crops'
+import { amount, fullDate, humidity, shortDate, temperature, useAnswer, useFrame, weight } from '../household'
+import { useAct } from '../lots'
+import JobRow from './JobRow.vue'
+import Spark from './Spark.vue'
+import WeatherDays from './WeatherDays.vue'
+
+const frame = useFrame()
+const route = useRoute()
+const on = computed(() => (typeof route.query['on'] === 'string' ? route.query['on'] : undefined))
+const { answer: round, failure } = useAnswer<RoundView>(() => (on.value ? `/round?on=${on.value}` : '/round'))
+const count = computed(() => round.value?.places.reduce((sum, p) => sum + p.jobs.length, 0) ?? 0)
+const { act, refusal } = useAct()
+const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`
+const useOne = (code: string, pieces: number | null, weightG: number) =>
+  act(code, pieces === null ? { act: 'use', weightG: Math.min(250, weightG) } : { act: 'use', pieces: 1 })
+</script>
+
+<template>
+  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <div v-if="round" class="columns">
+    <div class="stack">
+      <header class="head">
+        <h1>{{ on && on !== frame.today ? `The round on ${fullDate(on)}` : 'The round' }}</h1>
+        <p class="soft">
+          <template v-if="count"
+            >{{ plural(count, 'job') }} in {{ plural(round.places.length, 'place') }}, in walking order</template
+          >
+        </p>
+      </header>
+      <section v-if="count === 0" class="card quiet">
+        <h2>Nothing needs you{{ on && on !== frame.today ? ' that day' : ' today' }}</h2>
+        <p v-if="round.nextJobs.length">
+          Next:
+          <template v-for="(n, i) in round.nextJobs" :key="n.on"
+            >{{ i ? ', ' : '' }}{{ plural(n.count, 'job') }} on {{ fullDate(n.on) }}</template
+          >.
+        </p>
+        <p v-else>
+          Nothing is on the line or in store yet. <RouterLink to="/bring-in">Bring in a harvest</RouterLink> and its
+          jobs appear here.
+        </p>
+      </section>
+      <section v-for="place in round.places" :key="place.id" class="card place">
+        <header class="row">
+          <h2>{{ place.name }}</h2>
+          <Spark :values="place.recent" :ok="place.verdict.suits" />
+          <span v-if="place.temperatureC !== null" class="soft"
+            >{{ temperature(place.temperatureC) }} · {{ humidity(place.relativeHumidityPct ?? 0) }}</span
+          >
+          <span v-else class="soft">never measured</span>
+          <strong class="verdict" :class="place.verdict.suits ? 'good' : 'bad'"
+            >{{ place.verdict.suits ? '' : '▲ ' }}{{ place.verdict.says }}</strong
+          >
+        </header>
+        <div class="rows">
+          <JobRow v-for="job in place.jobs" :key="job.id" :job="job" :place-id="place.id" :today="frame.today" />
+        </div>
+      </section>
+      <p v-if="count && round.nextJobs.length" class="soft">
+        Coming up:
+        <template v-for="(n, i) in round.nextJobs.slice(0, 4)" :key="n.on"
+          >{{ i ? ', ' : '' }}{{ plural(n.count, 'job') }} on {{ shortDate(n.on) }}</template
+        >.
+      </p>
+    </div>
+    <aside class="stack">
+      <section class="card">
+        <h2>Eat first</h2>
+        <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+        <p v-if="round.eatFirst.length === 0" class="soft">The larder is empty.</p>
+        <ul class="eat rows">
+          <li
+            v-for="lot in round.eatFirst"
+            :key="lot.code"
+            :style="{ '--mark': cropColour(lot.crop) }"
+            :class="{ urgent: lot.urgent }"
+          >
+            <div>
+              <RouterLink :to="`/lots/${lot.code}`"
+                ><strong>{{ lotName(lot.crop, lot.heap) }}</strong></RouterLink
+              >
+              <span class="soft"> {{ amount(lot.pieces, lot.weightG, cropOf(lot.crop).piece) }}</span>
+              <p class="soft">{{ lot.urgent ? 'soon: ' : '' }}{{ lot.why }}</p>
+            </div>
+            <ElButton
+              :aria-label="`Use ${lot.pieces === null ? 'some' : 'one'} of ${lot.code}`"
+              @click="useOne(lot.code, lot.pieces, lot.weightG)"
+            >
+              {{ lot.pieces === null ? 'Use 250 g' : 'Use one' }}
+            </ElButton>
+          </li>
+        </ul>
+      </section>
+      <section v-if="round.weather.length" class="card">
+        <h2>Weather</h2>
+        <p class="soft">days past, and ahead if the recent ones go on</p>
+        <WeatherDays :days="round.weather" />
+        <p v-for="says in round.weatherSays" :key="says" class="notice">{{ says }}</p>
+      </section>
+      <section class="card">
+        <h2>The last seven days</h2>
+        <p class="soft">
+          Brought in {{ weight(round.lastWeek.broughtInG) }} · used {{ weight(round.lastWeek.usedG) }} · lost
+          {{ weight(round.lastWeek.lostG) }} · {{ weight(round.lastWeek.waterG) }} dried off or trimmed
+        </p>
+      </section>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.quiet {
+  display: grid;
+  gap: 6px;
+}
+.place > header {
+  padding-bottom: 8px;
+  border-bottom: 1px solid var(--line);
+  gap: 12px;
+}
+.verdict {
+  margin-left: auto;
+  font-size: 14px;
+}
+.eat {
+  list-style: none;
+  padding: 0;
+  margin: 8px 0 0;
+}
+.eat li {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 10px;
+  align-items: center;
+  padding: 8px 0 8px 12px;
+  position: relative;
+}
+.eat li::before {
+  content: '';
+  position: absolute;
+  left: 0;
+  top: 10px;
+  bottom: 10px;
+  width: 4px;
+  border-radius: 2px;
+  background: var(--mark);
+}
+.eat li.urgent::before {
+  background: repeating-linear-gradient(var(--bad) 0 5px, transparent 5px 8px);
+}
+.eat a {
+  color: var(--ink);
+}
+.notice {
+  margin-top: 8px;
+}
+</style>

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import type { RoundView } from '@vadose/contract/round'
+import { scaleLinear } from 'd3-scale'
+import { computed } from 'vue'
+import { fullDate, weekdayOf } from '../household/words'
+
+const props = defineProps<{ days: RoundView['weather'] }>()
+const width = 336
+const y = computed(() =>
+  scaleLinear([Math.min(0, ...props.days.map((d) => d.lowC)), Math.max(...props.days.map((d) => d.highC))], [86, 26]),
+)
+const x = (i: number) => ((i + 0.5) * width) / props.days.length
+const round = (n: number) => String(Math.round(n)).replace('-', '−')
+</script>
+
+<template>
+  <svg
+    :viewBox="`0 0 ${width} 132`"
+    role="img"
+    aria-label="Highest and lowest temperature and humidity by day"
+    class="weather"
+  >
+    <line class="grid-line" x1="0" :x2="width" :y1="y(0)" :y2="y(0)" />
+    <g v-for="(d, i) in days" :key="d.on">
+      <title>
+        {{ fullDate(d.on) }}: {{ round(d.lowC) }} to {{ round(d.highC) }} °C, {{ Math.round(d.humidityPct) }} %{{
+          d.ahead ? ', expected' : ''
+        }}
+      </title>
+      <rect
+        :x="x(i) - 5"
+        :y="y(d.highC)"
+        width="10"
+        :height="Math.max(4, y(d.lowC) - y(d.highC))"
+        rx="5"
+        :class="{ ahead: d.ahead, frost: d.lowC < 0.5 }"
+      />
+      <text class="value" :x="x(i)" :y="y(d.highC) - 6" text-anchor="middle">{{ round(d.highC) }}°</text>
+      <text class="axis" :x="x(i)" :y="y(d.lowC) + 14" text-anchor="middle">{{ round(d.lowC) }}°</text>
+      <text class="axis" :x="x(i)" y="114" text-anchor="middle">{{ weekdayOf(d.on) }}</text>
+      <text class="axis" :x="x(i)" y="129" text-anchor="middle">{{ Math.round(d.humidityPct) }} %</text>
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+.weather {
+  width: 100%;
+  height: auto;
+}
+rect {
+  fill: var(--stock);
+}
+rect.ahead {
+  fill: none;
+  stroke: var(--stock);
+  stroke-width: 2;
+  stroke-dasharray: 3 2;
+}
+rect.frost {
+  stroke: var(--cold);
+  fill: var(--cold);
+}
+.value {
+  font-size: 13px;
+  font-weight: 600;
+  fill: var(--ink);
+}
+</style>

@@ -1,0 +1,28 @@
+import { createRouter, createWebHistory } from 'vue-router'
+
+export const tabs = [
+  { path: '/', name: 'today', label: 'Today' },
+  { path: '/bring-in', name: 'bring-in', label: 'Bring in' },
+  { path: '/line', name: 'line', label: 'Drying line' },
+  { path: '/stores', name: 'stores', label: 'Stores' },
+  { path: '/larder', name: 'larder', label: 'Larder' },
+] as const
+
+export const router = createRouter({
+  history: createWebHistory(),
+  scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
+  routes: [
+    { path: '/', name: 'today', component: () => import('./round/TodayView.vue') },
+    { path: '/bring-in', name: 'bring-in', component: () => import('./intake/BringInView.vue') },
+    { path: '/line', name: 'line', component: () => import('./line/LineView.vue') },
+    { path: '/stores', name: 'stores', component: () => import('./keeping/StoresView.vue') },
+    { path: '/larder', name: 'larder', component: () => import('./larder/LarderView.vue') },
+    { path: '/lots/:code', name: 'lot', component: () => import('./lots/LotView.vue') },
+    { path: '/lots/:code/check', name: 'check', component: () => import('./checks/CheckView.vue') },
+    { path: '/lots/:code/finish', name: 'finish', component: () => import('./line/FinishView.vue') },
+    { path: '/lots/:code/tag', name: 'tag', component: () => import('./lots/TagView.vue') },
+    { path: '/find', name: 'find', component: () => import('./lots/FindView.vue') },
+    { path: '/household', name: 'household', component: () => import('./household/HouseholdView.vue') },
+    { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./household/NowhereView.vue') },
+  ],
+})
