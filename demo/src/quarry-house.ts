@@ -166,6 +166,8 @@ const season2026: Step[] = [
   },
   ...uses('G26-1', '2026-08-14', 7, 7, [3, 3, 4, 2]),
   check('2026-08-30', 'G26-1', 20, [{ fault: 'dry-rot', pieces: 1, action: 'bin' }]),
+  check('2026-09-13', 'G26-1', 20),
+  check('2026-09-13', 'G26-3', 22),
   {
     on: '2026-08-02',
     hour: 11,
@@ -201,6 +203,8 @@ const season2026: Step[] = [
   { on: '2026-08-23', hour: 10, do: 'act', code: 'N26-4', act: { act: 'move', place: 'Cellar' } },
   ...uses('N26-1', '2026-08-29', 8, 4, [4, 5, 3]),
   check('2026-09-12', 'N26-1', 22, [{ fault: 'neck-rot', pieces: 1, action: 'bin' }]),
+  check('2026-09-24', 'N26-1', 30),
+  check('2026-09-24', 'N26-4', 20, [{ fault: 'rooting', pieces: 1, action: 'eat' }]),
   // what hangs or waits on 2 October
   {
     on: '2026-09-08',

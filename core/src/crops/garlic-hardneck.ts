@@ -121,15 +121,15 @@ export const garlicHardneck: Crop = {
     largestLossPct: { value: 10, source: 'judgement' },
     // no published pair for garlic: the onion's slope stands in
     respiration: { value: { f: 3.668e-4, g: 2.538 }, source: 'becker' },
-    ageingDaysAtZero: { value: 1300, source: 'judgement' },
+    ageingDaysAtZero: { value: 2000, source: 'judgement' },
     sproutingDays: {
       value: [
         [-3, 400],
         [0, 300],
-        [4, 185],
-        [8, 175],
-        [12, 220],
-        [18, 230],
+        [4, 190],
+        [8, 195],
+        [12, 235],
+        [18, 215],
         [25, 300],
         [35, 400],
       ],

@@ -55,13 +55,14 @@ export function keepingForecast(
     const values = Array.from(weights, (_, j) => (day < nowDay ? soundShare(model, day, j) : soundLater(day, j)))
     curve.push({ day, ...weightedSpread(values, weights) })
   }
-  const ahead = Math.min(model.days, nowDay + 30)
+  const today = Math.floor(Math.min(nowDay, model.days - 1))
+  const ahead = Math.min(model.days, today + 30)
   return {
     nineInTenDay: dayWhen(0.9),
     halfDay: dayWhen(0.5),
     curve,
     endedBy: endShares(model, weights),
-    weightLossPctPerMonth: ((lossPct[ahead]! - lossPct[Math.floor(nowDay)]!) / Math.max(1, ahead - nowDay)) * 30,
+    weightLossPctPerMonth: ((lossPct[ahead]! - lossPct[today]!) / (ahead - today)) * 30,
   }
 }
 

@@ -13,9 +13,9 @@ export type End = (typeof ends)[number]
  * Judgement: sprouting and shrivel come to a whole net within weeks, rot comes piece by piece.
  */
 export const endShape: Record<End, number> = {
-  sprouting: 4,
+  sprouting: 5,
   'drying out': 5,
-  rot: 2,
+  rot: 2.5,
   rooting: 3,
   mould: 2,
   frost: 2,

@@ -3,7 +3,7 @@ import type { Request, Response } from 'express'
 import { inTransaction, type Client, type Pool } from '../database'
 import type { Moment } from '../lots'
 import { syncJobs } from '../round'
-import { allHouseholds, firstTime, householdById, keepAnswer, type HouseholdRow } from './queries'
+import { allHouseholds, firstTime, householdById, keepAnswer, lockHousehold, type HouseholdRow } from './queries'
 import { stateOf, type HouseholdState } from './state'
 import { civilDateOf, nowOf } from './time'
 
@@ -56,6 +56,7 @@ export async function writeOnce<T>(
   work: (db: Client, moment: Moment) => Promise<T>,
 ): Promise<T> {
   const answer = await inTransaction(pool, household.id, async (db) => {
+    await lockHousehold(db, household.id)
     const seen = await firstTime(db, household.id, requestId)
     if (!seen.first) return seen.answer as T
     const made = await work(db, momentOf(household))

@@ -47,12 +47,15 @@ export const addHousehold = (db: Client, h: HouseholdDraft) =>
 export const addPerson = (db: Client, householdId: string, name: string) =>
   db.query('insert into people (household_id, name) values ($1, $2)', [householdId, name])
 
-/** Locks the household's clock until the transaction ends. */
-export const lockClock = async (db: Client, id: string) =>
+/**
+ * Locks the household until the transaction ends: writes of one household take turns, which keeps codes and
+ * counts right and cannot deadlock. Foreign keys to the household are not held up.
+ */
+export const lockHousehold = async (db: Client, id: string) =>
   one(
     (
       await db.query<{ practiceNow: Date | null }>(
-        'select practice_now as "practiceNow" from households where id = $1 for update',
+        'select practice_now as "practiceNow" from households where id = $1 for no key update',
         [id],
       )
     ).rows,

@@ -19,7 +19,7 @@ import { addPlace } from '../places'
 import { openJobs, syncJobs } from '../round'
 import { senseUntil } from './clock'
 import { chooseHousehold, currentHousehold, currentState } from './current'
-import { addHousehold, allHouseholds, householdById, lockClock, setPracticeNow, stockByDay } from './queries'
+import { addHousehold, allHouseholds, householdById, lockHousehold, setPracticeNow, stockByDay } from './queries'
 import { stateOf, type HouseholdState, type LotState } from './state'
 import { instantOf, isTimeZone, morningAfter } from './time'
 
@@ -112,7 +112,7 @@ export function householdRoutes(pool: Pool): Router {
       throw new Refusal('invalid', 'This household lives by the real clock; only a practice clock can be moved.')
     }
     await inTransaction(pool, household.id, async (db) => {
-      const nowMs = (await lockClock(db, household.id))!.practiceNow!.getTime()
+      const nowMs = (await lockHousehold(db, household.id))!.practiceNow!.getTime()
       const next = morningAfter(nowMs, to === 'next-week' ? 7 : 1, household.timeZone)
       await senseUntil(db, household, nowMs + 1, next)
       await setPracticeNow(db, household.id, new Date(next))

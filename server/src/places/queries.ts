@@ -39,7 +39,7 @@ export interface ReadingColumns {
 export const readingsSince = async (db: Client, householdId: string, since: Date) =>
   (
     await db.query<ReadingColumns>(
-      `select place_id as "placeId", json_agg(extract(epoch from at)::bigint order by at) as at,
+      `select place_id as "placeId", json_agg(floor(extract(epoch from at)) order by at) as at,
          json_agg(round(temperature_c::numeric, 2) order by at) as "temperatureC",
          json_agg(round(relative_humidity_pct::numeric, 1) order by at) as "relativeHumidityPct"
        from readings where household_id = $1 and at >= $2 group by place_id`,

@@ -11,7 +11,7 @@ import { openJobs, type OpenJob } from './queries'
 import { syncJobs } from './sync'
 
 const titles: Record<JobView['kind'], (what: string) => string> = {
-  weigh: (what) => `Weigh the ${what}`,
+  weigh: (what) => `Weigh the marked bunch of ${what}`,
   test: (what) => `Feel the ${what}: neck, skins, roots`,
   'take-down': (what) => `Take down the ${what}`,
   unstall: (what) => `Help the ${what} along`,
@@ -33,7 +33,7 @@ function jobView(state: HouseholdState, job: OpenJob): JobView {
     why: job.why,
     code: lot?.code ?? null,
     crop: lot?.crop ?? null,
-    title: titles[job.kind](what),
+    title: curing?.basis === 'lot' ? `Weigh all the ${what}` : titles[job.kind](what),
     expectedG: curing?.expectedG ?? null,
     basis: curing?.basis ?? null,
   }

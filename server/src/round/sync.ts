@@ -1,7 +1,14 @@
 import { addDays, daysBetween } from '@vadose/core/household'
 import { dryingJobs, storedJobs, useUpJob, type Job } from '@vadose/core/round'
 import { asHousehold, inTransaction, type Pool } from '../database'
-import { householdById, markPlanned, type HouseholdState, type LotState, type PlaceState } from '../household'
+import {
+  householdById,
+  lockHousehold,
+  markPlanned,
+  type HouseholdState,
+  type LotState,
+  type PlaceState,
+} from '../household'
 import { dropJobs, openJobs, upsertJob } from './queries'
 
 interface PlannedJob extends Job {
@@ -81,6 +88,7 @@ export async function syncJobs(pool: Pool, state: HouseholdState): Promise<void>
   if (stands?.plannedRevision === household.revision && stands.plannedOn === state.today) return
   const planned = planHousehold(state)
   await inTransaction(pool, household.id, async (db) => {
+    await lockHousehold(db, household.id)
     const open = await openJobs(db, household.id)
     const key = (job: { lotId: string | null; placeId: string | null; kind: string }) =>
       `${job.lotId ?? job.placeId} ${job.kind}`

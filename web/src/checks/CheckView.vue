@@ -216,6 +216,7 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
   cursor: pointer;
 }
 .hit .soft {
+  margin: 0;
   grid-column: 1;
   font-size: 13px;
 }
@@ -226,6 +227,7 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
   color: var(--soft);
 }
 .some .hit {
+  padding-bottom: 52px;
   border-color: var(--bad);
   box-shadow: inset 0 0 0 1.5px var(--bad);
 }

@@ -3,7 +3,8 @@ import type { HouseholdSummary, NewHousehold } from '@vadose/contract/household'
 import type { PlaceView } from '@vadose/contract/places'
 import { isCivilDate } from '@vadose/core/household'
 import { placeKinds, type PlaceKind } from '@vadose/core/places'
-import { ElButton, ElInput } from 'element-plus'
+import { ElButton, ElDatePicker, ElInput } from 'element-plus'
+import 'element-plus/es/components/date-picker/style/css'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { post } from '../api'
@@ -105,8 +106,15 @@ function wear(next: 'paper' | 'cellar') {
         </button>
       </div>
       <label v-if="clock === 'practice'" class="field">
-        First day <span class="soft">year-month-day, as 2026-07-12</span>
-        <ElInput v-model="startsOn" placeholder="2026-07-12" />
+        First day
+        <ElDatePicker
+          v-model="startsOn"
+          type="date"
+          format="D MMM YYYY"
+          value-format="YYYY-MM-DD"
+          placeholder="choose a day"
+          aria-label="First day"
+        />
       </label>
       <div><ElButton type="primary" native-type="submit" :disabled="!ready">Start it</ElButton></div>
     </form>

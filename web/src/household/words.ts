@@ -45,6 +45,9 @@ export function dateRange(from: string | null, to: string | null): string {
 /** “until 12 February”, or that the forecast reaches no further. */
 export const untilDate = (date: string, beyond: boolean): string => (beyond ? 'over a year' : longDate(date))
 
+/** First letter large, for a sentence that begins with a name. */
+export const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+
 /** Words for how much: heads and kilos. */
 export function amount(pieces: number | null, g: number, piece: { one: string; many: string }): string {
   return pieces === null ? weight(g) : `${number(pieces)} ${pieces === 1 ? piece.one : piece.many}, ${weight(g)}`

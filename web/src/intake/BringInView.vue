@@ -3,7 +3,8 @@ import type { HarvestAnswer, IntakeMemory, NewHarvest } from '@vadose/contract/i
 import type { PlaceView } from '@vadose/contract/places'
 import { isCivilDate } from '@vadose/core/household'
 import { remainderG } from '@vadose/core/intake'
-import { ElButton, ElInput } from 'element-plus'
+import { ElButton, ElDatePicker, ElInput } from 'element-plus'
+import 'element-plus/es/components/date-picker/style/css'
 import { computed, reactive, ref, watch } from 'vue'
 import { ApiError, newRequestId, post } from '../api'
 import { crops, cropColour, type Crop } from '../crops'
@@ -18,6 +19,7 @@ const crop = ref<Crop>()
 const variety = ref('')
 const bed = ref('')
 const harvestedOn = ref('')
+const ahead = (day: Date) => day.getTime() > Date.parse(`${frame.today}T23:59:59`)
 const signShare = ref<number>()
 const total = ref('')
 const heaps = reactive(new Map<string, { kilos: string; pieces: string; placeId: string }>())
@@ -64,6 +66,11 @@ const lots = computed(() => [
   ...weighed.value,
   ...(restIsSound.value ? [{ heap: first.value, weightG: left.value }] : []),
 ])
+watch(
+  () => frame.today,
+  (today) => (harvestedOn.value = today),
+  { immediate: true },
+)
 const date = computed(() => harvestedOn.value || frame.today)
 const adds = computed(() => totalG.value !== null && (left.value === 0 || restIsSound.value) && !badHeap.value)
 const ready = computed(
@@ -132,8 +139,8 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
   </div>
 
   <form v-else class="stack" @submit.prevent="bringIn">
-    <header class="head"><h1>Bring in</h1></header>
     <div class="choices crops" role="radiogroup" aria-label="What came in">
+      <h1>Bring in</h1>
       <button
         v-for="c in crops"
         :key="c.id"
@@ -166,13 +173,19 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
             <label class="field">Variety <ElInput v-model="variety" maxlength="60" class="text" /></label>
             <label class="field">Bed <ElInput v-model="bed" maxlength="60" class="text" /></label>
             <label class="field"
-              >Lifted on <ElInput v-model="harvestedOn" class="text" :placeholder="frame.today"
+              >Lifted on
+              <ElDatePicker
+                v-model="harvestedOn"
+                class="text"
+                type="date"
+                format="D MMM YYYY"
+                value-format="YYYY-MM-DD"
+                :clearable="false"
+                :disabled-date="ahead"
+                aria-label="Lifted on"
             /></label>
           </div>
           <p v-if="total && totalG === null" class="bad">Type the weight in kilos, up to 2,000.</p>
-          <p v-if="harvestedOn && (!isCivilDate(harvestedOn) || harvestedOn > frame.today)" class="bad">
-            Write the day as {{ frame.today }}; it cannot lie ahead.
-          </p>
         </section>
 
         <section class="card">
@@ -269,7 +282,13 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
   grid-template-columns: minmax(0, 1fr) auto;
   gap: 8px 16px;
   align-items: center;
-  padding: 10px 0;
+  padding: 7px 0;
+}
+.crops {
+  align-items: center;
+}
+.crops h1 {
+  margin-right: 14px;
 }
 .sum {
   margin-top: 8px;

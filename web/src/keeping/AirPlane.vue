@@ -13,6 +13,18 @@ const x = scaleLinear([-4, 30], [44, width - 10])
 const y = scaleLinear([30, 100], [height - 34, 14])
 const shapes = [symbolCircle, symbolSquare, symbolTriangle, symbolDiamond]
 const tones = ['var(--cold)', 'var(--accent)', 'var(--good)', 'var(--bad)', 'var(--soft)']
+/** Names stand clear of one another: each moves up until it has a line to itself. */
+const named = computed(() => {
+  const taken: { x: number; y: number }[] = []
+  return [...places.value]
+    .sort((a, b) => y(b.rh) - y(a.rh))
+    .map((p) => {
+      let at = y(p.rh) - 12
+      while (taken.some((t) => Math.abs(t.x - x(p.t)) < 74 && Math.abs(t.y - at) < 16)) at -= 4
+      taken.push({ x: x(p.t), y: at })
+      return { id: p.id, name: p.name, x: x(p.t), y: at }
+    })
+})
 const places = computed(() =>
   props.view.places
     .filter((p) => p.cloud.length > 0 && p.kind !== 'outdoors' && p.kind !== 'freezer')
@@ -63,10 +75,8 @@ const places = computed(() =>
           :fill="cropColour(w.crop)"
         />
       </g>
-      <text class="likes" :x="x(4) + 8" :y="y(67.5) + 4">
-        ◄ {{ view.windows.map((w) => w.label).join(', ') }} like it here
-      </text>
-      <g v-for="p in places" :key="p.id" :opacity="chosenPlace && chosenPlace !== p.id ? 0.35 : 1">
+
+      <g v-for="p in places" :key="p.id" :opacity="chosenPlace && chosenPlace !== p.id ? 0.5 : 1">
         <path
           v-for="(c, i) in p.cloud"
           :key="i"
@@ -77,16 +87,28 @@ const places = computed(() =>
         />
         <path :d="p.months" class="months" :stroke="p.tone" />
         <text
-          v-if="p.last"
+          v-if="p.last && p.id === chosenPlace"
           class="axis"
           :x="x(p.last.temperatureC)"
-          :y="y(p.last.relativeHumidityPct) - 5"
+          :y="y(p.last.relativeHumidityPct) - 6"
           text-anchor="middle"
         >
           {{ monthOf(`${p.last.month}-15`) }}
         </text>
-        <text class="place" :x="x(p.t)" :y="y(p.rh) - 12" text-anchor="middle">{{ p.name }}</text>
       </g>
+      <text class="likes" :x="x(-3.6)" :y="y(59)">{{ view.windows.map((w) => w.label).join(', ') }}</text>
+      <text class="likes" :x="x(-3.6)" :y="y(55)">like it here</text>
+      <text
+        v-for="n in named"
+        :key="n.id"
+        class="place"
+        :class="{ other: chosenPlace && chosenPlace !== n.id }"
+        :x="n.x"
+        :y="n.y"
+        text-anchor="middle"
+      >
+        {{ n.name }}
+      </text>
     </svg>
     <details class="table">
       <summary>As a table</summary>
@@ -137,6 +159,10 @@ svg {
   paint-order: stroke;
   stroke: var(--card);
   stroke-width: 4px;
+}
+.place.other {
+  font-weight: 500;
+  fill: var(--soft);
 }
 .likes {
   font-size: 12.5px;

@@ -13,7 +13,7 @@ const props = defineProps<{
 const emit = defineEmits<{ choose: [code: string]; drop: [code: string, placeId: string] }>()
 const over = ref(false)
 const threats = computed(() => props.lots.filter((l) => ['rooting', 'mould', 'frost'].includes(l.endedBy)))
-const width = (g: number) => `max(112px, ${Math.round(Math.sqrt(g / props.heaviestG) * 100)}%)`
+const width = (g: number) => `max(158px, ${Math.round(Math.sqrt(g / props.heaviestG) * 100)}%)`
 const label = (lot: StoresView['lots'][number]) =>
   lot.heap === 'sound'
     ? cropOf(lot.crop).plural
@@ -40,7 +40,8 @@ function dropped(event: DragEvent) {
     <header>
       <h3>{{ place.name }}</h3>
       <span v-if="place.air.temperatureC !== null" class="air" :class="threats.length ? 'bad' : ''">
-        {{ temperature(place.air.temperatureC) }} · {{ humidity(place.air.relativeHumidityPct ?? 0) }}
+        {{ temperature(place.air.temperatureC)
+        }}<template v-if="place.kind !== 'freezer'"> · {{ humidity(place.air.relativeHumidityPct ?? 0) }}</template>
       </span>
       <span v-else class="air soft">never measured</span>
     </header>
@@ -56,7 +57,10 @@ function dropped(event: DragEvent) {
         @dragstart="$event.dataTransfer?.setData('text/plain', lot.code)"
         @click="emit('choose', lot.code)"
       >
-        <span>{{ label(lot) }} {{ lot.code }} · {{ weight(lot.weightG) }}</span>
+        <span
+          ><b>{{ label(lot) }}</b
+          ><br />{{ lot.code }} · {{ weight(lot.weightG) }}</span
+        >
       </button>
       <RouterLink v-if="drying.length" class="on-line" :to="`/line?lot=${drying[0]!.code}`">
         {{ drying.length }} {{ drying.length === 1 ? 'lot' : 'lots' }} on the line
@@ -132,7 +136,7 @@ header {
   margin: 3px;
   padding: 1px 6px;
   font-size: 13px;
-  font-weight: 600;
+  line-height: 1.3;
 }
 .lot.chosen {
   outline: 3px solid var(--accent);

@@ -5,7 +5,7 @@ import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { lotName } from '../crops'
-import { dateRange, untilDate, useAnswer, weight } from '../household'
+import { dateRange, sentence, untilDate, useAnswer, weight } from '../household'
 import { LotDrawer, MoveForm } from '../lots'
 import AirPlane from './AirPlane.vue'
 import PlaceBox from './PlaceBox.vue'
@@ -129,8 +129,8 @@ function drop(code: string, to: string) {
           <p class="soft">{{ weight(lot.weightG) }} in {{ lot.place?.toLowerCase() }}; 9 in 10 still sound until</p>
           <p class="figure">{{ untilDate(lot.nineInTenUntil.p50, lot.beyond) }}</p>
           <p class="soft">
-            8 chances in 10: {{ dateRange(lot.nineInTenUntil.p10, lot.nineInTenUntil.p90) }}. {{ lot.endedBy }} ends it
-            first.
+            8 chances in 10: {{ dateRange(lot.nineInTenUntil.p10, lot.nineInTenUntil.p90) }}.
+            {{ sentence(lot.endedBy) }} ends it first.
           </p>
         </template>
         <p v-else class="soft">

@@ -53,6 +53,7 @@ const marks = computed(() =>
 function status(lot: LineLot): { text: string; tone: string } {
   if (ready(lot)) return { text: 'take down', tone: 'good' }
   if (lot.stalledForHours >= 12) return { text: 'stalled: too damp', tone: 'bad' }
+  if (lot.ready.p50 === null) return { text: 'will not dry here', tone: 'bad' }
   return { text: dateRange(lot.ready.p10, lot.ready.p90), tone: '' }
 }
 </script>

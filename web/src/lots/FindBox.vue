@@ -6,7 +6,7 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { get } from '../api'
 import { cropOf, lotName } from '../crops'
-import { amount } from '../household/words'
+import { amount } from '../household'
 
 const router = useRouter()
 const words = ref('')

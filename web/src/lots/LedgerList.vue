@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { LotEventView } from '@vadose/contract/lots'
 import { computed } from 'vue'
-import { yearDate } from '../household/words'
+import { yearDate } from '../household'
 
 const props = defineProps<{ events: LotEventView[] }>()
 const newestFirst = computed(() => [...props.events].reverse())

@@ -118,8 +118,7 @@ defineExpose({ toggle })
           <h2>What will end it</h2>
           <div v-for="e in keeping.endedBy" :key="e.end" class="end">
             <p class="row between">
-              <strong>{{ e.end }}</strong
-              ><span>{{ Math.round(e.share * 100) }} in 100</span>
+              <strong>{{ e.end }}</strong><span>{{ Math.round(e.share * 100) }} in 100</span>
             </p>
             <div class="bar"><i :style="{ width: `${e.share * 100}%`, background: colour }"></i></div>
             <p class="soft">{{ e.why }}</p>

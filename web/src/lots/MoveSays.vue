@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { MovePreview } from '@vadose/contract/stores'
 import { computed } from 'vue'
-import { shortDate, untilDate } from '../household/words'
+import { sentence, shortDate, untilDate } from '../household'
 
 const props = defineProps<{ preview: MovePreview }>()
 const says = computed(() => {
@@ -30,7 +30,7 @@ const says = computed(() => {
       >,
       <strong :class="preview.daysGained < -3 ? 'bad' : 'good'">{{ says }}</strong>
     </p>
-    <p class="soft">{{ preview.to.endedBy }} would end it there. {{ preview.to.why }}</p>
+    <p class="soft">{{ sentence(preview.to.endedBy) }} would end it there. {{ preview.to.why }}</p>
   </div>
 </template>
 

@@ -5,7 +5,7 @@ import { bisector } from 'd3-array'
 import { scaleLinear } from 'd3-scale'
 import { area, curveMonotoneX, line } from 'd3-shape'
 import { computed, ref } from 'vue'
-import { fullDate, monthOf, shortDate } from '../household/words'
+import { fullDate, monthOf, shortDate } from '../household'
 
 const props = defineProps<{
   keeping: KeepingView
@@ -110,7 +110,12 @@ const tenths = (share: number) => `${Math.round(share * 10)} in 10`
       <text class="axis now-label" :x="x(day(today)) + 5" y="16">today</text>
       <g v-for="(c, i) in checks" :key="i">
         <circle class="check" :cx="x(day(c.on))" :cy="y(1 - c.bad / Math.max(1, c.lookedAt))" r="5.5" />
-        <text v-if="!small" class="mark" :x="x(day(c.on)) + 9" :y="y(1 - c.bad / Math.max(1, c.lookedAt)) + 17">
+        <text
+          v-if="!small && c.bad > 0"
+          class="mark"
+          :x="x(day(c.on)) + 9"
+          :y="y(1 - c.bad / Math.max(1, c.lookedAt)) + 17"
+        >
           {{ c.bad }} of {{ c.lookedAt }} bad
         </text>
       </g>

@@ -3,7 +3,7 @@ import type { LotRow } from '@vadose/contract/lots'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropOf } from '../crops'
-import { amount, gramsFrom } from '../household/words'
+import { amount, gramsFrom } from '../household'
 import { useAct } from './act'
 
 const props = defineProps<{ lot: LotRow; kind: 'use' | 'lose' | 'correct' }>()

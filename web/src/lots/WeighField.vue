@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
-import { gramsFrom, weight } from '../household/words'
+import { gramsFrom, weight } from '../household'
 import { useAct } from './act'
 
 const props = defineProps<{

@@ -2,7 +2,7 @@
 import type { RoundView } from '@vadose/contract/round'
 import { scaleLinear } from 'd3-scale'
 import { computed } from 'vue'
-import { fullDate, weekdayOf } from '../household/words'
+import { fullDate, weekdayOf } from '../household'
 
 const props = defineProps<{ days: RoundView['weather'] }>()
 const width = 336
