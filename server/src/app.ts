@@ -18,6 +18,8 @@ import { onlyFromHere, securityHeaders } from './security'
 export function makeApp(pool: Pool, webRoot: string, log: Logger): Express {
   const app = express()
   app.disable('x-powered-by')
+  // answers are not kept by browsers (no-store), so there is nothing to compare; files bring their own
+  app.disable('etag')
   app.use(securityHeaders)
   app.use(onlyFromHere)
 

@@ -83,7 +83,8 @@ watch(
   </nav>
   <main>
     <p v-if="frame.failure" class="notice bad" role="alert">{{ frame.failure }}</p>
-    <RouterView :key="frame.frame?.household.id ?? 'none'" />
+    <!-- a screen belongs to one household: entering another begins it anew, and none begins before it is known -->
+    <RouterView v-if="frame.asked" :key="frame.frame?.household.id ?? 'none'" />
   </main>
   <nav class="thumb-bar" aria-label="Screens, by thumb">
     <RouterLink to="/">Today</RouterLink>

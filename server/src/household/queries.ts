@@ -24,7 +24,15 @@ export const allHouseholds = async (pool: Pool) =>
   (await pool.query<HouseholdRow>(`select ${columns} from households order by demo desc, created_at`)).rows
 
 export const householdById = async (db: Pool | Client, id: string) =>
-  one((await db.query<HouseholdRow>(`select ${columns} from households where id = $1`, [id])).rows)
+  one(
+    (
+      await db.query<HouseholdRow>({
+        name: 'household-by-id',
+        text: `select ${columns} from households where id = $1`,
+        values: [id],
+      })
+    ).rows,
+  )
 
 export interface HouseholdDraft {
   id: string

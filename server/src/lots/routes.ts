@@ -4,7 +4,7 @@ import { lotCodePattern, type LotAct } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
 import { Router, type Request } from 'express'
 import { asHousehold, type Pool } from '../database'
-import { currentHousehold, currentId, writeOnce, stateOf, civilDateOf } from '../household'
+import { currentHousehold, currentId, writeOnce, stateOf, civilDateOf, type HouseholdRow } from '../household'
 import { checker } from '../http'
 import { placesOf } from '../places'
 import { eventsOfLot, lotByCode, lotListJson } from './queries'
@@ -32,9 +32,8 @@ export function lotRoutes(pool: Pool): Router {
   const router = Router()
 
   router.get('/lots', async (request, response) => {
-    const id = await currentId(pool, request)
-    const json = await asHousehold(pool, id, (db) => lotListJson(db, id, request.query['gone'] === 'yes'))
-    response.type('application/json').send(json)
+    const household = await currentHousehold(pool, request)
+    response.type('application/json').send(await lotList(pool, household, request.query['gone'] === 'yes'))
   })
 
   router.get('/lots/:code', async (request, response) => {
@@ -65,6 +64,21 @@ export function lotRoutes(pool: Pool): Router {
   })
 
   return router
+}
+
+// the list as it was sent last, good until the household's revision rises
+const lists = new Map<string, { revision: number; body: Buffer }>()
+const listsAtMost = 64
+
+async function lotList(pool: Pool, { id, revision }: HouseholdRow, gone: boolean): Promise<Buffer> {
+  const key = `${id} ${gone}`
+  const known = lists.get(key)
+  if (known?.revision === revision) return known.body
+  const body = Buffer.from(await asHousehold(pool, id, (db) => lotListJson(db, id, gone)))
+  lists.delete(key)
+  lists.set(key, { revision, body })
+  if (lists.size > listsAtMost) lists.delete(lists.keys().next().value!)
+  return body
 }
 
 async function lotView(pool: Pool, householdId: string, timeZone: string, code: string): Promise<LotView> {

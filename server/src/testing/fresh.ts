@@ -45,7 +45,6 @@ export class Client {
     body?: unknown,
     headers: Record<string, string> = {},
   ): Promise<Answer<[T] extends [never] ? any : T>> {
-    // eslint-disable-line
     const response = await fetch(`${this.base}/api${path}`, {
       method,
       headers: { 'Content-Type': 'application/json', ...(this.cookie ? { Cookie: this.cookie } : {}), ...headers },

@@ -10,6 +10,7 @@ export const useFrame = defineStore('frame', () => {
   const noHousehold = ref(false)
   const moving = ref(false)
   const tick = ref(0)
+  const asked = ref(false)
 
   async function load(): Promise<void> {
     try {
@@ -19,6 +20,8 @@ export const useFrame = defineStore('frame', () => {
     } catch (error) {
       noHousehold.value = error instanceof ApiError && error.code === 'no-household'
       failure.value = noHousehold.value || !(error instanceof Error) ? undefined : error.message
+    } finally {
+      asked.value = true
     }
   }
 
@@ -44,6 +47,7 @@ export const useFrame = defineStore('frame', () => {
     noHousehold,
     moving,
     tick,
+    asked,
     today: computed(() => frame.value?.today ?? ''),
     load,
     changed,

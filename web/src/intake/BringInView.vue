@@ -62,10 +62,13 @@ const piecesOf = (id: string) => {
   const text = heaps.get(id)?.pieces.trim() ?? ''
   return /^\d+$/.test(text) && Number(text) > 0 ? Number(text) : undefined
 }
-const lots = computed(() => [
-  ...weighed.value,
-  ...(restIsSound.value ? [{ heap: first.value, weightG: left.value }] : []),
-])
+/** In the almanac's order, so that the sound heap gets the first code. */
+const lots = computed(() =>
+  (crop.value?.heaps ?? []).flatMap(({ id }) => {
+    const weightG = restIsSound.value && id === first.value ? left.value : (gramsOf(id) ?? 0)
+    return weightG > 0 ? [{ heap: id, weightG }] : []
+  }),
+)
 watch(
   () => frame.today,
   (today) => (harvestedOn.value = today),

@@ -63,6 +63,7 @@ function go(one: Found | undefined) {
   if (!one) return
   open.value = false
   words.value = ''
+  input.value?.blur()
   void router.push(one.to)
 }
 function onKey(event: Event | KeyboardEvent) {

@@ -1,0 +1,24 @@
+// Bundles the benchmarks and runs them: `npm run bench`, with TEST_DATABASE_URL for the ones that need PostgreSQL.
+import { spawnSync } from 'node:child_process'
+import { mkdirSync } from 'node:fs'
+import { build } from 'esbuild'
+
+mkdirSync('.vadose/bench', { recursive: true })
+const run = async (name) => {
+  await build({
+    entryPoints: [`bench/${name}.ts`],
+    outfile: `server/dist/bench-${name}.js`,
+    bundle: true,
+    platform: 'node',
+    target: 'node20',
+    format: 'esm',
+    external: ['express', 'pg', 'pino', 'helmet', 'ajv', 'ajv-formats', 'luxon', 'qrcode', 'postgrator'],
+    logLevel: 'warning',
+  })
+  return spawnSync('node', [`server/dist/bench-${name}.js`], { stdio: 'inherit' }).status ?? 1
+}
+
+let worst = await run('keeping')
+if (process.env.TEST_DATABASE_URL) worst ||= await run('lots')
+else console.log('lots: skipped, set TEST_DATABASE_URL to a PostgreSQL of your own to run it')
+process.exitCode = worst
