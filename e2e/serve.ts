@@ -33,6 +33,8 @@ export default async function serve(): Promise<() => Promise<void>> {
       // not yet
     }
   }
+  if (!process.env['VADOSE_URL'])
+    throw new Error('The server did not answer within a minute; its own words stand above.')
   process.env['VADOSE_DATABASE'] = url.href
   return async () => {
     server.kill('SIGTERM')

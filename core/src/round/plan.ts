@@ -67,6 +67,12 @@ export function dryingJobs(lot: DryingLot, today: CivilDate): Job[] {
       dueOn: today,
       why: `Stalled for ${Math.floor(lot.stalledForHours / 24)} days in damp air: a fan or another place would help.`,
     })
+  } else if (lot.ready.p50 === null) {
+    jobs.push({
+      kind: 'unstall',
+      dueOn: today,
+      why: 'In the air to be expected here it will not get dry: a fan or another place would help.',
+    })
   }
   return jobs
 }

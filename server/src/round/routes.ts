@@ -63,6 +63,8 @@ function verdictOn(state: HouseholdState, place: PlaceState): { suits: boolean; 
           : `too damp to dry for ${stalled.stalledForHours} hours`,
     }
   }
+  const never = here.find((lot) => lot.stage === 'drying' && curingView(state, lot).ready.p50 === null)
+  if (never) return { suits: false, says: `too damp to dry ${never.code}` }
   const wet = here.find(
     (lot) => lot.stage === 'stored' && ['rooting', 'mould', 'frost'].includes(keepsUntil(state, lot).endedBy),
   )

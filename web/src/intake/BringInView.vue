@@ -223,7 +223,7 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
                   :aria-label="`Place for ${heap.label}`"
                 >
                   <option
-                    v-for="p in (places ?? []).filter((one) => one.kind !== 'outdoors')"
+                    v-for="p in (places ?? []).filter((one) => !['outdoors', 'freezer'].includes(one.kind))"
                     :key="p.id"
                     :value="p.id"
                   >

@@ -150,7 +150,7 @@ async function keep(sure = false) {
       <p class="soft">Airy: never plastic for a dry store.</p>
       <div class="choices" role="radiogroup" aria-label="Place">
         <button
-          v-for="p in (places ?? []).filter((one) => one.kind !== 'outdoors')"
+          v-for="p in (places ?? []).filter((one) => !['outdoors', 'freezer'].includes(one.kind))"
           :key="p.id"
           type="button"
           role="radio"

@@ -38,6 +38,13 @@ const saved = (days: number | null) =>
       : days > 0
         ? `${Math.round(days)} days sooner`
         : `${Math.round(-days)} days later`
+const says = (o: LineLotDetail['options'][number]) =>
+  [
+    o.id === 'leave' ? '' : saved(o.daysSaved),
+    o.mouldHoursAhead ? `${o.mouldHoursAhead} h damp enough for mould in a fortnight` : '',
+  ]
+    .filter(Boolean)
+    .join(' · ')
 function onKey(event: KeyboardEvent) {
   if (
     event.key === 'w' &&
@@ -132,10 +139,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
             <div>
               {{ o.label }}
               <p class="soft">
-                {{ o.id === 'leave' ? '' : saved(o.daysSaved)
-                }}<template v-if="o.mouldHoursAhead">
-                  · {{ o.mouldHoursAhead }} h damp enough for mould in a fortnight</template
-                >
+                {{ says(o) }}
               </p>
             </div>
             <strong>{{ dateRange(o.ready.p10, o.ready.p90) }}</strong>

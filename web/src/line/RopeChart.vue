@@ -100,7 +100,8 @@ function status(lot: LineLot): { text: string; tone: string } {
         t.lot.heap === 'sound' ? cropOf(t.lot.crop).name : heapLabel(cropOf(t.lot.crop), t.lot.heap)
       }}</strong>
       <span class="soft"
-        >{{ t.id }} · {{ weight(t.lot.weightG) }}{{ t.lot.place ? ` · ${t.lot.place.toLowerCase()}` : '' }}</span
+        >{{ t.id }} · {{ weight(t.lot.weightG)
+        }}{{ t.lot.place && !narrow ? ` · ${t.lot.place.toLowerCase()}` : '' }}</span
       >
       <b :class="status(t.lot).tone">{{ status(t.lot).text }}</b>
       <i class="water" aria-hidden="true"><i :style="{ width: `${Math.round(t.lot.progress * 100)}%` }"></i></i>
@@ -158,6 +159,7 @@ svg {
   white-space: nowrap;
 }
 .tag .soft {
+  margin: 0;
   font-size: 12.5px;
   white-space: nowrap;
 }

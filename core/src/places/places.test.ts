@@ -1,0 +1,58 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { steadyAir } from '../air'
+import { dayMs } from '../household'
+import { airAhead, assumedAir, climateFor, outdoorNormal, placeKinds, type PlaceKind } from './index'
+
+const climate = climateFor(47, 430)
+const october = Date.UTC(2026, 9, 2)
+const mean = (values: Float64Array, from: number, days: number) =>
+  values.slice(from * 24, (from + days) * 24).reduce((a, b) => a + b, 0) / (days * 24)
+
+describe('the year outdoors', () => {
+  it('is warmest in July in the north and in January in the south (common knowledge, no source)', () => {
+    const at = (c: typeof climate, month: number) => outdoorNormal(c, Date.UTC(2026, month, 20)).temperatureC
+    expect(at(climate, 6)).toBeGreaterThan(at(climate, 0) + 15)
+    const south = climateFor(-38, 50)
+    expect(at(south, 0)).toBeGreaterThan(at(south, 6) + 8)
+  })
+})
+
+describe('the air ahead', () => {
+  it('repeats the recent days where no season is told', () => {
+    const ahead = airAhead(steadyAir(14, 71, 48), october, 240)
+    expect(mean(ahead.temperatureC, 0, 10)).toBeCloseTo(14, 6)
+    expect(mean(ahead.relativeHumidityPct, 0, 10)).toBeCloseTo(71, 6)
+  })
+  it('cools a veranda into winter, hardly a heated room, and a cellar late', () => {
+    const january = 105
+    const fall = (kind: PlaceKind, t: number, rh: number) => {
+      const ahead = airAhead(steadyAir(t, rh, 240, october - 10 * dayMs), october, 200 * 24, { climate, kind })
+      return mean(ahead.temperatureC, 0, 2) - mean(ahead.temperatureC, january, 10)
+    }
+    expect(fall('veranda', 11, 75)).toBeGreaterThan(7)
+    expect(fall('room', 20.5, 52)).toBeLessThan(3)
+    expect(fall('cellar', 13, 80)).toBeGreaterThan(2)
+    expect(fall('cellar', 13, 80)).toBeLessThan(fall('veranda', 11, 75))
+  })
+  it('starts from what was measured and stays air, whatever that was', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...(Object.keys(placeKinds) as PlaceKind[])),
+        fc.double({ min: -10, max: 35, noNaN: true }),
+        fc.double({ min: 20, max: 95, noNaN: true }),
+        (kind, t, rh) => {
+          const ahead = airAhead(steadyAir(t, rh, 240, october - 10 * dayMs), october, 24 * 120, { climate, kind })
+          expect(Math.abs(mean(ahead.temperatureC, 0, 1) - t)).toBeLessThan(1)
+          return ahead.relativeHumidityPct.every((x) => x >= 15 && x <= 98) && ahead.vpdKPa.every((x) => x >= 0)
+        },
+      ),
+      { numRuns: 60 },
+    )
+  })
+  it('assumes what a kind of place usually has until somebody measures', () => {
+    const air = assumedAir('cellar', climate, october, 48)
+    expect(air.relativeHumidityPct[0]).toBe(placeKinds.cellar.usualHumidityPct)
+    expect(air.hours).toBe(48)
+  })
+})

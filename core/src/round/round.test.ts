@@ -1,0 +1,49 @@
+import { describe, expect, it } from 'vitest'
+import { dryingJobs, storedJobs, useUpJob, type DryingLot } from './index'
+
+const lot: DryingLot = {
+  hungOn: '2026-07-12',
+  lastWeighedOn: '2026-07-20',
+  lastTestedOn: null,
+  ready: { p10: '2026-07-30', p50: '2026-08-03' },
+  readyNow: 0.05,
+  testsPassed: false,
+  stalledForHours: 0,
+}
+const kinds = (over: Partial<DryingLot>, today = '2026-07-24') =>
+  dryingJobs({ ...lot, ...over }, today).map((j) => `${j.kind} ${j.dueOn}`)
+
+describe('jobs of a hanging lot', () => {
+  it('is weighed on the day it is hung and every four days', () => {
+    expect(kinds({ lastWeighedOn: null })).toContain('weigh 2026-07-12')
+    expect(kinds({})).toContain('weigh 2026-07-24')
+  })
+  it('is felt from the early side of its window, and again two days after', () => {
+    expect(kinds({})).toContain('test 2026-07-30')
+    expect(kinds({ lastTestedOn: '2026-07-31' }, '2026-08-01')).toContain('test 2026-08-02')
+  })
+  it('is helped along when the air stalls it, or will never dry it', () => {
+    expect(kinds({ stalledForHours: 50 })).toContain('unstall 2026-07-24')
+    expect(kinds({ ready: { p10: null, p50: null } })).toContain('unstall 2026-07-24')
+  })
+  it('is only to be taken down once it is ready', () => {
+    expect(kinds({ readyNow: 0.95 })).toEqual(['take-down 2026-07-24'])
+    expect(kinds({ testsPassed: true })).toEqual(['take-down 2026-07-24'])
+  })
+})
+
+describe('jobs of what is kept', () => {
+  it('is looked over when the model says, and says how many', () => {
+    const stored = { storedOn: '2026-08-04', lastCheckedOn: '2026-08-30', checkInDays: 20, lookAt: 18, pieces: 73 }
+    expect(storedJobs(stored, '2026-10-02')).toEqual([
+      { kind: 'check', dueOn: '2026-09-19', why: 'Last looked over 33 days ago. Look at 18 of 73.' },
+    ])
+  })
+  it('is used up before its days are over', () => {
+    expect(useUpJob('2026-09-19', 14, '2026-10-02')).toMatchObject({
+      dueOn: '2026-09-28',
+      why: 'Will not keep: 1 day left.',
+    })
+    expect(useUpJob('2026-09-01', 14, '2026-10-02').why).toMatch(/over/)
+  })
+})
