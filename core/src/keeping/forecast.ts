@@ -134,7 +134,7 @@ export function endReason(crop: Crop, end: End, temperatureC: number, relativeHu
   const worst = crop.keeping.sproutingDays.value.reduce((a, b) => (b[1] < a[1] ? b : a))
   switch (end) {
     case 'sprouting':
-      return `It sits at ${t}; ${crop.plural} sprout soonest near ${worst[0]} °C.`
+      return `It sits at ${t}; sprouting is quickest near ${worst[0]} °C.`
     case 'drying out':
       return `At ${t} and ${rh} it loses water; about ${bearableLossPct(crop)} % lost is too light.`
     case 'rot':

@@ -98,7 +98,7 @@ defineExpose({ toggle })
     <div v-if="keeping" :class="{ columns: wide, stack: !wide }">
       <section class="card">
         <h2>How much of it is still sound</h2>
-        <SurvivalChart :keeping="keeping" :today="frame.today" :checks="lot.checks" :colour="colour" />
+        <SurvivalChart :narrow="!wide" :keeping="keeping" :today="frame.today" :checks="lot.checks" :colour="colour" />
       </section>
       <div class="stack">
         <section class="card">

@@ -12,12 +12,15 @@ const props = defineProps<{
   today: string
   checks: { on: string; lookedAt: number; bad: number }[]
   colour: string
+  /** beside other things, without its table */
   small?: boolean
+  /** a column's width: fewer units across, so that words stay legible */
+  narrow?: boolean
 }>()
 
 type Point = KeepingView['curve'][number]
-const width = computed(() => (props.small ? 340 : 760))
-const height = computed(() => (props.small ? 150 : 330))
+const width = computed(() => (props.small ? 340 : props.narrow ? 420 : 760))
+const height = computed(() => (props.small ? 150 : props.narrow ? 260 : 330))
 const left = 56
 const bottom = 26
 
@@ -47,7 +50,7 @@ const middle = computed(
       .curve(curveMonotoneX)(points.value) ?? '',
 )
 const months = computed(() => {
-  const every = lastDay.value > 420 ? 3 : lastDay.value > 150 || props.small ? 2 : 1
+  const every = lastDay.value > 420 ? 3 : lastDay.value > 150 || props.small || props.narrow ? 2 : 1
   const out: { day: number; label: string }[] = []
   for (let d = 0; d <= lastDay.value; d++) {
     const date = addDays(start.value, d)

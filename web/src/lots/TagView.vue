@@ -29,4 +29,9 @@ const print = () => window.print()
   max-width: 100%;
   height: auto;
 }
+@media screen {
+  .tag {
+    width: 560px;
+  }
+}
 </style>
