@@ -29,7 +29,7 @@ export async function startHousehold(page: Page, name: string): Promise<void> {
   await page.getByLabel('First day').fill('12 Jul 2026')
   await page.getByLabel('First day').press('Enter')
   await page.getByRole('button', { name: 'Start it' }).click()
-  await expect(page.getByText('Sun 12 July')).toBeVisible()
+  await expect(page.locator('.when strong')).toHaveText('Sun 12 July')
   await expect(page.getByRole('heading', { name: 'Nothing needs you today' })).toBeVisible()
 }
 

@@ -15,7 +15,7 @@ import { syncJobs } from './round/sync'
 export async function ensureDemo(pool: Pool, say: (line: string) => void): Promise<void> {
   if ((await allHouseholds(pool)).some((household) => household.demo)) return
   say('Loading Quarry House: two seasons of weather, harvests and meals …')
-  await loadDemo(pool)
+  await loadDemo(pool, say)
   say('Quarry House is ready.')
 }
 
@@ -26,7 +26,7 @@ export async function removeDemo(pool: Pool): Promise<void> {
   }
 }
 
-async function loadDemo(pool: Pool): Promise<void> {
+async function loadDemo(pool: Pool, say: (line: string) => void): Promise<void> {
   const id = randomUUID()
   const { name, timeZone, latitudeDeg, altitudeM, seasonStart, firstReadingOn, today } = quarryHouse
   const startMs = instantOf(firstReadingOn, 0, timeZone)
@@ -50,7 +50,12 @@ async function loadDemo(pool: Pool): Promise<void> {
       await senseUntil(db, household, startMs, instantOf(today, 7, timeZone))
       return made
     })
-    for (const step of steps) await play(pool, id, timeZone, places, step)
+    say('  the weather and every sensor are in')
+    let quarter = 1
+    for (const [i, step] of steps.entries()) {
+      await play(pool, id, timeZone, places, step)
+      if ((i + 1) * 4 >= quarter * steps.length) say(`  ${quarter++ * 25} % of what happened there`)
+    }
     const nowMs = instantOf(today, 7, timeZone) + 30 * 60_000
     await inTransaction(pool, id, (db) => setPracticeNow(db, id, new Date(nowMs)))
     await syncJobs(pool, await stateOf(pool, id))

@@ -6,6 +6,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { cropColour, cropOf, lotName } from '../crops'
 import { dateRange, useAnswer, useFrame } from '../household'
 import { useAct, WeighField } from '../lots'
+import { ReadField } from '../places'
 import AirChart from './AirChart.vue'
 import EndTests from './EndTests.vue'
 import RopeChart from './RopeChart.vue'
@@ -130,6 +131,8 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           :stall-k-pa="view.stallKPa"
           :now="frame.frame?.now ?? ''"
         />
+        <p class="soft">A reading by hand, where no logger hangs:</p>
+        <ReadField v-if="chosen.placeId" :place-id="chosen.placeId" :place-name="chosen.place ?? undefined" />
       </section>
       <section class="card">
         <h2>What would help {{ chosen.code }}</h2>

@@ -1,37 +1,17 @@
 <script setup lang="ts">
 import type { JobView } from '@vadose/contract/round'
 import { daysBetween } from '@vadose/core/household'
-import { ElButton, ElInput } from 'element-plus'
+import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
-import { ApiError, post } from '../api'
 import { cropColour } from '../crops'
-import { useFrame } from '../household'
 import { EndTests } from '../line'
 import { useAct, WeighField } from '../lots'
+import { ReadField } from '../places'
 
 const props = defineProps<{ job: JobView; placeId: string; today: string }>()
-const frame = useFrame()
 const { act, refusal, busy } = useAct()
 const testing = ref(false)
-const celsius = ref('')
-const percent = ref('')
-const failure = ref('')
-const number = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-')))
-const readable = computed(() => Number.isFinite(number(celsius.value)) && Number.isFinite(number(percent.value)))
 const late = computed(() => daysBetween(props.job.dueOn, props.today))
-
-async function read() {
-  failure.value = ''
-  try {
-    await post(`/places/${props.placeId}/readings`, {
-      temperatureC: number(celsius.value),
-      relativeHumidityPct: number(percent.value),
-    })
-    await frame.changed()
-  } catch (error) {
-    failure.value = error instanceof ApiError ? error.message : String(error)
-  }
-}
 </script>
 
 <template>
@@ -45,7 +25,7 @@ async function read() {
         {{ job.why }}<template v-if="late > 1"> Due {{ late }} days ago.</template>
       </p>
       <EndTests v-if="testing && job.code && job.crop" :code="job.code" :crop="job.crop" @done="testing = false" />
-      <p v-if="refusal || failure" class="bad" role="alert">{{ refusal?.message ?? failure }}</p>
+      <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
     </div>
     <div class="control">
       <WeighField
@@ -71,15 +51,7 @@ async function read() {
         >Start check</RouterLink
       >
       <RouterLink v-else-if="job.kind === 'use'" class="el-button" :to="`/lots/${job.code}`">Use some</RouterLink>
-      <form v-else-if="job.kind === 'read'" class="row" @submit.prevent="read">
-        <ElInput v-model="celsius" class="short" inputmode="decimal" aria-label="Temperature, °C"
-          ><template #suffix>°C</template></ElInput
-        >
-        <ElInput v-model="percent" class="short" inputmode="decimal" aria-label="Humidity, %"
-          ><template #suffix>%</template></ElInput
-        >
-        <ElButton type="primary" native-type="submit" :disabled="!readable">Keep</ElButton>
-      </form>
+      <ReadField v-else-if="job.kind === 'read'" :place-id="placeId" />
     </div>
   </article>
 </template>
@@ -109,9 +81,6 @@ async function read() {
 }
 .control .el-button + .el-button {
   margin: 0;
-}
-.short {
-  width: 86px;
 }
 @media (max-width: 820px) {
   .job {

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { ElButton, ElInput } from 'element-plus'
+import { computed, ref } from 'vue'
+import { ApiError, post } from '../api'
+import { useFrame } from '../household'
+
+/** A reading by hand: what the thermometer and the hygrometer of a place show. */
+const props = defineProps<{ placeId: string; placeName?: string | undefined }>()
+const frame = useFrame()
+const celsius = ref('')
+const percent = ref('')
+const failure = ref('')
+const number = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-')))
+const readable = computed(() => Number.isFinite(number(celsius.value)) && Number.isFinite(number(percent.value)))
+const where = computed(() => (props.placeName ? ` in ${props.placeName.toLowerCase()}` : ''))
+
+async function keep() {
+  failure.value = ''
+  try {
+    await post(`/places/${props.placeId}/readings`, {
+      temperatureC: number(celsius.value),
+      relativeHumidityPct: number(percent.value),
+    })
+    celsius.value = ''
+    percent.value = ''
+    await frame.changed()
+  } catch (error) {
+    failure.value = error instanceof ApiError ? error.message : String(error)
+  }
+}
+</script>
+
+<template>
+  <form class="row" @submit.prevent="keep">
+    <ElInput v-model="celsius" class="short" inputmode="decimal" :aria-label="`Temperature${where}, °C`">
+      <template #suffix>°C</template>
+    </ElInput>
+    <ElInput v-model="percent" class="short" inputmode="decimal" :aria-label="`Humidity${where}, %`">
+      <template #suffix>%</template>
+    </ElInput>
+    <ElButton native-type="submit" :disabled="!readable">Keep</ElButton>
+    <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
+  </form>
+</template>
+
+<style scoped>
+.short {
+  width: 86px;
+}
+</style>

@@ -1,0 +1,1 @@
+export { default as ReadField } from './ReadField.vue'
