@@ -43,7 +43,7 @@ const tick = async (page: Page, button: 'Next morning' | 'Next week') => {
 async function weigh(page: Page, grams: number) {
   await page.getByRole('button', { name: /^Weigh/ }).click()
   await page.getByLabel(/grams$/).fill(String(grams))
-  await page.getByRole('button', { name: 'Keep', exact: true }).click()
+  await page.locator('.weigh').getByRole('button', { name: 'Keep', exact: true }).click()
   await expect(page.getByLabel(/grams$/)).toHaveCount(0)
 }
 

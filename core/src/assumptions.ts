@@ -15,11 +15,11 @@ export const airflowFactor = {
 /** Water has to come through the layers: above this pull the skins dry, the neck does not follow. kPa */
 export const curingCapKPa = 2.2
 
-/** Weighing noise of a kitchen or hanging scale with a bunch that swings, as a share of the weight. */
-export const scaleNoise = 0.006
+/** What a weighing misses the fitted curve by, as a share of the weight: a swinging bunch on a hanging scale, and the curve itself. */
+export const scaleNoise = 0.009
 
 /** How unlike the recent days the coming weeks may be: log standard deviation of the drying power ahead. */
-export const weatherAheadLogSd = 0.18
+export const weatherAheadLogSd = 0.25
 
 /** Share of the losable water that is gone when a bulb counts as cured. */
 export const curedShare = 0.95

@@ -9,6 +9,7 @@ import { computed, reactive, ref, watch } from 'vue'
 import { ApiError, newRequestId, post } from '../api'
 import { crops, cropColour, type Crop } from '../crops'
 import { gramsFrom, useAnswer, useFrame, weight } from '../household'
+import HeapRow, { type HeapEntry } from './HeapRow.vue'
 import ReadinessLook from './ReadinessLook.vue'
 
 const frame = useFrame()
@@ -22,7 +23,8 @@ const harvestedOn = ref('')
 const ahead = (day: Date) => day.getTime() > Date.parse(`${frame.today}T23:59:59`)
 const signShare = ref<number>()
 const total = ref('')
-const heaps = reactive(new Map<string, { kilos: string; pieces: string; placeId: string }>())
+const heaps = reactive(new Map<string, HeapEntry>())
+const keepable = computed(() => (places.value ?? []).filter((p) => !['outdoors', 'freezer'].includes(p.kind)))
 const refusal = ref<ApiError>()
 const busy = ref(false)
 const made = ref<HarvestAnswer['lots']>()
@@ -195,43 +197,16 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
           <h2>Sort into heaps</h2>
           <p class="soft">What you put on no other heap counts as {{ heapOf(first).label.toLowerCase() }}.</p>
           <div class="rows">
-            <div v-for="heap in crop.heaps" :key="heap.id" class="heap" :class="heap.fate">
-              <div>
-                <h3>{{ heap.label }}</h3>
-                <p class="soft">{{ heap.hint }}</p>
-              </div>
-              <div class="row">
-                <ElInput
-                  v-model="heaps.get(heap.id)!.kilos"
-                  class="kilos"
-                  inputmode="decimal"
-                  :placeholder="heap.id === first && restIsSound && totalG ? (left / 1000).toFixed(3) : '0'"
-                  :aria-label="`${heap.label}, kg`"
-                >
-                  <template #suffix>kg</template>
-                </ElInput>
-                <ElInput
-                  v-model="heaps.get(heap.id)!.pieces"
-                  class="kilos"
-                  inputmode="numeric"
-                  placeholder="count"
-                  :aria-label="`${heap.label}, number of ${crop.piece.many}`"
-                />
-                <select
-                  v-if="heap.fate !== 'bin'"
-                  v-model="heaps.get(heap.id)!.placeId"
-                  :aria-label="`Place for ${heap.label}`"
-                >
-                  <option
-                    v-for="p in (places ?? []).filter((one) => !['outdoors', 'freezer'].includes(one.kind))"
-                    :key="p.id"
-                    :value="p.id"
-                  >
-                    {{ p.name }}
-                  </option>
-                </select>
-              </div>
-            </div>
+            <HeapRow
+              v-for="heap in crop.heaps"
+              :key="heap.id"
+              :model-value="heaps.get(heap.id)!"
+              :heap="heap"
+              :many="crop.piece.many"
+              :rest-g="heap.id === first && restIsSound ? left : 0"
+              :places="keepable"
+              @update:model-value="heaps.set(heap.id, $event)"
+            />
           </div>
           <p class="sum" :class="{ bad: totalG !== null && !adds, good: adds }" aria-live="polite">
             <template v-if="totalG === null">Weigh all of it first, then the heaps.</template>
@@ -277,16 +252,6 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
 .text {
   width: 150px;
 }
-.kilos {
-  width: 104px;
-}
-.heap {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 8px 16px;
-  align-items: center;
-  padding: 7px 0;
-}
 .crops {
   align-items: center;
 }
@@ -297,14 +262,6 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
   margin-top: 8px;
   font-weight: 600;
 }
-select {
-  min-height: 40px;
-  border: 1.3px solid var(--line);
-  border-radius: 8px;
-  background: var(--card);
-  padding: 0 8px;
-  max-width: 130px;
-}
 .made {
   list-style: none;
   margin: 0;
@@ -313,14 +270,8 @@ select {
   gap: 10px;
 }
 @media (max-width: 820px) {
-  .heap {
-    grid-template-columns: 1fr;
-  }
   .text {
     width: 100%;
-  }
-  select {
-    min-height: 48px;
   }
 }
 </style>

@@ -37,6 +37,12 @@ const lot = computed(
 const focusPlace = computed(() =>
   typeof route.query['place'] === 'string' ? route.query['place'] : (lot.value?.placeId ?? null),
 )
+const box = (place: StoresView['places'][number]) => ({
+  place,
+  lots: lotsIn(place.id),
+  heaviestG: heaviest.value,
+  chosen: lot.value?.code,
+})
 function choose(code: string) {
   chosen.value = code
   moving.value = undefined
@@ -60,54 +66,18 @@ function drop(code: string, to: string) {
       <div class="house">
         <div v-if="of('roof').length" class="roof">
           <svg viewBox="0 0 100 22" preserveAspectRatio="none" aria-hidden="true"><path d="M0 22 50 1 100 22z" /></svg>
-          <PlaceBox
-            v-for="p in of('roof')"
-            :key="p.id"
-            :place="p"
-            :lots="lotsIn(p.id)"
-            :heaviest-g="heaviest"
-            :chosen="lot?.code"
-            @choose="choose"
-            @drop="drop"
-          />
+          <PlaceBox v-for="p in of('roof')" :key="p.id" v-bind="box(p)" @choose="choose" @drop="drop" />
         </div>
         <div class="walls">
           <div class="floor">
-            <PlaceBox
-              v-for="p in of('floor')"
-              :key="p.id"
-              :place="p"
-              :lots="lotsIn(p.id)"
-              :heaviest-g="heaviest"
-              :chosen="lot?.code"
-              @choose="choose"
-              @drop="drop"
-            />
+            <PlaceBox v-for="p in of('floor')" :key="p.id" v-bind="box(p)" @choose="choose" @drop="drop" />
           </div>
           <div v-if="of('side').length" class="side">
-            <PlaceBox
-              v-for="p in of('side')"
-              :key="p.id"
-              :place="p"
-              :lots="lotsIn(p.id)"
-              :heaviest-g="heaviest"
-              :chosen="lot?.code"
-              @choose="choose"
-              @drop="drop"
-            />
+            <PlaceBox v-for="p in of('side')" :key="p.id" v-bind="box(p)" @choose="choose" @drop="drop" />
           </div>
         </div>
         <div class="under">
-          <PlaceBox
-            v-for="p in of('under')"
-            :key="p.id"
-            :place="p"
-            :lots="lotsIn(p.id)"
-            :heaviest-g="heaviest"
-            :chosen="lot?.code"
-            @choose="choose"
-            @drop="drop"
-          />
+          <PlaceBox v-for="p in of('under')" :key="p.id" v-bind="box(p)" @choose="choose" @drop="drop" />
           <p v-if="of('under').length === 0" class="soft">
             No cellar, fridge or freezer yet. <RouterLink to="/household">Add one</RouterLink>
           </p>
