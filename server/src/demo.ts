@@ -74,7 +74,7 @@ async function play(
   step: Step,
 ): Promise<void> {
   const nowMs = instantOf(step.on, step.hour, timeZone)
-  const moment = { householdId, nowMs, today: step.on }
+  const moment = { householdId, nowMs, today: step.on, timeZone }
   const placeId = (name: string) => places.get(name)!
   const inMoment = (work: (db: Client) => Promise<unknown>) =>
     inTransaction(pool, householdId, async (db) => {

@@ -42,7 +42,8 @@ export const currentState = async (pool: Pool, request: Request): Promise<Househ
 
 export function momentOf(household: HouseholdRow): Moment {
   const nowMs = nowOf(household)
-  return { householdId: household.id, nowMs, today: civilDateOf(nowMs, household.timeZone) }
+  const { id, timeZone } = household
+  return { householdId: id, nowMs, today: civilDateOf(nowMs, timeZone), timeZone }
 }
 
 /**

@@ -41,6 +41,16 @@ describe('a harvest', () => {
     expect(kinds).toContain('weigh')
   })
 
+  it('lifted on an earlier day has hung since then; older than a year is a slip', async () => {
+    const early = await client.post('/harvests', garlicHarvest(place('Veranda'), { harvestedOn: '2026-07-05' }))
+    const { code } = early.body.lots[0]
+    const lot = (await client.get(`/lots/${code}`)).body
+    expect(lot.events[0].on).toBe('2026-07-05')
+    expect(lot.curing.progress).toBeGreaterThan(0.1)
+    const slip = await client.post('/harvests', garlicHarvest(place('Veranda'), { harvestedOn: '2024-07-05' }))
+    expect([slip.status, slip.body.error.field]).toEqual([400, 'harvestedOn'])
+  })
+
   it('sent twice happens once, and answers the same', async () => {
     const harvest = garlicHarvest(place('Veranda'))
     const first = await client.post('/harvests', harvest)

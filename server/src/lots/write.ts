@@ -1,5 +1,6 @@
 import type { NewHarvest } from '@vadose/contract/intake'
 import { cropById } from '@vadose/core/crops'
+import { daysBetween } from '@vadose/core/household'
 import { bringIn, lotHistory, nextLotCode, perform, type LotAct } from '@vadose/core/lots'
 import type { JobKind } from '@vadose/core/round'
 import { Refusal } from '@vadose/core/refusal'
@@ -7,7 +8,7 @@ import type { Client } from '../database'
 import { addHarvest } from '../intake'
 import { placesOf } from '../places'
 import { finishJobs } from '../round'
-import { naturalAirflow } from '../household'
+import { instantOf, naturalAirflow } from '../household'
 import { addLot, appendEvent, codesTaken, eventsOfLot, lockLot } from './queries'
 
 /** The household writing, and its moment. */
@@ -15,7 +16,11 @@ export interface Moment {
   householdId: string
   nowMs: number
   today: string
+  timeZone: string
 }
+
+/** Older harvests than this are a slip of the year, days. */
+const oldestHarvestDays = 400
 
 /** Which open jobs an act gets done. */
 const finishes: Partial<Record<LotAct['act'], JobKind[]>> = {
@@ -30,11 +35,20 @@ const finishes: Partial<Record<LotAct['act'], JobKind[]>> = {
 
 /** Writes a harvest: its lots and their first events. Runs inside the caller's transaction. */
 export async function writeHarvest(db: Client, moment: Moment, harvest: NewHarvest) {
-  const { householdId, nowMs, today } = moment
+  const { householdId, nowMs, today, timeZone } = moment
   const crop = cropById(harvest.crop)
   if (harvest.harvestedOn > today) {
     throw new Refusal('invalid', `${harvest.harvestedOn} lies ahead of today, ${today}.`, 'harvestedOn')
   }
+  if (daysBetween(harvest.harvestedOn, today) > oldestHarvestDays) {
+    throw new Refusal(
+      'invalid',
+      `${harvest.harvestedOn} is more than ${oldestHarvestDays} days back; check the year.`,
+      'harvestedOn',
+    )
+  }
+  // what was lifted on an earlier day has hung since that noon
+  const at = new Date(harvest.harvestedOn === today ? nowMs : instantOf(harvest.harvestedOn, 12, timeZone))
   const places = await placesOf(db, householdId)
   harvest.heaps.forEach((heap, i) => {
     if (heap.placeId && !places.some((place) => place.id === heap.placeId)) {
@@ -69,7 +83,7 @@ export async function writeHarvest(db: Client, moment: Moment, harvest: NewHarve
       broughtOn: harvest.harvestedOn,
     })
     for (const event of draft.events) {
-      await appendEvent(db, householdId, lotId, new Date(nowMs), event, harvest.requestId)
+      await appendEvent(db, householdId, lotId, at, event, harvest.requestId)
     }
     made.push({ code, heap: draft.heap.id, weightG: draft.events[0]!.weightG })
   }

@@ -1,0 +1,92 @@
+import { expect, test } from './page'
+import { startHousehold } from './story'
+
+test('an onion harvest with a heap for the bin, a lot split at the end, and some gone to the mice', async ({
+  page,
+}) => {
+  await startHousehold(page, 'Onion House')
+  await page.keyboard.press('2')
+  await page.getByRole('radio', { name: 'Onion, storing' }).click()
+  await page.getByRole('radio', { name: '9', exact: true }).click()
+  await expect(page.getByText('Best keepers: eight in ten down or more')).toBeVisible()
+  await page.getByLabel('Weight of the whole harvest, kg').fill('12,5')
+  await page.getByLabel('Soft base or white mould, kg').fill('0.5')
+  await page.getByLabel('Bed', { exact: true }).fill('Bed 9')
+  await page.getByRole('button', { name: 'Make 2 lots' }).click()
+  await expect(page.getByText('written off; the bed is marked')).toBeVisible()
+
+  // taken down early, against the odds: allowed, and the small ones become a lot
+  await page.goto('/lots/N26-1/finish')
+  await page.getByRole('radio', { name: /short neck/ }).click()
+  await page.getByLabel('Weight cleaned, kg').fill('99')
+  await page.getByLabel('Number of onions').fill('90')
+  await page.getByLabel(/Keep the small ones apart/).check()
+  await page.getByLabel('Weight of the small ones, kg').fill('1.2')
+  await page.getByLabel('Number of small ones').fill('20')
+  await page.getByLabel('Weight cleaned, kg').fill('10.4')
+  await expect(page.getByText('1.60 kg of tops, roots and water off')).toBeVisible()
+  await page.getByRole('radio', { name: 'plait' }).click()
+  await page.getByRole('button', { name: /^Put by 90 onions/ }).click()
+  await expect(page.getByRole('link', { name: 'Tag for N26-3' })).toBeVisible()
+
+  await page.goto('/lots/N26-1')
+  await expect(page.getByText('70 onions, 9.20 kg').first()).toBeVisible()
+  await page.getByRole('button', { name: 'Gone bad' }).click()
+  await page.getByRole('radio', { name: 'Mice' }).click()
+  await page.getByRole('button', { name: 'Write off' }).click()
+  await expect(page.getByText('69 onions').first()).toBeVisible()
+  await page.getByRole('button', { name: 'Note' }).click()
+  await page.getByLabel('Note').fill('set a trap')
+  await page.getByRole('button', { name: 'Keep', exact: true }).click()
+  await expect(page.getByText('set a trap').first()).toBeVisible()
+
+  // variety and bed are offered again next time
+  await page.goto('/bring-in')
+  await page.getByRole('radio', { name: 'Onion, storing' }).click()
+  await expect(page.getByLabel('Bed', { exact: true })).toHaveValue('Bed 9')
+})
+
+test('households stand side by side, and a place of one is not a place of another', async ({ page }) => {
+  await startHousehold(page, 'Place House')
+  await page.goto('/household')
+  await page.getByLabel('Name of a new place').fill('Root clamp')
+  await page.getByLabel('Kind of place').selectOption('cellar')
+  await page.getByRole('button', { name: 'Add it' }).click()
+  await expect(page.getByText('Root clamp')).toBeVisible()
+  await page.goto('/stores')
+  await expect(page.locator('[data-place="Root clamp"]')).toBeVisible()
+  await page.goto('/household')
+  await page.locator('li').filter({ hasText: 'Quarry House' }).getByRole('button', { name: 'Go there' }).click()
+  await expect(page.locator('.when a')).toHaveText('Quarry House · demo')
+  await page.goto('/stores')
+  await expect(page.locator('[data-place="Loft"]')).toBeVisible()
+  await expect(page.locator('[data-place="Root clamp"]')).toHaveCount(0)
+})
+
+test('a click on the year leads to that day’s round', async ({ page }) => {
+  await page.goto('/household')
+  await page
+    .locator('li')
+    .filter({ hasText: 'Quarry House' })
+    .getByRole('button', { name: 'Go there' })
+    .or(page.getByText('you are here'))
+    .first()
+    .click()
+  await page.goto('/')
+  const strip = page.getByRole('img', { name: /^The year/ })
+  const box = (await strip.boundingBox())!
+  await strip.click({ position: { x: box.width * 0.72, y: 30 } })
+  await expect(page).toHaveURL(/\?on=20\d\d-\d\d-\d\d/)
+  await expect(page.getByRole('heading', { name: /^The round on/ })).toBeVisible()
+  await strip.click({ position: { x: 5, y: 30 } })
+  await expect(page).toHaveURL(/\/$/)
+})
+
+test('every key is listed', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  await page.keyboard.press('?')
+  await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('heading', { name: 'Keys' })).toHaveCount(0)
+})
