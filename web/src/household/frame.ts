@@ -1,7 +1,7 @@
-import type { Frame, MoveClock } from '@vadose/contract/household'
+import type { Frame, HouseholdSummary, MoveClock } from '@vadose/contract/household'
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import { ApiError, get, post } from '../api'
+import { get, post } from '../api'
 
 /** Who, when and the year: shared by every screen. `tick` rises whenever something was written. */
 export const useFrame = defineStore('frame', () => {
@@ -14,12 +14,15 @@ export const useFrame = defineStore('frame', () => {
 
   async function load(): Promise<void> {
     try {
+      if (!frame.value && (await get<HouseholdSummary[]>('/households')).length === 0) {
+        noHousehold.value = true
+        return
+      }
       frame.value = await get<Frame>('/frame')
       failure.value = undefined
       noHousehold.value = false
     } catch (error) {
-      noHousehold.value = error instanceof ApiError && error.code === 'no-household'
-      failure.value = noHousehold.value || !(error instanceof Error) ? undefined : error.message
+      failure.value = error instanceof Error ? error.message : String(error)
     } finally {
       asked.value = true
     }

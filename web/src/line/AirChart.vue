@@ -28,7 +28,8 @@ const past = computed(() => points.value.filter((p) => !p.ahead))
 const ahead = computed(() => [...past.value.slice(-1), ...points.value.filter((p) => p.ahead)])
 const days = computed(() =>
   x.value
-    .ticks(6)
+    .ticks(5)
+    .filter((d) => x.value(d) < width - 24)
     .map((d) => ({ x: x.value(d), label: d.toLocaleDateString('en-GB', { day: 'numeric', month: 'short' }) })),
 )
 const mean = computed(() => past.value.reduce((sum, p) => sum + p.vpdKPa, 0) / Math.max(1, past.value.length))
@@ -81,6 +82,9 @@ svg {
   fill: color-mix(in srgb, var(--bad) 14%, transparent);
 }
 .stall-says {
+  paint-order: stroke;
+  stroke: var(--card);
+  stroke-width: 4px;
   fill: var(--bad);
 }
 .now {

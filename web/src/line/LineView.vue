@@ -31,14 +31,15 @@ const choose = (code: string) => {
   open.value = undefined
   void router.replace({ query: { lot: code } })
 }
+const count = (days: number) => `${Math.round(days)} ${Math.round(days) === 1 ? 'day' : 'days'}`
 const saved = (days: number | null) =>
   days === null
     ? ''
     : Math.abs(days) < 0.5
       ? 'no difference'
       : days > 0
-        ? `${Math.round(days)} days sooner`
-        : `${Math.round(-days)} days later`
+        ? `${count(days)} sooner`
+        : `${count(-days)} later`
 const says = (o: LineLotDetail['options'][number]) =>
   [
     o.id === 'leave' ? '' : saved(o.daysSaved),
