@@ -25,7 +25,7 @@ export default async function serve(): Promise<() => Promise<void>> {
     env: { ...process.env, DATABASE_URL: url.href, PORT: '0', VADOSE_ADDRESS_FILE: note },
     stdio: 'inherit',
   })
-  for (let i = 0; i < 600 && !process.env['VADOSE_URL']; i++) {
+  for (let i = 0; i < 3000 && !process.env['VADOSE_URL']; i++) {
     await new Promise((resolve) => setTimeout(resolve, 100))
     try {
       process.env['VADOSE_URL'] = readFileSync(note, 'utf8').trim().split(' ')[1]
@@ -34,7 +34,7 @@ export default async function serve(): Promise<() => Promise<void>> {
     }
   }
   if (!process.env['VADOSE_URL'])
-    throw new Error('The server did not answer within a minute; its own words stand above.')
+    throw new Error('The server did not answer within five minutes; its own words stand above.')
   process.env['VADOSE_DATABASE'] = url.href
   return async () => {
     server.kill('SIGTERM')

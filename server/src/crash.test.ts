@@ -19,7 +19,7 @@ async function start(): Promise<string> {
     env: { ...process.env, DATABASE_URL: database.url, PORT: '0', VADOSE_ADDRESS_FILE: note },
     stdio: 'ignore',
   })
-  for (let i = 0; i < 200; i++) {
+  for (let i = 0; i < 1800; i++) {
     await new Promise((resolve) => setTimeout(resolve, 50))
     try {
       return readFileSync(note, 'utf8').trim().split(' ')[1]!
