@@ -34,7 +34,7 @@ function core(): number {
 
 const temperature = air.temperatureC
 const pull = air.vpdKPa
-const g = crop.keeping.respiration.value.g
+const g = crop.keeping.respiration!.value.g
 
 /**
  * The bare loop: one typed array after another and the exponentials the equations ask for: the respiration power of

@@ -34,7 +34,16 @@ export interface HouseholdSummary {
 
 /** What every screen needs: who, when, and the year as a strip. */
 export interface Frame {
-  household: { id: string; name: string; clock: 'real' | 'practice'; demo: boolean }
+  household: {
+    id: string
+    name: string
+    clock: 'real' | 'practice'
+    demo: boolean
+    units: 'metric' | 'us'
+    altitudeM: number
+    /** whom the household asks about food safety; its own setting */
+    authority: { name: string; url: string } | null
+  }
   /** instant, ISO */
   now: string
   today: string

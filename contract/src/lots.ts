@@ -45,7 +45,7 @@ export const actSchemas = {
   move: act('move', ['placeId'] as const, { placeId: uuid } as const),
   finish: act(
     'finish',
-    ['neck', 'pack', 'placeId', 'weightG', 'pieces'] as const,
+    ['pack', 'placeId', 'weightG'] as const,
     {
       neck: id,
       pack: id,

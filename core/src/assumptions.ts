@@ -1,3 +1,5 @@
+import type { GasLevel, Packing } from './crops'
+
 /**
  * Our own judgements, each with why. Everything here may be set by the household later;
  * numbers with a book behind them stand with the crop instead.
@@ -25,14 +27,16 @@ export const weatherAheadLogSd = 0.25
 export const curedShare = 0.95
 
 /** Slowing of water loss by packing, against the bare product in moving air of the published coefficients. */
-export const packingFactor = {
+export const packingFactor: Record<Packing, number> = {
   bare: 0.6,
   net: 0.32,
   plait: 0.4,
   sack: 0.28,
   box: 0.25,
   'damp-sand': 0.04,
-} as const
+  bag: 0.12,
+  jar: 0.002,
+}
 
 /**
  * A household eats what a shop could no longer sell: bearable loss at home as a multiple of the published
@@ -54,3 +58,18 @@ export const checkIntervalDays = { lo: 3, hi: 42 } as const
 
 /** Prior belief about how fast a line is eaten, as if it had been watched for this many weeks. */
 export const useRatePriorWeeks = 2
+
+/**
+ * Ripening gas from neighbours: how much of it reaches a lot in the same place, by how much the neighbours give off,
+ * and days until half the pieces show it at 10 °C in the full amount, by how much the crop feels it. A shared cellar,
+ * not a sealed box.
+ */
+export const gasReaching: Record<GasLevel, number> = { none: 0, little: 0.05, some: 0.4, much: 1 }
+export const gasDays: Record<GasLevel, number> = { none: Infinity, little: 400, some: 90, much: 35 }
+
+/**
+ * Healing skins: below the best temperature it slows in a straight line to nothing this many degrees lower (never
+ * below 2 °C), above it to nothing `aboveC` higher; each point of humidity outside the best range costs `perPoint`.
+ * Fitted to the practice ranges of potato, sweet potato and squash.
+ */
+export const healing = { belowC: 14, aboveC: 12, perPoint: 0.02, least: 0.3 } as const

@@ -2,6 +2,7 @@ import { Refusal } from '@vadose/core/refusal'
 import express, { type Express } from 'express'
 import type { Logger } from 'pino'
 import { benchRoutes } from './bench/routes'
+import { almanacRoutes } from './crops/routes'
 import type { Pool } from './database'
 import { householdRoutes } from './household/routes'
 import { answerError } from './http'
@@ -38,6 +39,7 @@ export function makeApp(pool: Pool, webRoot: string, log: Logger): Express {
   api.use(benchRoutes())
   for (const routes of [
     householdRoutes,
+    almanacRoutes,
     placeRoutes,
     intakeRoutes,
     lotRoutes,

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { weightShare } from '@vadose/core/line'
+import { curingOf, weightShare } from '@vadose/core/line'
 import type { LotAct } from '@vadose/core/lots'
 import { quarryHouse, steps, type Step } from '@vadose/demo/quarry-house'
 import { inTransaction, type Client, type Pool } from './database'
@@ -115,7 +115,7 @@ async function scaleShows(pool: Pool, householdId: string, step: Extract<Step, {
   const state = await stateOf(pool, householdId)
   const lot = state.lots.find((l) => l.code === step.code)!
   const { spentKPaH } = state.curing(lot).state
-  const budget = lot.cropData.curing.budgetKPaH.value * step.budgetFactor
+  const budget = curingOf(lot.cropData).budget.value * step.budgetFactor
   const swing = 1 + 0.004 * Math.sin(spentKPaH * 1.7)
   return Math.round((step.firstG * weightShare(spentKPaH, budget, step.finalRatio) * swing) / 5) * 5
 }

@@ -1,40 +1,40 @@
-import { airState, hourMs, joinSeries, seriesFromReadings, type AirReading } from '../air'
-import { mapSpread, type Spread } from '../chance'
-import { checkSize, checkUpdate, type Check } from '../checks'
-import { cropById } from '../crops'
+import { airState } from '../air'
+import type { Spread } from '../chance'
+import { checkSize, checkUpdate, comparePolicies, type Check } from '../checks'
+import type { GasLevel, Packing } from '../crops'
+import {
+  blanch,
+  freezerLoad,
+  freezeTime,
+  frozenLife,
+  glutPlan,
+  powerCut,
+  type FreezeTimeInput,
+  type FreeTime,
+  type FrozenStretch,
+} from '../freezing'
 import type { CivilDate } from '../household'
-import { keepAt } from '../keeping'
-import { runOut, type Use } from '../larder'
-import { curingState, type Airflow, type CuringLot } from '../line'
-import { airAhead } from '../places'
-import { Refusal } from '../refusal'
-
-export interface AirInput {
-  temperatureC: number
-  relativeHumidityPct: number
-  pressureKPa?: number
-}
-
-export interface CureInput {
-  crop: string
-  startedAt: string
-  air: AirReading[]
-  airflow: Airflow
-  weighings?: { at: string; weightG: number }[]
-  tests?: { at: string; test: string; passed: boolean }[]
-}
+import { keepAt, seedLife } from '../keeping'
+import { brine, runOut, type Use } from '../larder'
+import {
+  driedLifeMonths,
+  dryingFit,
+  dryWeight,
+  equilibriumMoisture,
+  type DryingWeighing,
+  type MoistureEquation,
+} from '../line'
+import { Refusal, requireWithin } from '../refusal'
+import { planting } from '../year'
+import { cure, type CropLookup, type CureInput } from './cure'
 
 export interface KeepInput {
   crop: string
   temperatureC: number
   relativeHumidityPct: number
   light?: boolean
-}
-
-export interface CheckSizeInput {
-  lotSize: number
-  badFraction: number
-  confidence: number
+  packing?: Packing
+  gas?: GasLevel
 }
 
 export interface CheckUpdateInput {
@@ -45,113 +45,127 @@ export interface CheckUpdateInput {
   checks: Check[]
 }
 
-export interface RunOutInput {
-  onHand: number
-  uses: Use[]
-  today: CivilDate
-}
-
-const recentHours = 7 * 24
-const horizonHours = 400 * 24
-const longestRecordHours = 400 * 24
-
-function instant(text: string, field: string): number {
-  const ms = Date.parse(text)
-  if (!Number.isFinite(ms))
-    throw new Refusal('invalid', `${field} is not an instant; write it as 2026-07-12T08:00:00Z.`, field)
-  return ms
-}
-
-/** How far curing has come in logged air, and when it will be ready if the last week's air goes on. */
-export function cure(input: CureInput) {
-  const crop = cropById(input.crop)
-  const startMs = instant(input.startedAt, 'startedAt')
-  if (input.air.length === 0) throw new Refusal('invalid', 'Give at least one reading of the air.', 'air')
-  const times = input.air.map((reading, i) => instant(reading.at, `air/${i}/at`))
-  const nowMs = Math.max(...times)
-  if (nowMs < startMs) throw new Refusal('invalid', 'All readings of the air lie before startedAt.', 'air')
-  if (nowMs - startMs > longestRecordHours * hourMs) {
-    throw new Refusal('out-of-range', 'The record is longer than 400 days; nothing cures that long.', 'startedAt')
-  }
-  const within = (ms: number, field: string) => {
-    if (ms < startMs || ms > nowMs) throw new Refusal('invalid', `${field} lies outside the record of the air.`, field)
-    return ms
-  }
-  const weighings = (input.weighings ?? []).map((w, i) => ({
-    weightG: w.weightG,
-    atMs: within(instant(w.at, `weighings/${i}/at`), `weighings/${i}/at`),
-  }))
-  const tests = (input.tests ?? []).map((t, i) => {
-    if (!crop.curing.endTests.some((known) => known.id === t.test)) {
-      const known = crop.curing.endTests.map((test) => test.id).join(', ')
-      throw new Refusal(
-        'invalid',
-        `There is no end test “${t.test}” for ${crop.name}. Known: ${known}.`,
-        `tests/${i}/test`,
-      )
-    }
-    return { ...t, atMs: within(instant(t.at, `tests/${i}/at`), `tests/${i}/at`) }
+const keep = (input: KeepInput, cropOf: CropLookup) =>
+  keepAt(cropOf(input.crop), input.temperatureC, input.relativeHumidityPct, input.packing, {
+    light: input.light ?? false,
+    gas: input.gas ?? 'none',
   })
-  const past = seriesFromReadings(input.air, startMs, Math.max(nowMs, startMs + hourMs))
-  const recent = seriesFromReadings(
-    input.air,
-    Math.max(startMs, nowMs - recentHours * hourMs),
-    Math.max(nowMs, startMs + hourMs),
-  )
-  const ahead = airAhead(recent, past.startMs + past.hours * hourMs, horizonHours)
-  const lot: CuringLot = {
-    crop,
-    air: joinSeries(past, ahead),
-    nowMs,
-    airflow: [{ atMs: startMs, airflow: input.airflow }],
-    weighings,
-    tests,
-  }
-  const state = curingState(lot)
-  if (!Object.values(state.readyAtMs).every(Number.isFinite)) {
-    throw new Refusal(
-      'stalled',
-      `In the air of the last days it will not dry within 400 days (${Math.round(state.progress * 100)} % done so far). Move more or drier air past it.`,
-      'air',
-    )
-  }
-  return {
-    progress: state.progress,
-    readyAt: mapSpread(state.readyAtMs, (ms) => new Date(Math.round(ms)).toISOString()),
-    stalledHours: state.stalledHours,
-    mouldRiskHours: state.mouldRiskHours,
-    spentKPaH: state.spentKPaH,
-    reasons: state.reasons,
-  }
-}
 
-export const air = (input: AirInput) => airState(input.temperatureC, input.relativeHumidityPct, input.pressureKPa)
-
-export const keep = (input: KeepInput) => keepAt(cropById(input.crop), input.temperatureC, input.relativeHumidityPct)
-
-export const checkSizeAnswer = (input: CheckSizeInput) => ({
-  lookAt: checkSize(input.lotSize, input.badFraction, input.confidence),
-})
-
-export function checkUpdateAnswer(input: CheckUpdateInput) {
+function checkUpdateAnswer(input: CheckUpdateInput, cropOf: CropLookup) {
   if ((input.crop === undefined) === (input.lifeDays === undefined)) {
     throw new Refusal('invalid', 'Give either crop or lifeDays, one of the two.', 'crop')
   }
   return input.lifeDays
     ? checkUpdate({ lifeDays: input.lifeDays }, input.checks)
-    : checkUpdate({ ...input, crop: cropById(input.crop!) }, input.checks)
+    : checkUpdate({ ...input, crop: cropOf(input.crop!) }, input.checks)
 }
 
-export const runOutAnswer = (input: RunOutInput) => runOut(input.onHand, input.uses, input.today)
+function frozenLifeAnswer(input: { crop: string; temperatures: FrozenStretch[] }, cropOf: CropLookup) {
+  const crop = cropOf(input.crop)
+  if (!crop.freezing) throw new Refusal('not-frozen', `${crop.name} is not frozen here.`, 'crop')
+  return frozenLife(crop.freezing, input.temperatures)
+}
 
-/** Every question answered by itself, by the name it has on the wire and at the command line. */
+function driedLifeAnswer(input: { kind: 'fruit' | 'vegetable'; temperatureC: number }) {
+  requireWithin(input.temperatureC, 0, 40, 'temperatureC', '°C')
+  return {
+    months: driedLifeMonths(input.kind, input.temperatureC),
+    source: 'NCHFP: fruit 12 months at 60 °F, 6 at 80 °F; vegetables half (recalled, not re-read)',
+  }
+}
+
+export interface GlutInput {
+  heaps: { crop: string; cut?: string; kg: number; hoursSincePicking: number }[]
+  evenings: FreeTime[]
+  panLitres: number
+  trays: number
+  kgPerTray: number
+  freezerLitres: number
+  altitudeM?: number
+}
+
+const glut = ({ heaps, evenings, ...kitchen }: GlutInput, cropOf: CropLookup) =>
+  glutPlan(
+    heaps.map((heap) => ({ ...heap, crop: cropOf(heap.crop) })),
+    evenings,
+    { ...kitchen, altitudeM: kitchen.altitudeM ?? 0 },
+  )
+
+/** Told how far a long computation has come, 0…1. */
+export type Progress = (share: number) => void
+
+/**
+ * Every question answered by itself, by the name it has on the wire and at the command line. Inputs are shaped as the
+ * wire's schemas say; the models themselves refuse what lies outside their range.
+ */
 export const calculators = {
-  air,
-  cure,
+  air: (i: { temperatureC: number; relativeHumidityPct: number; pressureKPa?: number }) =>
+    airState(i.temperatureC, i.relativeHumidityPct, i.pressureKPa),
+  cure: (i: CureInput, cropOf: CropLookup) => cure(i, cropOf),
+  'dry-weight': (i: { freshWeightG: number; freshMoisturePct: number; targetMoisturePct: number }) =>
+    dryWeight(i.freshWeightG, i.freshMoisturePct, i.targetMoisturePct),
+  'drying-fit': (i: { weighings: DryingWeighing[]; freshMoisturePct: number; targetMoisturePct: number }) =>
+    dryingFit(i.weighings, i.freshMoisturePct, i.targetMoisturePct),
+  'dried-life': driedLifeAnswer,
+  'equilibrium-moisture': (i: {
+    grain: string
+    temperatureC: number
+    relativeHumidityPct: number
+    equation?: MoistureEquation
+  }) => equilibriumMoisture(i.grain, i.temperatureC, i.relativeHumidityPct, i.equation),
+  'seed-life': (i: {
+    species: string
+    temperatureC: number
+    moistureWetBasisPct: number
+    initialViabilityPct: number
+    days?: number
+    targetViabilityPct?: number
+  }) => seedLife(i.species, i.temperatureC, i.moistureWetBasisPct, i.initialViabilityPct, i),
+  blanch: (i: { crop: string; cut?: string; altitudeM?: number }, cropOf: CropLookup) =>
+    blanch(cropOf(i.crop), i.cut, i.altitudeM),
+  'freeze-time': (i: FreezeTimeInput) => freezeTime(i),
+  'freezer-load': (i: { freezerLitres: number; produceKg: number }) => freezerLoad(i.freezerLitres, i.produceKg),
+  'frozen-life': frozenLifeAnswer,
+  'power-cut': (i: {
+    freezerLitres: number
+    fillFraction: number
+    hoursOff: number
+    roomTemperatureC: number
+    startTemperatureC?: number
+  }) => powerCut(i.freezerLitres, i.fillFraction, i.hoursOff, i.roomTemperatureC, i.startTemperatureC),
+  glut,
   keep,
-  'check-size': checkSizeAnswer,
+  'check-size': (i: { lotSize: number; badFraction: number; confidence: number }) => ({
+    lookAt: checkSize(i.lotSize, i.badFraction, i.confidence),
+  }),
   'check-update': checkUpdateAnswer,
-  'run-out': runOutAnswer,
+  'check-policy': (
+    i: {
+      crop: string
+      temperatureC: number
+      relativeHumidityPct: number
+      pieces: number
+      packing?: Packing
+      everyWeeks: number
+      seed?: number
+    },
+    cropOf: CropLookup,
+    progress?: Progress,
+  ) => comparePolicies({ ...i, crop: cropOf(i.crop) }, progress),
+  'run-out': (i: { onHand: number; uses: Use[]; today: CivilDate }) => runOut(i.onHand, i.uses, i.today),
+  planting: (
+    i: { crop: string; wantedUnits: number; unitsPerPlanted: number; keepBackFraction?: number; lossFraction?: number },
+    cropOf: CropLookup,
+  ) => {
+    cropOf(i.crop)
+    return planting(i.wantedUnits, i.unitsPerPlanted, i.keepBackFraction, i.lossFraction)
+  },
+  brine: (i: { method: 'of-water' | 'of-total'; waterG: number; produceG: number; saltPct: number }) =>
+    brine(i.method, i.waterG, i.produceG, i.saltPct),
 }
 
 export type CalculatorName = keyof typeof calculators
+
+/** Runs a calculator on an input already shaped as its schema says. */
+export const runCalculator = (name: CalculatorName, input: unknown, cropOf: CropLookup, progress?: Progress): unknown =>
+  (calculators[name] as (input: unknown, cropOf: CropLookup, progress?: Progress) => unknown)(input, cropOf, progress)

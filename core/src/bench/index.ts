@@ -1,1 +1,2 @@
 export * from './calculators'
+export * from './cure'

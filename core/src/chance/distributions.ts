@@ -27,6 +27,27 @@ export function normalQuantile(p: number): number {
   return (poly(a, r) * q) / poly(b, r)
 }
 
+/**
+ * Standard normal distribution function.
+ * @source power series near 0, Laplace's continued fraction in the tails (Abramowitz & Stegun ch. 26, recalled)
+ */
+export function normalShare(z: number): number {
+  if (z > 0) return 1 - normalShare(-z)
+  if (z < -38) return 0
+  if (z > -3) {
+    let term = z
+    let sum = z
+    for (let i = 1; i < 80; i++) {
+      term *= (z * z) / (2 * i + 1)
+      sum += term
+    }
+    return 0.5 + (sum * Math.exp((-z * z) / 2)) / Math.sqrt(2 * Math.PI)
+  }
+  let fraction = 0
+  for (let k = 80; k > 0; k--) fraction = k / (-z + fraction)
+  return Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI) / (-z + fraction)
+}
+
 /** n standard normal deviates of equal weight, standing for the whole distribution. */
 export const normalPoints = (n: number): number[] => Array.from({ length: n }, (_, i) => normalQuantile((i + 0.5) / n))
 

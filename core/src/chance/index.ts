@@ -1,2 +1,3 @@
 export * from './distributions'
 export * from './quantiles'
+export * from './stream'

@@ -1,3 +1,5 @@
+import type { Packing, PlaceNeed } from './packing'
+
 /** Where a number comes from; the texts stand in sources.ts. */
 export type SourceId = keyof typeof import('./sources').sources
 
@@ -6,8 +8,10 @@ export interface Sourced<T = number> {
   source: SourceId
 }
 
+export type Range = [number, number]
+
 /** What becomes of a heap or a faulty piece. */
-export type Fate = 'store' | 'eat-first' | 'freeze' | 'plant' | 'feed' | 'compost' | 'bin'
+export type Fate = 'store' | 'eat-first' | 'freeze' | 'dry' | 'plant' | 'feed' | 'compost' | 'bin'
 
 export interface HeapTemplate {
   id: string
@@ -31,6 +35,20 @@ export interface FaultAction {
   detail: string
 }
 
+/** The ways keeping ends. */
+export const ends = [
+  'sprouting',
+  'drying out',
+  'rot',
+  'rooting',
+  'mould',
+  'frost',
+  'chilling',
+  'greening',
+  'ethylene',
+] as const
+export type End = (typeof ends)[number]
+
 export interface Fault {
   id: string
   label: string
@@ -38,8 +56,8 @@ export interface Fault {
   cause: string
   /** does it run to neighbours */
   spreads: 'quickly' | 'slowly' | 'no'
-  /** the end of keeping it counts as, so that checks teach the right hazard; none for blemishes */
-  ends: 'rot' | 'sprouting' | 'drying out' | 'rooting' | 'mould' | 'frost'
+  /** the end of keeping it counts as, so that checks teach the right hazard */
+  ends: End
   /** first is proposed */
   actions: FaultAction[]
 }
@@ -63,11 +81,11 @@ export interface ReadinessSchool {
 }
 
 export interface Readiness {
-  /** how the sign is taken */
-  sign: 'brown-leaves' | 'tops-down'
   question: string
-  /** plants' leaves in all, where leaves are counted */
-  leavesInAll?: Sourced
+  /** the sign is counted out of so many (leaves, tops) … */
+  countOf?: Sourced
+  /** … or is one of these stages, from far off to past it */
+  stages?: string[]
   schools: ReadinessSchool[]
   /** the share changes by this much in a usual week */
   sharePerWeek: Sourced
@@ -76,64 +94,188 @@ export interface Readiness {
 }
 
 export interface Curing {
-  /** drying power spent until ready, kPa·h, in breezy shade, net of the stall */
-  budgetKPaH: Sourced
+  /**
+   * `drying-power`: water leaves at the pace of the air's pull. `healing`: skin closes at the pace of warmth,
+   * and the budget is in hours at the best air.
+   */
+  clock: 'drying-power' | 'healing'
+  /** drying power spent until ready, kPa·h, in breezy shade, net of the stall; or healing hours at the best air */
+  budget: Sourced
   /** log standard deviation of that budget between lots */
   budgetLogSd: Sourced
-  /** below this pull nothing dries, kPa */
+  /** below this pull nothing dries, kPa; healing has none */
   stallKPa: Sourced
-  /** weight when cured ÷ weight when hung, tops and roots on */
+  /** healing: air it heals in, °C and %; slower beside it */
+  healsAtC?: Sourced<Range>
+  healsAtPct?: Sourced<Range>
+  /** weight when cured ÷ weight when hung */
   finalWeightRatio: Sourced
   finalWeightRatioSd: Sourced
-  /** pieces in a bunch */
-  bunch: Sourced<[number, number]>
+  /** pieces in a bunch, where it is hung in bunches */
+  bunch?: Sourced<Range>
+  /** what the calendar says, days, for comparison */
+  usualDays: Sourced<Range>
   endTests: EndTest[]
   conditions: Sourced<string>
 }
 
 export interface Keeping {
-  bestTemperatureC: Sourced<[number, number]>
-  bestHumidityPct: Sourced<[number, number]>
+  bestTemperatureC: Sourced<Range>
+  bestHumidityPct: Sourced<Range>
   /** life there, days */
-  lifeDays: Sourced<[number, number]>
-  /** highest freezing point, °C */
-  freezesAtC: Sourced
+  lifeDays: Sourced<Range>
+  /** next best at home, in words */
+  atHome: Sourced<string>
+  /** wants dry air: damp rots and moulds it; the others shrivel in dry air instead */
+  keptDry: boolean
+  /** highest freezing point, °C; dried goods have none */
+  freezesAtC?: Sourced
   /** ng/(kg·s·Pa) */
   transpiration: Sourced
   /** largest loss at which it is still saleable, % */
   largestLossPct: Sourced
-  /** CO2 = f(9T/5+32)^g mg/(kg·h) */
-  respiration: Sourced<{ f: number; g: number }>
-  /** half the pieces have gone by ageing and rot at 0 °C in dry air, days */
-  ageingDaysAtZero: Sourced
+  /** CO2 = f(9T/5+32)^g mg/(kg·h); dried goods hardly breathe and have none */
+  respiration?: Sourced<{ f: number; g: number }>
+  /** how many times faster it ages 10 °C warmer, where there is no respiration curve */
+  ageingQ10?: Sourced
+  /** half the pieces have gone by ageing and rot at `ageingAtC` in the air it likes, days */
+  ageingDays: Sourced
+  ageingAtC: Sourced
+  /** rest after lifting in which nothing sprouts, days near 10 °C; it is within the times below */
+  dormancyDays?: Sourced
   /** half the pieces have sprouted, days from curing at each temperature: [°C, days] */
-  sproutingDays: Sourced<[number, number][]>
-  /** humidity above which roots start, % */
-  rootsAbovePct: Sourced
-  /** half have rooted at 10 °C and 90 %, days */
-  rootingDays: Sourced
+  sproutingDays?: Sourced<[number, number][]>
+  /** humidity above which roots start, %, and days until half have rooted at 10 °C and 90 % */
+  rootsAbovePct?: Sourced
+  rootingDays?: Sourced
+  /** below this it chills, °C, and half are spoilt after so many days 5 °C below it */
+  chillsBelowC?: Sourced
+  chillingDays?: Sourced
+  /** half have greened after so many days in daylight at 20 °C */
+  greeningDays?: Sourced
+  /** ripening gas: none, little, some, much */
+  ethyleneGiven: Sourced<GasLevel>
+  ethyleneFelt: Sourced<GasLevel>
+  /** what the gas does to it */
+  ethyleneShows?: string
+  smell?: string
 }
 
-export interface Crop {
+export type GasLevel = 'none' | 'little' | 'some' | 'much'
+
+/** A way from the bed to the plate. */
+export interface Way {
+  way: 'store' | 'in-ground' | 'freeze' | 'dry' | 'brine' | 'jar' | 'seed' | 'fresh'
+  note: string
+}
+
+export interface Blanch {
+  cut: string
+  /** minutes in boiling water; null where it is not blanched in water */
+  waterMinutes: Sourced<Range | null>
+  steamMinutes: Sourced<Range | null>
+  note: string
+}
+
+export interface Freezing {
+  prepare: string
+  blanch: Blanch[]
+  /** good for so many months at −18 °C */
+  lifeMonths: Sourced<Range>
+  /** life at −12 °C over life at −18 °C */
+  warmShare: Sourced
+}
+
+export interface Dehydrating {
+  cut: string
+  pretreat: string
+  airC: Sourced<Range>
+  hours: Sourced<Range>
+  finalMoisturePct: Sourced
+  doneness: string
+  /** fruit is conditioned; brittle vegetables and herbs need it less */
+  conditions: boolean
+}
+
+/** Practitioners differ; each choice with what it does. */
+export interface School {
+  topic: string
+  question: string
+  choices: { id: string; label: string; does: string }[]
+  /** what Vadose takes until the household says otherwise */
+  usual: string
+}
+
+/** A crop's file: numbers of its own, and names of shared heaps, tests, faults and cautions. */
+export interface CropData {
   id: string
   name: string
   plural: string
   synonyms: string[]
+  /** words for what is in the hand: “soft neck”, “tops down” */
+  looksLike: string[]
+  group: CropGroup
   /** first letter of a lot's code */
   letter: string
   botanical: string
   family: string
-  /** CSS colour token of the crop */
-  colour: string
   piece: { one: string; many: string }
-  /** usual weight of a piece finished, g */
+  /** usual weight of a piece ready to store, g */
   pieceG: Sourced
-  readiness: Readiness
-  heaps: HeapTemplate[]
-  curing: Curing
-  necks: { id: string; label: string; why: string }[]
-  packs: { id: 'net' | 'sack' | 'box' | 'plait' | 'bare'; label: string }[]
+  /** water in it when lifted, % of its weight */
+  waterPct: Sourced
+  ways: Way[]
+  readiness?: Readiness
+  handling: string
+  trimming: string
+  grading: string
+  heaps: string[]
+  curing?: Omit<Curing, 'endTests'> & { endTests: string[] }
+  necks?: string[]
+  packs: Packing[]
+  needs: PlaceNeed[]
   keeping: Keeping
-  faults: Fault[]
+  freezing?: Freezing
+  dehydrating?: Dehydrating
+  schools: School[]
+  faults: string[]
   cautions: string[]
+}
+
+export type CropGroup =
+  | 'allium'
+  | 'tuber'
+  | 'squash'
+  | 'root'
+  | 'cabbage'
+  | 'leaf'
+  | 'fruiting'
+  | 'legume'
+  | 'orchard'
+  | 'stone'
+  | 'berry'
+  | 'herb'
+  | 'seed'
+  | 'brining'
+
+export interface Neck {
+  id: string
+  label: string
+  why: string
+}
+
+/** A crop with everything its file only names put in. */
+export interface Crop extends Omit<CropData, 'heaps' | 'curing' | 'necks' | 'packs' | 'faults' | 'cautions'> {
+  heaps: HeapTemplate[]
+  curing?: Curing
+  necks: Neck[]
+  packs: { id: Packing; label: string }[]
+  faults: Fault[]
+  cautions: Caution[]
+}
+
+export interface Caution {
+  id: string
+  text: string
+  source: SourceId
 }

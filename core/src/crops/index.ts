@@ -1,21 +1,40 @@
 import { Refusal } from '../refusal'
-import type { Crop } from './crop'
-import { garlicHardneck } from './garlic-hardneck'
-import { onionStoring } from './onion-storing'
+import type { Crop, CropData } from './crop'
+import { cropFiles } from './files'
+import { resolveCrop } from './resolve'
 
+export * from './almanac'
 export * from './crop'
+export * from './find-crop'
+export { packings, type Packing, type PlaceNeed } from './packing'
+export * from './path'
+export { resolveCrop } from './resolve'
+export { cropSchema } from './schema'
 export { sources } from './sources'
+export { cropFiles }
 
-/** The almanac, in the order of the bed-side list. */
-export const crops: readonly Crop[] = [garlicHardneck, onionStoring]
+/** The almanac as it ships, in the order of the bed-side list. */
+export const crops: readonly Crop[] = cropFiles.map(resolveCrop)
 
 const byId = new Map(crops.map((crop) => [crop.id, crop]))
+const filesById = new Map(cropFiles.map((file) => [file.id, file]))
 
-/** @throws Refusal `unknown-crop` */
+/**
+ * A crop of the almanac as it ships.
+ * @throws Refusal `unknown-crop`
+ */
 export function cropById(id: string): Crop {
   const crop = byId.get(id)
-  if (!crop) {
-    throw new Refusal('unknown-crop', `There is no crop “${id}”. Known: ${crops.map((c) => c.id).join(', ')}.`, 'crop')
-  }
+  if (!crop) throw unknownCrop(id, crops)
   return crop
 }
+
+export const unknownCrop = (id: string, known: readonly Crop[]): Refusal =>
+  new Refusal(
+    'unknown-crop',
+    `There is no crop “${id.slice(0, 60)}”. Known: ${known.map((c) => c.id).join(', ')}.`,
+    'crop',
+  )
+
+/** The file of a crop that ships; undefined for a household's own. */
+export const cropFileById = (id: string): CropData | undefined => filesById.get(id)

@@ -15,8 +15,9 @@ export interface SchoolVerdict {
  * @param share of the sign reached, 0…1: leaves browned, tops fallen
  */
 export function readinessVerdicts(crop: Crop, share: number, today: CivilDate): SchoolVerdict[] {
+  if (!crop.readiness) return []
   const { schools, sharePerWeek, earlyCost, lateCost } = crop.readiness
-  return schools.map((school) => {
+  return schools.map((school): SchoolVerdict => {
     const from = school.from.value
     const to = school.to.value
     if (share < from - 1e-9) {

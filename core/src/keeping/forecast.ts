@@ -3,7 +3,17 @@ import { weightedSpread, type Spread } from '../chance'
 import type { Crop } from '../crops'
 import { requireWithin } from '../refusal'
 import { dayOfShare, endShares, lifeModel, priorWeights, soundShare, unitLife, type LifeModel } from './life-model'
-import { agesByDay, bearableLossPct, keepingRange, respirationWPerKg, type End, type Packing } from './rates'
+import {
+  agesByDay,
+  bearableLossPct,
+  keepingRange,
+  respirationWPerKg,
+  usualPacking,
+  ends,
+  type End,
+  type Packing,
+  type Surroundings,
+} from './rates'
 
 export interface KeepingForecast {
   /** days from the start of storing, from the lot's view today, when 9 in 10 of what is there now are still sound */
@@ -73,20 +83,43 @@ export function unlooked(model: LifeModel, nowDay: number): LotBelief {
 }
 
 /** Life model of a lot over an hourly series. */
-export function lotLife(crop: Crop, air: AirSeries, packing: Packing): { model: LifeModel; lossPct: Float64Array } {
-  const { ages, lossPct } = agesByDay(crop, air, packing)
+export function lotLife(
+  crop: Crop,
+  air: AirSeries,
+  packing: Packing,
+  around: Surroundings = {},
+): { model: LifeModel; lossPct: Float64Array } {
+  const { ages, lossPct } = agesByDay(crop, air, packing, around)
   return { model: lifeModel(ages), lossPct }
 }
 
-const steadyHorizonDays = 1100
+/** Steady lives are followed until hardly anything is left, at most 15 years. */
+const longestSteadyDays = 5475
 
-/** Life model in air that never changes: one day's ages, multiplied. */
-export function steadyLife(crop: Crop, temperatureC: number, relativeHumidityPct: number, packing: Packing) {
+/** Life model in air that never changes: one day's ages, multiplied; weight lost as the water runs out. */
+export function steadyLife(
+  crop: Crop,
+  temperatureC: number,
+  relativeHumidityPct: number,
+  packing: Packing,
+  around: Surroundings = {},
+) {
   const day = airSeries(0, new Float64Array(24).fill(temperatureC), new Float64Array(24).fill(relativeHumidityPct))
-  const one = agesByDay(crop, day, packing)
-  const spread = (perDay: number) => Float64Array.from({ length: steadyHorizonDays + 1 }, (_, i) => perDay * i)
-  return { model: lifeModel(one.ages.map((a) => spread(a[1]!))), lossPct: spread(one.lossPct[1]!) }
+  const one = agesByDay(crop, day, packing, around)
+  const water = crop.waterPct.value
+  // the share of its water that stays after one day, day after day
+  const stays = 1 - one.lossPct[1]! / water
+  const lossAt = (i: number) => water * (1 - stays ** i)
+  const fastest = Math.max(...one.ages.map((a) => a[1]!), 1e-9)
+  const days = Math.min(longestSteadyDays, Math.max(60, Math.ceil(8 / fastest)))
+  const ages = one.ages.map((a, end) =>
+    Float64Array.from({ length: days + 1 }, (_, i) =>
+      end === dryingOut ? lossAt(i) / bearableLossPct(crop) : a[1]! * i,
+    ),
+  )
+  return { model: lifeModel(ages), lossPct: Float64Array.from({ length: days + 1 }, (_, i) => lossAt(i)) }
 }
+const dryingOut = ends.indexOf('drying out')
 
 export interface KeepAnswer {
   lifeDays: Spread
@@ -94,22 +127,25 @@ export interface KeepAnswer {
   weightLossPctPerMonth: number
   respirationWPerKg: number
   hazards: { end: End; sharePct: number; note: string }[]
+  packing: Packing
 }
 
 /**
  * How long a crop keeps in steady air: life of one piece picked blindly from a lot nobody has looked at.
+ * @param packing what it lies in; the crop's usual one when left out
  * @throws Refusal `out-of-range` outside −10…40 °C and 10…100 %
  */
 export function keepAt(
   crop: Crop,
   temperatureC: number,
   relativeHumidityPct: number,
-  packing: Packing = 'net',
+  packing: Packing = usualPacking(crop),
+  around: Surroundings = {},
 ): KeepAnswer {
   const { temperatureC: t, relativeHumidityPct: rh } = keepingRange
   requireWithin(temperatureC, t[0], t[1], 'temperatureC', '°C')
   requireWithin(relativeHumidityPct, rh[0], rh[1], 'relativeHumidityPct', '%')
-  const { model, lossPct } = steadyLife(crop, temperatureC, relativeHumidityPct, packing)
+  const { model, lossPct } = steadyLife(crop, temperatureC, relativeHumidityPct, packing, around)
   const weights = priorWeights(model)
   const shares = endShares(model, weights)
   return {
@@ -124,26 +160,38 @@ export function keepAt(
         sharePct: Math.round(s.share * 1000) / 10,
         note: endReason(crop, s.end, temperatureC, relativeHumidityPct),
       })),
+    packing,
   }
 }
 
 /** Why an end comes in this air, in plain words. */
 export function endReason(crop: Crop, end: End, temperatureC: number, relativeHumidityPct: number): string {
-  const t = `${Math.round(temperatureC)} °C`
+  const { keeping } = crop
+  const t = `${Math.round(temperatureC)} °C`.replace('-', '−')
   const rh = `${Math.round(relativeHumidityPct)} %`
-  const worst = crop.keeping.sproutingDays.value.reduce((a, b) => (b[1] < a[1] ? b : a))
   switch (end) {
-    case 'sprouting':
+    case 'sprouting': {
+      const times = keeping.sproutingDays?.value ?? [[temperatureC, 1]]
+      const worst = times.reduce((a, b) => (b[1] < a[1] ? b : a))
       return `It sits at ${t}; sprouting is quickest near ${worst[0]} °C.`
+    }
     case 'drying out':
-      return `At ${t} and ${rh} it loses water; about ${bearableLossPct(crop)} % lost is too light.`
+      return `At ${t} and ${rh} it loses water; about ${Math.round(bearableLossPct(crop))} % lost is too light.`
     case 'rot':
-      return `It breathes and ages faster the warmer it is; ${t} here.`
+      return keeping.respiration
+        ? `It breathes and ages faster the warmer it is; ${t} here.`
+        : `Flavour and fat age faster the warmer it is; ${t} here.`
     case 'rooting':
-      return `${rh} is damper than the ${crop.keeping.rootsAbovePct.value} % at which roots start.`
+      return `${rh} is damper than the ${keeping.rootsAbovePct?.value ?? 0} % at which roots start.`
     case 'mould':
-      return `${rh} at ${t} is damp enough for mould on the skins.`
+      return `${rh} at ${t} is damp enough for mould.`
     case 'frost':
-      return `It freezes at ${crop.keeping.freezesAtC.value} °C.`
+      return `It freezes at ${keeping.freezesAtC?.value ?? 0} °C.`.replace('-', '−')
+    case 'chilling':
+      return `Below ${keeping.chillsBelowC?.value ?? 0} °C it chills; ${t} here.`
+    case 'greening':
+      return 'Daylight turns it green.'
+    case 'ethylene':
+      return `Gas from ripening fruit nearby: it ${keeping.ethyleneShows ?? 'ages sooner'}.`
   }
 }

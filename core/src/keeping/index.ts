@@ -1,3 +1,4 @@
 export * from './forecast'
 export * from './life-model'
 export * from './rates'
+export * from './seed-life'

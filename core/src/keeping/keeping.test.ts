@@ -53,11 +53,14 @@ describe('against the books', () => {
   })
 })
 
+/** Neither sprouting nor chilling nor healing curves: warmth only ever shortens these. */
+const calm = crops.filter((c) => !c.keeping.sproutingDays && !c.keeping.chillsBelowC)
+
 describe('behaves', () => {
-  it('lives shorter the warmer it is above the worst sprouting temperature', () => {
+  it('lives shorter the warmer it is, sprouting and chilling curves apart', () => {
     fc.assert(
-      fc.property(fc.double({ min: 20, max: 34, noNaN: true }), fc.double({ min: 20, max: 70, noNaN: true }), (t, rh) =>
-        crops.every((crop) => keepAt(crop, t + 2, rh).lifeDays.p50 <= keepAt(crop, t, rh).lifeDays.p50 + 3),
+      fc.property(fc.double({ min: 1, max: 34, noNaN: true }), fc.double({ min: 20, max: 70, noNaN: true }), (t, rh) =>
+        calm.every((crop) => keepAt(crop, t + 2, rh).lifeDays.p50 <= keepAt(crop, t, rh).lifeDays.p50 + 0.1),
       ),
       { numRuns: 40 },
     )
@@ -94,8 +97,8 @@ describe('behaves', () => {
     const { model, lossPct } = lotLife(garlic, steadyAir(12, 60, 24 * 700), 'net')
     const life = unitLife(model, priorWeights(model))
     expect(life.p50).toBeCloseTo(keepAt(garlic, 12, 60).lifeDays.p50, 0)
-    const forecast = keepingForecast(model, lossPct, 40.6)
-    expect(forecast.weightLossPctPerMonth).toBeCloseTo(keepAt(garlic, 12, 60).weightLossPctPerMonth, 6)
+    const forecast = keepingForecast(model, lossPct, 0)
+    expect(forecast.weightLossPctPerMonth).toBeCloseTo(keepAt(garlic, 12, 60).weightLossPctPerMonth, 3)
     expect(forecast.nineInTenDay.p10).toBeLessThan(forecast.nineInTenDay.p50)
     expect(forecast.nineInTenDay.p50).toBeLessThan(forecast.halfDay.p50)
     expect(forecast.endedBy.reduce((sum, e) => sum + e.share, 0)).toBeCloseTo(1, 6)

@@ -107,18 +107,28 @@ export function unitLife(model: LifeModel, weights: Float64Array): Spread {
   return { p10: at(0.9), p50: at(0.5), p90: at(0.1) }
 }
 
+/** Days are taken together so that no more than this many steps are summed. */
+const mostSteps = 300
+
 /** Which end takes how much of the lot over the model's days, largest first; shares of all that is lost. */
 export function endShares(model: LifeModel, weights: Float64Array): { end: End; share: number }[] {
   const taken = new Float64Array(model.hazard.length)
-  for (let day = 1; day <= model.days; day++) {
-    for (let j = 0; j < weights.length; j++) {
-      const w = weights[j]!
-      if (w < 1e-9) continue
-      const sound = soundShare(model, day - 1, j)
-      if (sound < 1e-6) continue
-      for (let i = 0; i < taken.length; i++) {
-        taken[i]! += w * sound * (model.hazard[i]![day]! - model.hazard[i]![day - 1]!) * model.scalePower[i]![j]!
+  const step = Math.max(1, Math.floor(model.days / mostSteps))
+  const rise = new Float64Array(model.hazard.length)
+  for (let j = 0; j < weights.length; j++) {
+    const w = weights[j]!
+    if (w < 1e-9) continue
+    let before = 1
+    for (let day = step; day <= model.days && before > 1e-6; day += step) {
+      let all = 0
+      for (let i = 0; i < rise.length; i++) {
+        rise[i] = (model.hazard[i]![day]! - model.hazard[i]![day - step]!) * model.scalePower[i]![j]!
+        all += rise[i]!
       }
+      const now = before * Math.exp(-all)
+      // what was lost in this step, shared out by how far each hazard rose
+      if (all > 0) for (let i = 0; i < rise.length; i++) taken[i]! += (w * (before - now) * rise[i]!) / all
+      before = now
     }
   }
   const total = taken.reduce((a, b) => a + b, 0) || 1

@@ -1,8 +1,9 @@
 import { weatherAheadLogSd } from '../assumptions'
 import { hourMs, mouldCanStart, type AirSeries } from '../air'
 import { normalPoints, weightedQuantiles, weightedSpread, type Spread } from '../chance'
-import type { Crop } from '../crops'
-import { atInstant, instantReaching, spentPower, type AirflowChange } from './drying-power'
+import type { Crop, Curing } from '../crops'
+import { Refusal } from '../refusal'
+import { atInstant, instantReaching, spentPower, stalls, type AirflowChange } from './drying-power'
 import { curingPosterior, expectedWeightG, weightShare, type CuringPosterior } from './posterior'
 
 export interface Weighing {
@@ -15,6 +16,21 @@ export interface EndTestResult {
   atMs: number
   test: string
   passed: boolean
+}
+
+/**
+ * What a crop's curing asks.
+ * @throws Refusal `not-cured` for crops that go straight to store or table
+ */
+export function curingOf(crop: Crop): Curing {
+  if (!crop.curing) {
+    throw new Refusal(
+      'not-cured',
+      `${crop.name} is not cured or hung to dry: it goes straight to store, pan or table.`,
+      'crop',
+    )
+  }
+  return crop.curing
 }
 
 export interface CuringLot {
@@ -52,13 +68,16 @@ const weatherFactors = normalPoints(7).map((z) => Math.exp(z * weatherAheadLogSd
  * @returns progress, ready window, stall and mould hours, and plain reasons
  */
 export function curingState(lot: CuringLot): CuringState {
-  const { curing } = lot.crop
-  const stallKPa = curing.stallKPa.value
-  const spent = spentPower(lot.air, stallKPa, lot.airflow)
+  const curing = curingOf(lot.crop)
+  const spent = spentPower(lot.air, curing, lot.airflow)
   const spentNow = atInstant(lot.air, spent, lot.nowMs)
   const posterior = curingPosterior(
     curing,
-    lot.weighings.map((w) => ({ ...w, powerKPaH: atInstant(lot.air, spent, w.atMs) })),
+    // a healing skin says nothing by its weight
+    (curing.clock === 'healing' ? [] : lot.weighings).map((w) => ({
+      ...w,
+      powerKPaH: atInstant(lot.air, spent, w.atMs),
+    })),
     lot.tests.map((t) => ({ ...t, powerKPaH: atInstant(lot.air, spent, t.atMs) })),
   )
   const budgets = budgetMarginal(posterior)
@@ -66,7 +85,7 @@ export function curingState(lot: CuringLot): CuringState {
   const [budget] = weightedQuantiles([...budgets.keys()], [...budgets.values()], [0.5]) as [number]
   let readyNow = 0
   for (const [known, weight] of budgets) if (known <= spentNow) readyNow += weight
-  const hours = pastHours(lot, stallKPa)
+  const hours = pastHours(lot, curing)
   const state = {
     progress: Math.min(1, spentNow / budget),
     readyAtMs,
@@ -105,13 +124,13 @@ function readyWindow(lot: CuringLot, spent: Float64Array, spentNow: number, budg
   return weightedSpread(times, weights)
 }
 
-function pastHours(lot: CuringLot, stallKPa: number) {
+function pastHours(lot: CuringLot, curing: Curing) {
   let stalledHours = 0
   let stalledForHours = 0
   let mouldRiskHours = 0
   const until = Math.min(lot.air.hours, Math.round((lot.nowMs - lot.air.startMs) / hourMs))
   for (let i = 0; i < until; i++) {
-    if (lot.air.vpdKPa[i]! <= stallKPa) {
+    if (stalls(lot.air, i, curing)) {
       stalledHours++
       stalledForHours++
     } else stalledForHours = 0
@@ -123,24 +142,32 @@ function pastHours(lot: CuringLot, stallKPa: number) {
 function curingReasons(lot: CuringLot, state: Omit<CuringState, 'reasons'>): string[] {
   const reasons: string[] = []
   const { crop } = lot
+  const { clock, budget } = curingOf(crop)
+  const heals = clock === 'healing'
   reasons.push(
-    `The air has given ${Math.round(state.spentKPaH)} kPa·h of drying; ${crop.plural} usually want about ${crop.curing.budgetKPaH.value}.`,
+    heals
+      ? `The air has given ${Math.round(state.spentKPaH)} hours of good healing; ${crop.plural} usually want about ${budget.value}.`
+      : `The air has given ${Math.round(state.spentKPaH)} kPa·h of drying; ${crop.plural} usually want about ${budget.value}.`,
   )
   if (state.stalledForHours >= 6) {
-    reasons.push(`Stalled for ${state.stalledForHours} hours: the air is too damp to take water.`)
+    reasons.push(
+      heals
+        ? `Stalled for ${state.stalledForHours} hours: too cold or too hot for skin to heal.`
+        : `Stalled for ${state.stalledForHours} hours: the air is too damp to take water.`,
+    )
   } else if (state.stalledHours >= 24) {
-    reasons.push(`Drying stood still for ${state.stalledHours} hours in all.`)
+    reasons.push(`${heals ? 'Healing' : 'Drying'} stood still for ${state.stalledHours} hours in all.`)
   }
   if (state.mouldRiskHours >= 24) {
-    reasons.push(`${state.mouldRiskHours} hours damp enough for mould to start: look between the bulbs.`)
+    reasons.push(`${state.mouldRiskHours} hours damp enough for mould to start: look between them.`)
   }
   const passed = lot.tests.filter((t) => t.passed).length
   const failed = lot.tests.length - passed
-  if (lot.weighings.length > 1) reasons.push(`${lot.weighings.length} weighings narrow the window.`)
+  if (lot.weighings.length > 1 && !heals) reasons.push(`${lot.weighings.length} weighings narrow the window.`)
   if (failed > 0)
     reasons.push(`${failed} end ${failed === 1 ? 'test' : 'tests'} not passed yet: the window moves later.`)
   if (state.stalledForHours < 6 && state.readyNow >= 0.5)
-    reasons.push('More likely ready than not: cut a neck and look.')
+    reasons.push(`More likely ready than not: try the ${curingOf(crop).endTests.at(-1)!.label.toLowerCase()} test.`)
   return reasons
 }
 
@@ -166,7 +193,7 @@ export function weightCurve(
 ): WeightPoint[] {
   const weighings = lot.weighings.filter((w) => (w.basis ?? 'lot') === basis)
   if (weighings.length === 0) return []
-  const spent = spentPower(lot.air, lot.crop.curing.stallKPa.value, lot.airflow)
+  const spent = spentPower(lot.air, curingOf(lot.crop), lot.airflow)
   const powers = weighings.map((w) => atInstant(lot.air, spent, w.atMs))
   // guesses nobody believes any more only cost time
   const likely = Array.from(posterior.weight.keys()).filter((i) => posterior.weight[i]! > 1e-5)
@@ -198,6 +225,6 @@ export function expectedNowG(lot: CuringLot, state: CuringState, basis?: string)
   const of = lot.weighings.filter((w) => basis === undefined || (w.basis ?? 'lot') === basis)
   const last = of[of.length - 1]
   if (!last) return undefined
-  const spent = spentPower(lot.air, lot.crop.curing.stallKPa.value, lot.airflow)
+  const spent = spentPower(lot.air, curingOf(lot.crop), lot.airflow)
   return expectedWeightG(state.posterior, last.weightG, atInstant(lot.air, spent, last.atMs), state.spentKPaH)
 }

@@ -6,6 +6,7 @@ import { cropById } from '../crops'
 import {
   airflowAt,
   atInstant,
+  curingOf,
   curingPosterior,
   expectedWeightG,
   hourlyPower,
@@ -15,7 +16,7 @@ import {
   weightShare,
 } from './index'
 
-const { curing } = cropById('garlic-hardneck')
+const curing = curingOf(cropById('garlic-hardneck'))
 
 describe('drying power', () => {
   it('is nothing below the stall, and no more than the layers let through', () => {
@@ -32,15 +33,15 @@ describe('drying power', () => {
     fc.assert(
       fc.property(fc.array(fc.double({ min: 20, max: 98, noNaN: true }), { minLength: 1, maxLength: 200 }), (rh) => {
         const air = airSeries(0, new Float64Array(rh.length).fill(18), Float64Array.from(rh))
-        const spent = spentPower(air, 0.15, [{ atMs: 0, airflow: 'breezy' }])
+        const spent = spentPower(air, curing, [{ atMs: 0, airflow: 'breezy' }])
         return spent.length === rh.length + 1 && spent.every((x, i) => i === 0 || x >= spent[i - 1]!)
       }),
     )
   })
   it('counts a fan from the hour it is on', () => {
     const air = steadyAir(20, 60, 48)
-    const plain = spentPower(air, 0.15, [{ atMs: 0, airflow: 'still' }])
-    const fanned = spentPower(air, 0.15, [
+    const plain = spentPower(air, curing, [{ atMs: 0, airflow: 'still' }])
+    const fanned = spentPower(air, curing, [
       { atMs: 0, airflow: 'still' },
       { atMs: 24 * hourMs, airflow: 'fan' },
     ])
@@ -57,7 +58,7 @@ describe('drying power', () => {
   })
   it('finds the instant a sum is reached, and the sum at an instant, each the other’s inverse', () => {
     const air = steadyAir(20, 60, 240)
-    const spent = spentPower(air, 0.15, [{ atMs: 0, airflow: 'breezy' }])
+    const spent = spentPower(air, curing, [{ atMs: 0, airflow: 'breezy' }])
     fc.assert(
       fc.property(fc.double({ min: 0.5, max: 150, noNaN: true }), (target) => {
         const at = instantReaching(air, spent, target)

@@ -1,5 +1,6 @@
-import { airflowFactor, curingCapKPa } from '../assumptions'
+import { airflowFactor, curingCapKPa, healing } from '../assumptions'
 import { hourMs, type AirSeries } from '../air'
+import type { Curing } from '../crops'
 
 export type Airflow = keyof typeof airflowFactor
 
@@ -23,15 +24,51 @@ export function airflowAt(changes: readonly AirflowChange[], ms: number): Airflo
 export const hourlyPower = (vpdKPa: number, stallKPa: number, airflow: Airflow): number =>
   airflowFactor[airflow] * Math.min(curingCapKPa, Math.max(0, vpdKPa - stallKPa))
 
+/** What the clock needs of a crop's curing. */
+export type CuringAir = Pick<Curing, 'clock' | 'stallKPa' | 'healsAtC' | 'healsAtPct'>
+
 /**
- * Drying power spent from the start of the series to each hour's start.
- * @returns kPa·h, length air.hours + 1, never falling
+ * Pace at which skins heal in this air: 1 at the best, 0 where nothing heals.
+ * @param temperatureC °C
+ * @param relativeHumidityPct %
+ * @source ranges of HB 66 and HB 119 (recalled) joined by straight lines: our judgement
  */
-export function spentPower(air: AirSeries, stallKPa: number, changes: readonly AirflowChange[]): Float64Array {
+export function healingRate(curing: CuringAir, temperatureC: number, relativeHumidityPct: number): number {
+  const [lo, hi] = curing.healsAtC!.value
+  const [damp0, damp1] = curing.healsAtPct!.value
+  const zero = Math.max(2, lo - healing.belowC)
+  const warmth =
+    temperatureC < lo
+      ? Math.max(0, (temperatureC - zero) / (lo - zero))
+      : temperatureC > hi
+        ? Math.max(0, 1 - (temperatureC - hi) / healing.aboveC)
+        : 1
+  const off = Math.max(0, damp0 - relativeHumidityPct, relativeHumidityPct - damp1)
+  return warmth * Math.max(healing.least, 1 - off * healing.perPoint)
+}
+
+/** What one hour of a series gives a lot: kPa·h of drying, or hours of healing at the best air. */
+export function hourGives(air: AirSeries, i: number, curing: CuringAir, airflow: Airflow): number {
+  return curing.clock === 'healing'
+    ? healingRate(curing, air.temperatureC[i]!, air.relativeHumidityPct[i]!)
+    : hourlyPower(air.vpdKPa[i]!, curing.stallKPa.value, airflow)
+}
+
+/** Nothing to speak of happens in this hour. */
+export const stalls = (air: AirSeries, i: number, curing: CuringAir): boolean =>
+  curing.clock === 'healing'
+    ? healingRate(curing, air.temperatureC[i]!, air.relativeHumidityPct[i]!) < 0.1
+    : air.vpdKPa[i]! <= curing.stallKPa.value
+
+/**
+ * Drying power (or healing) spent from the start of the series to each hour's start.
+ * @returns kPa·h (or hours), length air.hours + 1, never falling
+ */
+export function spentPower(air: AirSeries, curing: CuringAir, changes: readonly AirflowChange[]): Float64Array {
   const spent = new Float64Array(air.hours + 1)
   for (let i = 0; i < air.hours; i++) {
     const airflow = airflowAt(changes, air.startMs + i * hourMs)
-    spent[i + 1] = spent[i]! + hourlyPower(air.vpdKPa[i]!, stallKPa, airflow)
+    spent[i + 1] = spent[i]! + hourGives(air, i, curing, airflow)
   }
   return spent
 }

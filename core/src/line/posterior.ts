@@ -50,7 +50,7 @@ export function curingPosterior(
   let best = -Infinity
   for (let b = 0; b < budgetPoints; b++) {
     const zb = gridReach * ((2 * b) / (budgetPoints - 1) - 1)
-    const budget = curing.budgetKPaH.value * Math.exp(zb * curing.budgetLogSd.value)
+    const budget = curing.budget.value * Math.exp(zb * curing.budgetLogSd.value)
     let testLog = 0
     for (const t of tests) testLog += testLogLikelihood(curing, t, budget)
     for (let r = 0; r < ratioPoints; r++) {

@@ -3,7 +3,7 @@ import { airSeries, hourMs, type AirSeries } from '../air'
 import { cropById } from '../crops'
 import { dayMs } from '../household'
 import { airAhead } from '../places'
-import { curingState, splitSeries, type CuringLot } from './index'
+import { curingOf, curingState, splitSeries, type CuringLot } from './index'
 import { joinSeries } from '../air'
 
 /** Mulberry32: a seeded stream, 0…1. */
@@ -43,7 +43,7 @@ const garlic = cropById('garlic-hardneck')
 function oneLot(seed: number) {
   const next = stream(seed)
   const air = summer(next, 90)
-  const budget = garlic.curing.budgetKPaH.value * Math.exp(0.18 * normal(next))
+  const budget = curingOf(garlic).budget.value * Math.exp(0.18 * normal(next))
   const slow = 3 / budget
   let power = 0
   let gust = 0

@@ -20,11 +20,11 @@ export type LotAct =
   | { act: 'move'; placeId: string }
   | {
       act: 'finish'
-      neck: string
+      neck?: string
       pack: string
       placeId: string
       weightG: number
-      pieces: number
+      pieces?: number
       small?: { weightG: number; pieces: number }
       sure?: boolean
     }
@@ -114,7 +114,7 @@ function weighed(act: Extract<LotAct, { act: 'weigh' }>, lot: LotHistory): Event
 function tested(results: { test: string; passed: boolean }[], { crop, lot }: ActContext): EventDraft {
   requireDrying(lot)
   for (const r of results) {
-    if (!crop.curing.endTests.some((t) => t.id === r.test)) {
+    if (!crop.curing?.endTests.some((t) => t.id === r.test)) {
       throw new Refusal('invalid', `${crop.name} has no end test “${r.test}”.`, 'results')
     }
   }
@@ -128,7 +128,9 @@ function moved(placeId: string, { lot, airflowOf }: ActContext): EventDraft {
 
 function finished(act: Extract<LotAct, { act: 'finish' }>, { crop, lot }: ActContext): ActOutcome {
   requireDrying(lot)
-  if (!crop.necks.some((n) => n.id === act.neck)) throw new Refusal('invalid', `No neck “${act.neck}”.`, 'neck')
+  if (crop.necks.length > 0 ? !crop.necks.some((n) => n.id === act.neck) : act.neck !== undefined) {
+    throw new Refusal('invalid', `No neck “${act.neck ?? ''}”.`, 'neck')
+  }
   if (!crop.packs.some((p) => p.id === act.pack)) throw new Refusal('invalid', `No pack “${act.pack}”.`, 'pack')
   const { weightG: before, pieces: piecesBefore } = lot.quantity
   if (!act.sure && act.weightG > before * surpriseShare) {
@@ -138,16 +140,18 @@ function finished(act: Extract<LotAct, { act: 'finish' }>, { crop, lot }: ActCon
       'weightG',
     )
   }
-  const { neck, pack, placeId, small } = act
-  if (small && (small.weightG >= act.weightG || small.pieces >= act.pieces)) {
+  const { pack, placeId, small } = act
+  const details = { ...(act.neck ? { neck: act.neck } : {}), pack }
+  const pieces = act.pieces ?? piecesBefore ?? 0
+  if (small && (small.weightG >= act.weightG || small.pieces >= pieces)) {
     throw new Refusal('invalid', 'The small ones must be part of the whole: fewer and lighter.', 'small')
   }
   const events = [
     draft('finished', {
       weightG: act.weightG - before,
-      pieces: act.pieces - (piecesBefore ?? 0),
+      pieces: pieces - (piecesBefore ?? 0),
       placeId,
-      details: { neck, pack },
+      details,
     }),
   ]
   if (!small) return { events }
@@ -156,7 +160,7 @@ function finished(act: Extract<LotAct, { act: 'finish' }>, { crop, lot }: ActCon
     events,
     splitOff: {
       label: 'small',
-      events: [draft('split-in', { weightG: small.weightG, pieces: small.pieces, placeId, details: { neck, pack } })],
+      events: [draft('split-in', { weightG: small.weightG, pieces: small.pieces, placeId, details })],
     },
   }
 }

@@ -32,6 +32,9 @@ export function bringIn(
     const events = [draft('brought-in', { weightG, pieces, placeId: heap.hangs ? null : placeId })]
     if (heap.fate === 'bin') {
       events.push(draft('lost', { weightG: -weightG, pieces: pieces ? -pieces : 0, details: { cause: heap.label } }))
+    } else if (!heap.hangs && !heap.useWithinDays) {
+      // nothing to dry or finish: it is in store as it comes in
+      events.push(draft('finished', { placeId, details: { pack: crop.packs[0]?.id ?? 'box' } }))
     } else if (heap.hangs) {
       events.push(draft('hung', { placeId, details: { airflow: placeId ? airflowOf(placeId) : 'breezy' } }))
     }

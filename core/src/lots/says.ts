@@ -20,16 +20,17 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
     case 'tested':
       return (d.results ?? [])
         .map((r) => {
-          const test = crop.curing.endTests.find((t) => t.id === r.test)
+          const test = crop.curing?.endTests.find((t) => t.id === r.test)
           return `${test?.label.toLowerCase() ?? r.test}: ${r.passed ? test?.passed : test?.failed}`
         })
         .join('; ')
     case 'fan':
       return d.airflow === 'fan' ? 'fan on' : 'fan off'
     case 'finished': {
-      const neck = crop.necks.find((n) => n.id === d.neck)?.label ?? d.neck
       const pack = crop.packs.find((p) => p.id === d.pack)?.label ?? d.pack
-      return `cleaned and packed: ${neck}, ${pack}${placeName ? `, to ${placeName.toLowerCase()}` : ''}; ${grams(-event.weightG)} of tops, roots and water off`
+      if (event.weightG === 0 && !d.neck) return `put by: ${pack}${placeName ? `, in ${placeName.toLowerCase()}` : ''}`
+      const neck = crop.necks.find((n) => n.id === d.neck)?.label
+      return `cleaned and packed: ${neck ? `${neck}, ` : ''}${pack}${placeName ? `, to ${placeName.toLowerCase()}` : ''}; ${grams(-event.weightG)} of tops, roots and water off`
     }
     case 'split-out':
       return `${took} split off${d.code ? ` as ${d.code}` : ''}${d.why ? ` (${d.why})` : ''}`

@@ -1,6 +1,7 @@
 import { calculatorInputs } from '@vadose/contract/bench'
 import type { ErrorBody } from '@vadose/contract/shapes'
-import { calculators, type CalculatorName } from '@vadose/core/bench'
+import { calculators, runCalculator, type CalculatorName } from '@vadose/core/bench'
+import { cropById } from '@vadose/core/crops'
 import { Refusal } from '@vadose/core/refusal'
 import { checker, refusalBody } from '../http'
 
@@ -32,5 +33,4 @@ export function calculate(name: CalculatorName, input: unknown): unknown {
   })
 }
 
-const answer = (name: CalculatorName, input: unknown): unknown =>
-  (calculators[name] as (input: unknown) => unknown)(checks[name]!(input))
+const answer = (name: CalculatorName, input: unknown): unknown => runCalculator(name, checks[name]!(input), cropById)

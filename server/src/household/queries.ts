@@ -12,11 +12,14 @@ export interface HouseholdRow {
   revision: number
   plannedRevision: number
   plannedOn: string | null
+  units: 'metric' | 'us'
+  authorityName: string | null
+  authorityUrl: string | null
 }
 
 const columns = `id, name, time_zone as "timeZone", latitude_deg as "latitudeDeg", altitude_m as "altitudeM",
   season_start as "seasonStart", demo, practice_now as "practiceNow", revision, planned_revision as "plannedRevision",
-  planned_on as "plannedOn"`
+  planned_on as "plannedOn", units, authority_name as "authorityName", authority_url as "authorityUrl"`
 
 const one = <T>(rows: T[]): T | undefined => rows[0]
 
@@ -71,6 +74,16 @@ export const lockHousehold = async (db: Client, id: string) =>
 
 export const setPracticeNow = (db: Client, id: string, now: Date) =>
   db.query('update households set practice_now = $2, revision = revision + 1 where id = $1', [id, now])
+
+export const setUnits = (db: Client, id: string, units: string) =>
+  db.query('update households set units = $2, revision = revision + 1 where id = $1', [id, units])
+
+export const setAuthority = (db: Client, id: string, name: string | null, url: string | null) =>
+  db.query('update households set authority_name = $2, authority_url = $3, revision = revision + 1 where id = $1', [
+    id,
+    name,
+    url,
+  ])
 
 export const markPlanned = (db: Client, id: string, revision: number, on: string) =>
   db.query('update households set planned_revision = $2, planned_on = $3 where id = $1', [id, revision, on])

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import { settingsSchema, type Settings } from '@vadose/contract/almanac'
 import {
   moveClockSchema,
   newHouseholdSchema,
@@ -19,11 +20,21 @@ import { addPlace } from '../places'
 import { openJobs, syncJobs } from '../round'
 import { senseUntil } from './clock'
 import { chooseHousehold, currentHousehold, currentState } from './current'
-import { addHousehold, allHouseholds, householdById, lockHousehold, setPracticeNow, stockByDay } from './queries'
+import {
+  addHousehold,
+  allHouseholds,
+  householdById,
+  lockHousehold,
+  setAuthority,
+  setPracticeNow,
+  setUnits,
+  stockByDay,
+} from './queries'
 import { stateOf, type HouseholdState, type LotState } from './state'
 import { instantOf, isTimeZone, morningAfter } from './time'
 
 const checkNew = checker<NewHousehold>(newHouseholdSchema)
+const checkSettings = checker<Settings>(settingsSchema)
 const checkMove = checker<MoveClock>(moveClockSchema)
 
 /** What nearly every house has; the household adds its own. */
@@ -105,6 +116,23 @@ export function householdRoutes(pool: Pool): Router {
     response.json(await asHousehold(pool, state.household.id, (db) => frameOf(db, state)))
   })
 
+  router.put('/settings', async (request, response) => {
+    const settings = checkSettings(request.body)
+    const id = (await currentHousehold(pool, request)).id
+    await inTransaction(pool, id, async (db) => {
+      if (settings.units) await setUnits(db, id, settings.units)
+      if (settings.authorityUrl !== undefined || settings.authorityName !== undefined) {
+        const url = settings.authorityUrl?.trim() ?? ''
+        if (url !== '' && !/^https?:\/\/[^\s/]+\.[^\s]+$/.test(url)) {
+          throw new Refusal('invalid', 'The address begins with https:// and names a site.', 'authorityUrl')
+        }
+        await setAuthority(db, id, settings.authorityName?.trim() || null, url || null)
+      }
+    })
+    const state = await stateOf(pool, id)
+    response.json(await asHousehold(pool, id, (db) => frameOf(db, state)))
+  })
+
   router.post('/clock', async (request, response) => {
     const { to } = checkMove(request.body)
     const household = await currentHousehold(pool, request)
@@ -153,6 +181,11 @@ async function frameOf(db: Client, state: HouseholdState): Promise<Frame> {
       name: household.name,
       clock: household.practiceNow ? 'practice' : 'real',
       demo: household.demo,
+      units: household.units,
+      altitudeM: household.altitudeM,
+      authority: household.authorityUrl
+        ? { name: household.authorityName ?? household.authorityUrl, url: household.authorityUrl }
+        : null,
     },
     now: new Date(nowMs).toISOString(),
     today,
@@ -167,7 +200,7 @@ function shareLeft(state: HouseholdState, lot: LotState, daysAhead: number): num
     const age = daysBetween(lot.broughtOn, state.today)
     return useWithinShare(age + daysAhead, heap.useWithinDays.value)
   }
-  if (lot.stage === 'drying') return lot.cropData.curing.finalWeightRatio.value
+  if (lot.stage === 'drying') return lot.cropData.curing?.finalWeightRatio.value ?? 1
   const keeping = state.keeping(lot)
   const now = meanSoundShare(keeping.model, keeping.belief.weights, keeping.nowDay)
   return now > 0 ? meanSoundShare(keeping.model, keeping.belief.weights, keeping.nowDay + daysAhead) / now : 0

@@ -1,10 +1,11 @@
 import { hourMs, airSeries, joinSeries, type AirSeries } from '@vadose/core/air'
 import { beliefAfterChecks, checkSize, nextCheckInDays, spreadPerWeek } from '@vadose/core/checks'
-import { cropById, type Crop } from '@vadose/core/crops'
+import { type Almanac, type Crop, type GasLevel } from '@vadose/core/crops'
 import { dayMs } from '@vadose/core/household'
 import {
   keepingForecast,
   lotLife,
+  usualPacking,
   type KeepingForecast,
   type LifeModel,
   type LotBelief,
@@ -13,6 +14,7 @@ import {
 import { curingState, type CuringLot, type CuringState } from '@vadose/core/line'
 import { lotHistory, type LotHistory } from '@vadose/core/lots'
 import { airAhead, assumedAir, climateFor, placeKinds, type Climate } from '@vadose/core/places'
+import { almanacOf, cropIn } from '../crops'
 import { asHousehold, type Client, type Pool } from '../database'
 import { eventsOfLotsHere, lotsStillHere, type EventRow, type FullLotRow } from '../lots'
 import { placesOf, readingsSince, type PlaceRow, type ReadingColumns } from '../places'
@@ -62,6 +64,7 @@ export class HouseholdState {
     readonly household: HouseholdRow,
     readonly places: PlaceState[],
     readonly lots: LotState[],
+    readonly almanac: Almanac,
     nowMs: number,
   ) {
     this.nowMs = nowMs
@@ -102,8 +105,14 @@ export class HouseholdState {
     let made = this.keepingOf.get(key)
     if (made) return made
     const startMs = lot.history.storedAtMs ?? lot.history.broughtAtMs
-    const pack = (lot.history.pack ?? 'net') as Packing
-    const { model, lossPct } = lotLife(lot.cropData, this.lotAir(lot, startMs, horizonDays * 24, elsewhere), pack)
+    const pack = (lot.history.pack ?? usualPacking(lot.cropData)) as Packing
+    const place = elsewhere ?? this.place(lot.placeId)
+    const around = {
+      light: place ? !placeKinds[place.kind].dark && pack !== 'sack' : false,
+      gas: this.gasIn(place, lot),
+    }
+    const air = this.lotAir(lot, startMs, horizonDays * 24, elsewhere)
+    const { model, lossPct } = lotLife(lot.cropData, air, pack, around)
     const nowDay = Math.max(0, (this.nowMs - startMs) / dayMs)
     const checks = lot.history.checks
       .filter((check) => check.atMs >= startMs)
@@ -125,6 +134,15 @@ export class HouseholdState {
     }
     this.keepingOf.set(key, made)
     return made
+  }
+
+  /** Ripening gas that the other lots in a place give off. */
+  private gasIn(place: PlaceState | undefined, lot: LotState): GasLevel {
+    const levels: GasLevel[] = ['none', 'little', 'some', 'much']
+    const given = this.lots
+      .filter((other) => other.id !== lot.id && place && other.placeId === place.id)
+      .map((other) => levels.indexOf(other.cropData.keeping.ethyleneGiven.value))
+    return levels[Math.max(0, ...given)]!
   }
 
   /** Day of the calendar for a day of a lot's life. */
@@ -195,11 +213,12 @@ async function loadState(client: Client, household: HouseholdRow, nowMs: number)
   )
   const byLot = new Map<string, EventRow[]>()
   for (const event of events) byLot.set(event.lotId, [...(byLot.get(event.lotId) ?? []), event])
+  const almanac = await almanacOf(client, household.id)
   const lots = rows.map((row): LotState => {
     const own = byLot.get(row.id) ?? []
     return {
       ...row,
-      cropData: cropById(row.crop),
+      cropData: cropIn(almanac, row.crop),
       events: own,
       history: lotHistory(own.map((e) => ({ ...e, atMs: e.at.getTime() }))),
     }
@@ -211,7 +230,7 @@ async function loadState(client: Client, household: HouseholdRow, nowMs: number)
   const places = (await placesOf(client, household.id)).map((place) =>
     placeState(place, readings.get(place.id), climate, sinceMs, nowMs),
   )
-  return new HouseholdState(household, places, lots, nowMs)
+  return new HouseholdState(household, places, lots, almanac, nowMs)
 }
 
 function placeState(

@@ -1,6 +1,5 @@
 import type { MovePreview, StoresView } from '@vadose/contract/stores'
 import { hourMs } from '@vadose/core/air'
-import { crops } from '@vadose/core/crops'
 import { daysBetween } from '@vadose/core/household'
 import { endReason } from '@vadose/core/keeping'
 import { Refusal } from '@vadose/core/refusal'
@@ -47,7 +46,7 @@ export function storesRoutes(pool: Pool): Router {
           ? { ...lotRow(lot), ...keepsUntil(state, lot) }
           : { ...lotRow(lot), nineInTenUntil: { p10: '', p50: '', p90: '' }, beyond: false, endedBy: '' },
       ),
-      windows: crops.map((crop) => ({
+      windows: [...new Set(state.lots.map((lot) => lot.cropData))].map((crop) => ({
         crop: crop.id,
         label: crop.plural,
         temperatureC: [crop.keeping.bestTemperatureC.value[0], Math.max(4, crop.keeping.bestTemperatureC.value[1])],

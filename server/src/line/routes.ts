@@ -45,7 +45,7 @@ export function lineRoutes(pool: Pool): Router {
         hungOn: state.dateOf(lot.history.hungAtMs!),
       })),
       air: used.map((place) => ({ placeId: place.id, place: place.name, points: airPoints(place) })),
-      stallKPa: lots[0]?.cropData.curing.stallKPa.value ?? 0.15,
+      stallKPa: lots[0]?.cropData.curing?.stallKPa.value ?? 0.15,
     } satisfies LineView)
   })
 

@@ -1,8 +1,8 @@
 import { actSchemas, type Act, type ActAnswer, type LotView } from '@vadose/contract/lots'
-import { cropById } from '@vadose/core/crops'
 import { lotCodePattern, type LotAct } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
 import { Router, type Request } from 'express'
+import { almanacOf, cropIn } from '../crops'
 import { asHousehold, type Pool } from '../database'
 import { currentHousehold, currentId, writeOnce, stateOf, civilDateOf, type HouseholdRow } from '../household'
 import { checker } from '../http'
@@ -57,10 +57,13 @@ export function lotRoutes(pool: Pool): Router {
   router.get('/lots/:code/tag.svg', async (request, response) => {
     const code = codeIn(request)
     const id = await currentId(pool, request)
-    const lot = await asHousehold(pool, id, (db) => lotByCode(db, id, code))
+    const { lot, almanac } = await asHousehold(pool, id, async (db) => ({
+      lot: await lotByCode(db, id, code),
+      almanac: await almanacOf(db, id),
+    }))
     if (!lot) throw new Refusal('not-found', `There is no lot ${code}.`)
     const address = `http://${request.headers.host}/lots/${code}`
-    response.type('image/svg+xml').send(tagSvg(cropById(lot.crop), lot, address))
+    response.type('image/svg+xml').send(tagSvg(cropIn(almanac, lot.crop), lot, address))
   })
 
   return router
@@ -87,9 +90,9 @@ async function lotView(pool: Pool, householdId: string, timeZone: string, code: 
     if (!found) throw new Refusal('not-found', `There is no lot ${code}.`)
     return { row: found, events: await eventsOfLot(db, householdId, found.id), places: await placesOf(db, householdId) }
   })
-  const crop = cropById(row.crop)
   const placeName = (id: string | null) => places.find((place) => place.id === id)?.name ?? null
   const state = await stateOf(pool, householdId)
+  const crop = cropIn(state.almanac, row.crop)
   const lot = state.lots.find((l) => l.code === code)
   const keeps = lot?.stage === 'stored'
   return {

@@ -1,9 +1,9 @@
 import type { NewHarvest } from '@vadose/contract/intake'
-import { cropById } from '@vadose/core/crops'
 import { daysBetween } from '@vadose/core/household'
 import { bringIn, lotHistory, nextLotCode, perform, type LotAct } from '@vadose/core/lots'
 import type { JobKind } from '@vadose/core/round'
 import { Refusal } from '@vadose/core/refusal'
+import { almanacOf, cropIn } from '../crops'
 import type { Client } from '../database'
 import { addHarvest } from '../intake'
 import { placesOf } from '../places'
@@ -36,7 +36,7 @@ const finishes: Partial<Record<LotAct['act'], JobKind[]>> = {
 /** Writes a harvest: its lots and their first events. Runs inside the caller's transaction. */
 export async function writeHarvest(db: Client, moment: Moment, harvest: NewHarvest) {
   const { householdId, nowMs, today, timeZone } = moment
-  const crop = cropById(harvest.crop)
+  const crop = cropIn(await almanacOf(db, householdId), harvest.crop)
   if (harvest.harvestedOn > today) {
     throw new Refusal('invalid', `${harvest.harvestedOn} lies ahead of today, ${today}.`, 'harvestedOn')
   }
@@ -95,7 +95,7 @@ export async function writeAct(db: Client, moment: Moment, code: string, act: Lo
   const { householdId, nowMs, today } = moment
   const lot = await lockLot(db, householdId, code)
   if (!lot) throw new Refusal('not-found', `There is no lot ${code}.`)
-  const crop = cropById(lot.crop)
+  const crop = cropIn(await almanacOf(db, householdId), lot.crop)
   const places = await placesOf(db, householdId)
   if ('placeId' in act && !places.some((place) => place.id === act.placeId)) {
     throw new Refusal('invalid', 'There is no such place in this household.', 'placeId')

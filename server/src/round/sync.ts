@@ -40,7 +40,7 @@ function lotJobs(state: HouseholdState, lot: LotState): Job[] {
         lastTestedOn: last(history.tests),
         ready: { p10: dateOrNull(curing.readyAtMs.p10), p50: dateOrNull(curing.readyAtMs.p50) },
         readyNow: curing.readyNow,
-        testsPassed: cropData.curing.endTests.every((t) => latest.get(t.id) === true),
+        testsPassed: (cropData.curing?.endTests ?? []).every((t) => latest.get(t.id) === true),
         stalledForHours: curing.stalledForHours,
       },
       state.today,

@@ -1,7 +1,10 @@
 import type { Frame, HouseholdSummary, MoveClock } from '@vadose/contract/household'
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
+import type { AlmanacChanges } from '@vadose/core/crops'
 import { get, post } from '../api'
+import { useChanges } from '../crops'
+import { useUnits } from './words'
 
 /** Who, when and the year: shared by every screen. `tick` rises whenever something was written. */
 export const useFrame = defineStore('frame', () => {
@@ -18,7 +21,10 @@ export const useFrame = defineStore('frame', () => {
         noHousehold.value = true
         return
       }
-      frame.value = await get<Frame>('/frame')
+      const [next, changes] = await Promise.all([get<Frame>('/frame'), get<AlmanacChanges>('/almanac')])
+      useUnits(next.household.units)
+      useChanges(changes)
+      frame.value = next
       failure.value = undefined
       noHousehold.value = false
     } catch (error) {

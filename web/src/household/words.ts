@@ -1,18 +1,46 @@
+import { shallowRef } from 'vue'
+
 /** Weights, dates and air in the household's words. */
 
 const number = (value: number, digits = 0) =>
   value.toLocaleString('en-GB', { minimumFractionDigits: digits, maximumFractionDigits: digits })
 
-/** Grams under a kilo, then kilos with sensible rounding. */
+/** The household's units; every screen reads them from here. */
+const units = shallowRef<'metric' | 'us'>('metric')
+export const useUnits = (next: 'metric' | 'us'): void => void (units.value = next)
+export const isUs = (): boolean => units.value === 'us'
+
+const gramsPerPound = 453.59237
+const gramsPerOunce = gramsPerPound / 16
+
+/** What a small and a large scale shows, and a thermometer. */
+export const smallUnit = (): 'g' | 'oz' => (isUs() ? 'oz' : 'g')
+export const largeUnit = (): 'kg' | 'lb' => (isUs() ? 'lb' : 'kg')
+export const degree = (): '°C' | '°F' => (isUs() ? '°F' : '°C')
+
+export const toCelsius = (shown: number): number => (isUs() ? ((shown - 32) * 5) / 9 : shown)
+export const fromCelsius = (c: number): number => (isUs() ? (c * 9) / 5 + 32 : c)
+
+/** A weight as a bare number in the large unit, for a field's placeholder. */
+export const bareLarge = (g: number): string => (g / (isUs() ? gramsPerPound : 1000)).toFixed(isUs() ? 2 : 3)
+
+/** Grams under a kilo, then kilos with sensible rounding; ounces and pounds where the household weighs so. */
 export function weight(g: number): string {
+  if (isUs()) {
+    const oz = g / gramsPerOunce
+    if (Math.abs(oz) < 16) return `${number(oz, Math.abs(oz) < 3 ? 1 : 0)} oz`
+    return `${number(g / gramsPerPound, Math.abs(oz) < 160 ? 2 : 1)} lb`
+  }
   if (Math.abs(g) < 1000) return `${number(g)} g`
   return `${number(g / 1000, Math.abs(g) < 10_000 ? 2 : 1)} kg`
 }
 
 /** Kilos to the gram, for sums that must agree. */
-export const exactWeight = (g: number): string => `${number(g / 1000, 3)} kg`
+export const exactWeight = (g: number): string =>
+  isUs() ? `${number(g / gramsPerPound, 3)} lb` : `${number(g / 1000, 3)} kg`
 
-export const temperature = (c: number): string => `${number(c, 1).replace('-', '−')} °C`
+export const temperature = (c: number, digits = isUs() ? 0 : 1): string =>
+  `${number(fromCelsius(c), digits).replace('-', '−')} ${degree()}`
 export const humidity = (pct: number): string => `${number(pct)} %`
 
 const day = (date: string) => new Date(`${date}T12:00:00Z`)
@@ -53,12 +81,17 @@ export function amount(pieces: number | null, g: number, piece: { one: string; m
   return pieces === null ? weight(g) : `${number(pieces)} ${pieces === 1 ? piece.one : piece.many}, ${weight(g)}`
 }
 
-/** Reads “2,19 kg”, “2190”, “2.2kg”, “850 g” as whole grams; plain numbers are in `unit`. */
+/**
+ * Reads “2,19 kg”, “2190”, “2.2kg”, “850 g”, “3 lb” as whole grams; plain numbers are in `unit`, or in ounces for grams
+ * and pounds for kilos where the household weighs so.
+ */
 export function gramsFrom(text: string, unit: 'g' | 'kg' = 'g'): number | null {
   const match = /^\s*(\d+(?:[.,]\d+)?)\s*(kg|g|lb|oz)?\s*$/i.exec(text.replace(/(\d)[  ](\d{3})/g, '$1$2'))
   if (!match) return null
   const value = Number(match[1]!.replace(',', '.'))
-  const perUnit = { g: 1, kg: 1000, lb: 453.59237, oz: 28.349523125 }[(match[2] ?? unit).toLowerCase()]!
+  const perUnit = { g: 1, kg: 1000, lb: 453.59237, oz: 28.349523125 }[
+    (match[2] ?? (isUs() ? (unit === 'g' ? 'oz' : 'lb') : unit)).toLowerCase()
+  ]!
   const grams = Math.round(value * perUnit)
   return grams > 0 && grams <= 2_000_000 ? grams : null
 }

@@ -7,8 +7,8 @@ import { ElButton, ElDatePicker, ElInput } from 'element-plus'
 import 'element-plus/es/components/date-picker/style/css'
 import { computed, reactive, ref, watch } from 'vue'
 import { ApiError, newRequestId, post } from '../api'
-import { crops, cropColour, type Crop } from '../crops'
-import { gramsFrom, useAnswer, useFrame, weight } from '../household'
+import { allCrops, cropColour, type Crop } from '../crops'
+import { gramsFrom, largeUnit, useAnswer, useFrame, weight } from '../household'
 import HeapRow, { type HeapEntry } from './HeapRow.vue'
 import ReadinessLook from './ReadinessLook.vue'
 
@@ -147,7 +147,7 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
     <div class="choices crops" role="radiogroup" aria-label="What came in">
       <h1>Bring in</h1>
       <button
-        v-for="c in crops"
+        v-for="c in allCrops()"
         :key="c.id"
         type="button"
         role="radio"
@@ -170,9 +170,9 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
                 v-model="total"
                 class="total"
                 inputmode="decimal"
-                aria-label="Weight of the whole harvest, kg"
+                :aria-label="`Weight of the whole harvest, ${largeUnit()}`"
                 placeholder="0.0"
-                ><template #suffix>kg</template></ElInput
+                ><template #suffix>{{ largeUnit() }}</template></ElInput
               >
             </label>
             <label class="field">Variety <ElInput v-model="variety" maxlength="60" class="text" /></label>

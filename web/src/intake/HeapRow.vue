@@ -11,6 +11,7 @@ export interface HeapEntry {
 import type { PlaceView } from '@vadose/contract/places'
 import type { HeapTemplate } from '@vadose/core/crops'
 import { ElInput } from 'element-plus'
+import { bareLarge, largeUnit } from '../household'
 
 defineProps<{ heap: HeapTemplate; many: string; restG: number; places: PlaceView[] }>()
 const entry = defineModel<HeapEntry>({ required: true })
@@ -28,11 +29,11 @@ const change = (part: Partial<HeapEntry>) => (entry.value = { ...entry.value, ..
         :model-value="entry.kilos"
         class="kilos"
         inputmode="decimal"
-        :placeholder="restG > 0 ? (restG / 1000).toFixed(3) : '0'"
-        :aria-label="`${heap.label}, kg`"
+        :placeholder="restG > 0 ? bareLarge(restG) : '0'"
+        :aria-label="`${heap.label}, ${largeUnit()}`"
         @update:model-value="change({ kilos: $event })"
       >
-        <template #suffix>kg</template>
+        <template #suffix>{{ largeUnit() }}</template>
       </ElInput>
       <ElInput
         :model-value="entry.pieces"

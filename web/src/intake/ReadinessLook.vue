@@ -6,8 +6,9 @@ import { longDate } from '../household'
 
 const props = defineProps<{ crop: Crop; today: string }>()
 const share = defineModel<number | undefined>({ required: true })
-const inAll = computed(() => props.crop.readiness.leavesInAll?.value ?? 10)
-const counts = computed(() => Array.from({ length: inAll.value + 1 }, (_, i) => i))
+const look = computed(() => props.crop.readiness)
+const inAll = computed(() => look.value?.countOf?.value ?? (look.value?.stages?.length ?? 2) - 1)
+const counts = computed(() => look.value?.stages ?? Array.from({ length: inAll.value + 1 }, (_, i) => String(i)))
 const chosen = computed(() => (share.value === undefined ? undefined : Math.round(share.value * inAll.value)))
 const verdicts = computed(() =>
   share.value === undefined ? [] : readinessVerdicts(props.crop, share.value, props.today),
@@ -16,12 +17,12 @@ const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
 </script>
 
 <template>
-  <section class="card stack">
+  <section v-if="look" class="card stack">
     <h2>Is it time?</h2>
-    <p>{{ crop.readiness.question }}</p>
-    <div class="counts" role="radiogroup" :aria-label="crop.readiness.question">
+    <p>{{ look.question }}</p>
+    <div class="counts" role="radiogroup" :aria-label="look.question">
       <button
-        v-for="n in counts"
+        v-for="(label, n) in counts"
         :key="n"
         type="button"
         role="radio"
@@ -29,11 +30,12 @@ const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
         :aria-checked="chosen === n"
         @click="share = n / inAll"
       >
-        {{ n }}
+        {{ label }}
       </button>
     </div>
     <p v-if="!verdicts.length" class="soft">
-      Of {{ inAll }}. Schools differ on when to lift: count, and see what each would do.
+      <template v-if="look.countOf">Of {{ inAll }}. </template>Schools differ on when to lift: look, and see what each
+      would do.
     </p>
     <ul v-else class="rows" aria-live="polite">
       <li v-for="v in verdicts" :key="v.school.id">

@@ -4,7 +4,7 @@ import { scaleLinear } from 'd3-scale'
 import { line, symbol, symbolCircle, symbolDiamond, symbolSquare, symbolTriangle } from 'd3-shape'
 import { computed } from 'vue'
 import { cropColour } from '../crops'
-import { monthOf } from '../household'
+import { humidity, monthOf, temperature } from '../household'
 
 const props = defineProps<{ view: StoresView; chosenPlace: string | null }>()
 const width = 400
@@ -123,9 +123,9 @@ const places = computed(() =>
         <tbody>
           <tr v-for="p in places" :key="p.id">
             <td>{{ p.name }}</td>
-            <td>{{ p.t.toFixed(1) }} °C, {{ Math.round(p.rh) }} %</td>
+            <td>{{ temperature(p.t) }}, {{ humidity(p.rh) }}</td>
             <td>
-              {{ p.last ? `${p.last.temperatureC.toFixed(1)} °C, ${Math.round(p.last.relativeHumidityPct)} %` : '' }}
+              {{ p.last ? `${temperature(p.last.temperatureC)}, ${humidity(p.last.relativeHumidityPct)}` : '' }}
             </td>
           </tr>
         </tbody>

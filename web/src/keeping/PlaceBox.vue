@@ -50,7 +50,7 @@ function dropped(event: DragEvent) {
         v-for="lot in kept"
         :key="lot.code"
         class="lot"
-        :class="[cropOf(lot.crop).colour, { chosen: chosen === lot.code }]"
+        :class="[cropOf(lot.crop).group, { chosen: chosen === lot.code }]"
         :style="{ width: width(lot.weightG), '--crop': cropColour(lot.crop) }"
         draggable="true"
         :aria-pressed="chosen === lot.code"

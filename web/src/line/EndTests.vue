@@ -6,7 +6,7 @@ import { useAct } from '../lots'
 
 const props = defineProps<{ code: string; crop: string }>()
 const emit = defineEmits<{ done: [] }>()
-const tests = computed(() => cropOf(props.crop).curing.endTests)
+const tests = computed(() => cropOf(props.crop).curing?.endTests ?? [])
 const found = reactive(new Map<string, boolean>())
 const { act, refusal, busy } = useAct()
 

@@ -4,8 +4,8 @@ import type { PlaceView } from '@vadose/contract/places'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
-import { cropOf } from '../crops'
-import { amount, gramsFrom, humidity, temperature, useAnswer, weight } from '../household'
+import { cropOf, schoolOf } from '../crops'
+import { amount, gramsFrom, humidity, largeUnit, temperature, useAnswer, weight } from '../household'
 import { useAct } from '../lots'
 
 const route = useRoute()
@@ -26,7 +26,7 @@ const { act, refusal, busy } = useAct()
 
 watchEffect(() => {
   if (!lot.value) return
-  neck.value ||= crop.value.necks[0]!.id
+  neck.value ||= schoolOf(crop.value, 'Neck') ?? crop.value.necks[0]?.id ?? ''
   pack.value ||= crop.value.packs[0]!.id
   placeId.value ||=
     places.value?.find((p) => p.kind === 'cool-room')?.id ?? places.value?.find((p) => p.kind === 'cellar')?.id ?? ''
@@ -48,7 +48,7 @@ const off = computed(() => (grams.value !== null && lot.value ? lot.value.weight
 async function keep(sure = false) {
   const answer = await act(code, {
     act: 'finish',
-    neck: neck.value,
+    ...(neck.value ? { neck: neck.value } : {}),
     pack: pack.value,
     placeId: placeId.value,
     weightG: grams.value!,
@@ -79,7 +79,7 @@ async function keep(sure = false) {
         {{ crop.name }}, {{ weight(lot.weightG) }} on the line. Rub off soil, trim the roots, keep the wrapper.
       </p>
     </header>
-    <section class="card stack">
+    <section v-if="crop.necks.length" class="card stack">
       <h2>Neck</h2>
       <div class="choices" role="radiogroup" aria-label="Neck">
         <button
@@ -100,8 +100,8 @@ async function keep(sure = false) {
       <div class="row">
         <label class="field"
           >Weight
-          <ElInput v-model="kilos" class="number" inputmode="decimal" aria-label="Weight cleaned, kg"
-            ><template #suffix>kg</template></ElInput
+          <ElInput v-model="kilos" class="number" inputmode="decimal" :aria-label="`Weight cleaned, ${largeUnit()}`"
+            ><template #suffix>{{ largeUnit() }}</template></ElInput
           ></label
         >
         <label class="field"
@@ -121,7 +121,7 @@ async function keep(sure = false) {
         <label class="field"
           >Small ones, of that
           <ElInput v-model="smallKilos" class="number" inputmode="decimal" aria-label="Weight of the small ones, kg"
-            ><template #suffix>kg</template></ElInput
+            ><template #suffix>{{ largeUnit() }}</template></ElInput
           ></label
         >
         <label class="field"

@@ -161,7 +161,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           :now="frame.frame?.now ?? ''"
           :colour="cropColour(chosen.crop)"
         />
-        <p class="soft">Bunches of {{ cropOf(chosen.crop).curing.bunch.value.join('–') }}; heavier ones slip apart.</p>
+        <p v-if="cropOf(chosen.crop).curing?.bunch" class="soft">
+          Bunches of {{ cropOf(chosen.crop).curing!.bunch!.value.join('–') }}; heavier ones slip apart.
+        </p>
       </section>
     </div>
   </div>

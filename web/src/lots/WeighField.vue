@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
-import { gramsFrom, weight } from '../household'
+import { gramsFrom, isUs, smallUnit, weight } from '../household'
 import { useAct } from './act'
 
 const props = defineProps<{
@@ -53,10 +53,10 @@ async function keep(sure = false) {
         class="grams"
         inputmode="decimal"
         :autofocus="focusFirst"
-        :aria-label="`Weight of ${basis === 'lot' ? 'lot' : 'marked bunch'} ${code}, grams`"
+        :aria-label="`Weight of ${basis === 'lot' ? 'lot' : 'marked bunch'} ${code}, ${isUs() ? 'ounces' : 'grams'}`"
         placeholder="weight"
       >
-        <template #suffix>g</template>
+        <template #suffix>{{ smallUnit() }}</template>
       </ElInput>
       <ElButton type="primary" native-type="submit" :disabled="grams === null || busy">Keep</ElButton>
     </div>

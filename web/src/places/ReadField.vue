@@ -2,7 +2,7 @@
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { ApiError, post } from '../api'
-import { useFrame } from '../household'
+import { degree, toCelsius, useFrame } from '../household'
 
 /** A reading by hand: what the thermometer and the hygrometer of a place show. */
 const props = defineProps<{ placeId: string; placeName?: string | undefined }>()
@@ -18,7 +18,7 @@ async function keep() {
   failure.value = ''
   try {
     await post(`/places/${props.placeId}/readings`, {
-      temperatureC: number(celsius.value),
+      temperatureC: toCelsius(number(celsius.value)),
       relativeHumidityPct: number(percent.value),
     })
     celsius.value = ''
@@ -32,8 +32,8 @@ async function keep() {
 
 <template>
   <form class="row" @submit.prevent="keep">
-    <ElInput v-model="celsius" class="short" inputmode="decimal" :aria-label="`Temperature${where}, °C`">
-      <template #suffix>°C</template>
+    <ElInput v-model="celsius" class="short" inputmode="decimal" :aria-label="`Temperature${where}, ${degree()}`">
+      <template #suffix>{{ degree() }}</template>
     </ElInput>
     <ElInput v-model="percent" class="short" inputmode="decimal" :aria-label="`Humidity${where}, %`">
       <template #suffix>%</template>

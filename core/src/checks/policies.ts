@@ -1,0 +1,113 @@
+import { lotLifeLogSd } from '../assumptions'
+import { normalDeviate, stream } from '../chance'
+import type { Crop, Packing } from '../crops'
+import { steadyLife, usualPacking } from '../keeping'
+import { soundShare, type LifeModel } from '../keeping'
+import { requireWithin } from '../refusal'
+import { nextCheckInDays, spreadPerWeek } from './next-check'
+import { beliefAfterChecks, type Check } from './posterior'
+import { simulateStore } from './store-simulation'
+
+/** Days each piece fails on, drawn from a lot's life at one scale. */
+export function drawFailures(model: LifeModel, scale: number, pieces: number, next: () => number): Float64Array {
+  return Float64Array.from({ length: pieces }, () => {
+    const u = next()
+    let lo = 0
+    let hi = model.days
+    if (soundShare(model, hi, scale) > u) return Infinity
+    while (hi - lo > 0.25) {
+      const mid = (lo + hi) / 2
+      if (soundShare(model, mid, scale) > u) lo = mid
+      else hi = mid
+    }
+    return hi
+  })
+}
+
+/** Looks when the belief says: after each look the belief is renewed and asked for the next day. */
+export function lookingByBelief(model: LifeModel, pieces: number, spread: number, bearable?: number) {
+  const checks: Check[] = []
+  return (look: { day: number; lookedAt: number; bad: number }): number => {
+    if (look.lookedAt > 0) checks.push({ ...look, lotSize: look.lookedAt })
+    return nextCheckInDays(model, beliefAfterChecks(model, checks, look.day), look.day, pieces, spread, bearable)
+  }
+}
+
+/** Simulated stores in one comparison. */
+const storesCompared = 120
+
+/**
+ * How many pieces are lost by spread when looking every so many weeks, and when looking by the belief with about as
+ * many looks. Each store's own life is drawn anew.
+ */
+export function comparePolicies(
+  input: {
+    crop: Crop
+    temperatureC: number
+    relativeHumidityPct: number
+    pieces: number
+    packing?: Packing
+    everyWeeks: number
+    seed?: number
+  },
+  progress: (share: number) => void = () => undefined,
+) {
+  const { crop, temperatureC, relativeHumidityPct, pieces, everyWeeks, seed = 1 } = input
+  requireWithin(temperatureC, -1, 30, 'temperatureC', '°C')
+  requireWithin(relativeHumidityPct, 20, 100, 'relativeHumidityPct', '%')
+  requireWithin(pieces, 10, 500, 'pieces', 'pieces')
+  requireWithin(everyWeeks, 1, 12, 'everyWeeks', 'weeks')
+  const packing = input.packing ?? usualPacking(crop)
+  const spread = spreadPerWeek[packing]
+  const { model } = steadyLife(crop, temperatureC, relativeHumidityPct, packing)
+  const middle = Math.floor(model.scales.length / 2)
+  // followed until a third of a middling lot would have gone: nobody looks over what is nearly all gone
+  let days = 14
+  while (days < Math.min(420, model.days) && soundShare(model, days, middle) > 0.67) days++
+  const stores = Array.from({ length: storesCompared }, (_, i) => {
+    const next = stream(seed * 1000 + i)
+    const scale = Math.exp(normalDeviate(next) * lotLifeLogSd)
+    const j = model.scales.reduce(
+      (best, s, at) => (Math.abs(Math.log(s / scale)) < Math.abs(Math.log(model.scales[best]! / scale)) ? at : best),
+      0,
+    )
+    return {
+      failsOn: drawFailures(model, j, pieces, next),
+      spreadPerWeek: spread,
+      days,
+      finds: 0.9,
+      seed: seed * 7919 + i,
+    }
+  })
+  const run = (bearable?: number) => {
+    let looks = 0
+    let lost = 0
+    for (const store of stores) {
+      const by = bearable === undefined ? () => everyWeeks * 7 : lookingByBelief(model, pieces, spread, bearable)
+      const first = bearable === undefined ? everyWeeks * 7 : by({ day: 0, lookedAt: 0, bad: 0 })
+      const outcome = simulateStore(store, first, by)
+      looks += outcome.looks
+      lost += outcome.bySpread
+    }
+    return { looks: looks / stores.length, lostBySpread: lost / stores.length }
+  }
+  const fixed = run()
+  progress(0.15)
+  // the tolerance at which looking by belief takes as many looks
+  let lo = 0.05
+  let hi = pieces
+  let believed = run(Math.sqrt(lo * hi))
+  for (let i = 0; i < 9; i++) {
+    const mid = Math.sqrt(lo * hi)
+    believed = run(mid)
+    progress(0.15 + (0.85 * (i + 1)) / 9)
+    if (believed.looks > fixed.looks) lo = mid
+    else hi = mid
+  }
+  return {
+    days,
+    everyWeeks: fixed,
+    byBelief: believed,
+    fewerLostPct: fixed.lostBySpread > 0 ? 100 * (1 - believed.lostBySpread / fixed.lostBySpread) : 0,
+  }
+}

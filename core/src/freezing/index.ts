@@ -1,0 +1,6 @@
+export * from './blanch'
+export * from './freeze-time'
+export * from './freezer-load'
+export * from './frozen-life'
+export * from './glut'
+export * from './power-cut'

@@ -1,0 +1,47 @@
+import { Refusal, requireWithin } from '../refusal'
+
+export interface BrineAnswer {
+  saltG: number
+  note: string
+  source: string
+}
+
+/** Salt strengths a household ferments at, %: beside these something is mistyped. */
+const saneSaltPct = [0.5, 26] as const
+
+/**
+ * Salt to weigh out.
+ * @param method `of-water`: per cent of the water's weight; `of-total`: per cent of produce plus water
+ * @param waterG g
+ * @param produceG g
+ * @throws Refusal `out-of-range`; `invalid` when there is nothing to salt
+ * @source arithmetic; 2–3 % for shredded cabbage, 3.5–5 % for vegetables in brine (NCHFP and practice, recalled)
+ * @example brine('of-total', 400, 600, 2.5).saltG // 25
+ */
+export function brine(method: 'of-water' | 'of-total', waterG: number, produceG: number, saltPct: number): BrineAnswer {
+  requireWithin(waterG, 0, 1e8, 'waterG', 'g')
+  requireWithin(produceG, 0, 1e8, 'produceG', 'g')
+  requireWithin(saltPct, saneSaltPct[0], saneSaltPct[1], 'saltPct', '%')
+  const base = method === 'of-water' ? waterG : waterG + produceG
+  if (base === 0) {
+    throw new Refusal(
+      'invalid',
+      'There is nothing to salt: give a weight.',
+      method === 'of-water' ? 'waterG' : 'produceG',
+    )
+  }
+  const saltG = (base * saltPct) / 100
+  const total = waterG + produceG + saltG
+  const overallPct = (saltG / total) * 100
+  const strength =
+    overallPct < 1.8
+      ? 'Once it has evened out that is weak: below about 2 % it may spoil.'
+      : overallPct > 8
+        ? 'Strong: little ferments in it; rinse before eating.'
+        : 'Within what household ferments use.'
+  return {
+    saltG,
+    note: `${overallPct.toFixed(1)} % of everything once it has evened out. ${strength} Weigh salt, never measure it by the spoon; keep everything under the brine; follow a tested recipe.`,
+    source: 'Arithmetic; ranges of NCHFP and common practice (recalled, not re-read)',
+  }
+}

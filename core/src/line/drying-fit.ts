@@ -1,0 +1,143 @@
+import { normalPoints, weightedSpread, type Spread } from '../chance'
+import { Refusal } from '../refusal'
+import { dryBasis, dryWeight } from './dry-weight'
+import { fitThinLayer, thinLayers, type ThinLayerFit } from './thin-layer'
+
+export interface DryingWeighing {
+  hours: number
+  weightG: number
+}
+
+export interface DryingFitAnswer {
+  model: string
+  equation: string
+  parameters: Record<string, number>
+  targetWeightG: number
+  readyAtHours: Spread
+  /** fitted weights at even steps, to draw, g */
+  curve: { hours: number; weightG: number }[]
+}
+
+/** Nothing in a dryer or on a rack takes longer, hours. */
+const longestHours = 60 * 24
+
+/**
+ * When a batch in the dryer is done, from its weighings.
+ * The first weighing is the fresh weight. Newton, Page and Midilli–Kucuk are fitted, the best by AICc is named, and the
+ * spread is taken over all of them by their AICc weights.
+ * @throws Refusal `invalid`, `out-of-range`, `not-drying` when the weights do not fall, `stalled` when it never gets there
+ */
+export function dryingFit(
+  weighings: readonly DryingWeighing[],
+  freshMoisturePct: number,
+  targetMoisturePct: number,
+): DryingFitAnswer {
+  const sorted = [...weighings].sort((a, b) => a.hours - b.hours)
+  if (sorted.length < 2) throw new Refusal('invalid', 'Give at least two weighings.', 'weighings')
+  sorted.forEach((w, i) => {
+    if (!(w.weightG > 0) || !Number.isFinite(w.hours) || w.hours < 0) {
+      throw new Refusal('invalid', 'Every weighing needs hours from 0 and a weight above 0.', 'weighings')
+    }
+    if (i > 0 && w.hours === sorted[i - 1]!.hours) {
+      throw new Refusal('invalid', `Two weighings stand at ${w.hours} hours; leave one out.`, 'weighings')
+    }
+  })
+  const first = sorted[0]!
+  const last = sorted[sorted.length - 1]!
+  if (last.hours - first.hours > longestHours) {
+    throw new Refusal('out-of-range', 'The weighings span more than 60 days.', 'weighings')
+  }
+  const { targetWeightG } = dryWeight(first.weightG, freshMoisturePct, targetMoisturePct)
+  const dryG = first.weightG * (1 - freshMoisturePct / 100)
+  const lightest = Math.min(...sorted.map((w) => w.weightG))
+  if (lightest < dryG) {
+    throw new Refusal(
+      'invalid',
+      `${lightest} g is less than the ${Math.round(dryG)} g of dry matter in it; check the weights or freshMoisturePct.`,
+      'weighings',
+    )
+  }
+  if (last.weightG > first.weightG * 0.998) {
+    throw new Refusal('not-drying', 'The weights do not fall: it is not drying, or the scale is off.', 'weighings')
+  }
+  const m0 = dryBasis(freshMoisturePct)
+  const hours = sorted.map((w) => w.hours - first.hours)
+  const ratios = sorted.map((w) => (w.weightG / dryG - 1) / m0)
+  const targetRatio = dryBasis(targetMoisturePct) / m0
+  const fits = thinLayers.flatMap((model) => {
+    const fit = fitThinLayer(model, hours, ratios)
+    if (!fit) return []
+    const at = hoursToRatio(fit, targetRatio)
+    // Midilli–Kucuk's straight-line term must not be drawn far past the data
+    if (fit.model.id === 'midilli-kucuk' && at.hours > hours[hours.length - 1]! * 1.2) return []
+    return [{ ...fit, ...at }]
+  })
+  const best = fits.reduce((a, b) => (b.aicc < a.aicc ? b : a), fits[0]!)
+  if (!best || !(best.hours < longestHours)) {
+    throw new Refusal(
+      'stalled',
+      'At this pace it will not get there within 60 days: warmer, drier or thinner.',
+      'weighings',
+    )
+  }
+  const values: number[] = []
+  const weights: number[] = []
+  for (const fit of fits) {
+    const share = Math.exp((best.aicc - fit.aicc) / 2)
+    if (!Number.isFinite(fit.hours) || share < 1e-4) continue
+    for (const z of points) {
+      values.push(fit.hours * Math.exp((z * fit.sdHours) / Math.max(fit.hours, 1e-6)))
+      weights.push(share)
+    }
+  }
+  const spread = weightedSpread(values, weights)
+  const ratio = best.model.ratio(best.values)
+  const end = Math.min(longestHours, Math.max(hours[hours.length - 1]!, spread.p90) * 1.1)
+  return {
+    model: best.model.label,
+    equation: best.model.equation,
+    parameters: Object.fromEntries(best.model.parameters.map((name, i) => [name, best.values[i]!])),
+    targetWeightG,
+    readyAtHours: {
+      p10: spread.p10 + first.hours,
+      p50: spread.p50 + first.hours,
+      p90: Math.min(spread.p90, longestHours) + first.hours,
+    },
+    curve: Array.from({ length: 61 }, (_, i) => {
+      const t = (end * i) / 60
+      return { hours: t + first.hours, weightG: dryG * (1 + m0 * Math.max(0, ratio(t))) }
+    }),
+  }
+}
+const points = normalPoints(15)
+
+/** When the fitted curve reaches a ratio, and how sure that is: the first-order spread of its parameters. */
+function hoursToRatio(fit: ThinLayerFit, target: number): { hours: number; sdHours: number } {
+  const solve = (values: readonly number[]) => firstHourBelow(fit.model.ratio(values), target)
+  const hours = solve(fit.values)
+  if (!Number.isFinite(hours)) return { hours, sdHours: 0 }
+  const gradient = fit.values.map((v, j) => {
+    const step = Math.max(1e-6, Math.abs(v) * 1e-3)
+    const moved = (sign: number) => solve(fit.values.map((x, i) => (i === j ? x + sign * step : x)))
+    const slope = (moved(1) - moved(-1)) / (2 * step)
+    return Number.isFinite(slope) ? slope : 0
+  })
+  let variance = 0
+  gradient.forEach((a, i) => gradient.forEach((b, j) => (variance += a * b * fit.covariance[i]![j]!)))
+  // a dryer's air is never quite the same from hour to hour
+  return { hours, sdHours: Math.min(hours, Math.sqrt(Math.max(0, variance)) + 0.03 * hours) }
+}
+
+function firstHourBelow(ratio: (hours: number) => number, target: number): number {
+  if (ratio(0) <= target) return 0
+  let hi = 0.25
+  while (hi <= longestHours && ratio(hi) > target) hi *= 1.5
+  if (hi > longestHours) return Infinity
+  let lo = hi / 1.5
+  for (let i = 0; i < 50; i++) {
+    const mid = (lo + hi) / 2
+    if (ratio(mid) > target) lo = mid
+    else hi = mid
+  }
+  return hi
+}
