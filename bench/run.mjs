@@ -1,4 +1,5 @@
 // Bundles the benchmarks and runs them: `npm run bench`, with TEST_DATABASE_URL for the ones that need PostgreSQL.
+// `npm run evaluate` runs the accuracy tables instead.
 import { spawnSync } from 'node:child_process'
 import { mkdirSync } from 'node:fs'
 import { build } from 'esbuild'
@@ -15,10 +16,12 @@ const run = async (name) => {
     external: ['express', 'pg', 'pino', 'helmet', 'ajv', 'ajv-formats', 'luxon', 'qrcode', 'postgrator'],
     logLevel: 'warning',
   })
-  return spawnSync('node', [`server/dist/bench-${name}.js`], { stdio: 'inherit' }).status ?? 1
+  return spawnSync('node', [`server/dist/bench-${name}.js`, ...process.argv.slice(3)], { stdio: 'inherit' }).status ?? 1
 }
 
-let worst = await run('keeping')
+const only = process.argv[2]
+let worst = only ? await run(only) : await run('keeping')
+if (only) process.exit(worst)
 if (process.env.TEST_DATABASE_URL) worst ||= await run('lots')
 else console.log('lots: skipped, set TEST_DATABASE_URL to a PostgreSQL of your own to run it')
 process.exitCode = worst

@@ -18,10 +18,16 @@ export const airflowFactor = {
 export const curingCapKPa = 2.2
 
 /** What a weighing misses the fitted curve by, as a share of the weight: a swinging bunch on a hanging scale, and the curve itself. */
-export const scaleNoise = 0.009
+export const scaleNoise = 0.006
+
+/**
+ * Air under a roof moves more on one day than on another: variance of the drying power spent, kPa·h for each kPa·h.
+ * A fifth more or less from day to day at twenty kPa·h a day.
+ */
+export const airflowWalkKPaH = 0.8
 
 /** How unlike the recent days the coming weeks may be: log standard deviation of the drying power ahead. */
-export const weatherAheadLogSd = 0.25
+export const weatherAheadLogSd = 0.2
 
 /** Share of the losable water that is gone when a bulb counts as cured. */
 export const curedShare = 0.95
@@ -50,11 +56,23 @@ export const lotLifeLogSd = 0.28
 /** Days over which the recent air of a place gives way to what the season usually brings. */
 export const recentAirMemoryDays = 10
 
+/** What the last ten days say of the next fortnight, against the same weeks of earlier years: fitted on four summers. */
+export const recentAirShare = 0.3
+
 /** Newly bad pieces a household will bear before it wants to look: a share of the lot, and never under one piece. */
 export const bearableBadShare = 0.02
 
+/** A bad piece that spoils nobody still wants finding: it counts for this much of one that has spoilt a neighbour. */
+export const ownHarm = 0.05
+
+/**
+ * How unlike a binomial draw the bad ones of a look are: pieces of one bed, net or hand share their fate, and the book's
+ * curve is not this lot's. Correlation between the pieces looked at.
+ */
+export const looksCorrelation = 0.01
+
 /** Nobody looks oftener or should look less often than this, days. */
-export const checkIntervalDays = { lo: 3, hi: 42 } as const
+export const checkIntervalDays = { lo: 3, hi: 56 } as const
 
 /** Prior belief about how fast a line is eaten, as if it had been watched for this many weeks. */
 export const useRatePriorWeeks = 2

@@ -21,7 +21,7 @@ function onKey(event: KeyboardEvent) {
   const target = event.target as HTMLElement
   if (event.ctrlKey || event.metaKey || event.altKey || target.closest('input, textarea, select, [contenteditable]'))
     return
-  const tab = tabs[Number(event.key) - 1]
+  const tab = tabs.find((t) => t.key === event.key)
   if (tab) void router.push(tab.path)
   else if (event.key === '/') {
     event.preventDefault()
@@ -71,13 +71,13 @@ watch(
   </header>
   <nav class="tabs" aria-label="Screens">
     <RouterLink
-      v-for="(tab, i) in tabs"
+      v-for="tab in tabs"
       :key="tab.name"
       :to="tab.path"
       :class="{ here: inTab === tab.name }"
       :aria-current="inTab === tab.name ? 'page' : undefined"
     >
-      {{ tab.label }} <kbd>{{ i + 1 }}</kbd>
+      {{ tab.label }} <kbd>{{ tab.key }}</kbd>
     </RouterLink>
     <FindBox ref="find" class="find" />
   </nav>
@@ -96,9 +96,9 @@ watch(
   <aside v-if="keysShown" class="keys card" aria-label="Keys">
     <h2>Keys</h2>
     <dl>
-      <template v-for="(tab, i) in tabs" :key="tab.name">
+      <template v-for="tab in tabs" :key="tab.name">
         <dt>
-          <kbd>{{ i + 1 }}</kbd>
+          <kbd>{{ tab.key }}</kbd>
         </dt>
         <dd>{{ tab.label }}</dd>
       </template>

@@ -30,14 +30,16 @@ async function answer<T>(request: Promise<Response>): Promise<T> {
 
 export const get = <T>(path: string): Promise<T> => answer<T>(fetch(`/api${path}`))
 
-export const post = <T>(path: string, body: unknown): Promise<T> =>
+const send = <T>(method: string, path: string, body: unknown): Promise<T> =>
   answer<T>(
-    fetch(`/api${path}`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify(body),
-    }),
+    fetch(`/api${path}`, { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
   )
+
+export const post = <T>(path: string, body: unknown): Promise<T> => send<T>('POST', path, body)
+
+export const put = <T>(path: string, body: unknown): Promise<T> => send<T>('PUT', path, body)
+
+export const remove = <T>(path: string): Promise<T> => answer<T>(fetch(`/api${path}`, { method: 'DELETE' }))
 
 /** Number of a write, so that sending it again does it once. */
 export const newRequestId = (): string => crypto.randomUUID()

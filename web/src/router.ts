@@ -1,11 +1,13 @@
 import { createRouter, createWebHistory } from 'vue-router'
 
 export const tabs = [
-  { path: '/', name: 'today', label: 'Today' },
-  { path: '/bring-in', name: 'bring-in', label: 'Bring in' },
-  { path: '/line', name: 'line', label: 'Drying line' },
-  { path: '/stores', name: 'stores', label: 'Stores' },
-  { path: '/larder', name: 'larder', label: 'Larder' },
+  { path: '/', name: 'today', label: 'Today', key: '1' },
+  { path: '/bring-in', name: 'bring-in', label: 'Bring in', key: '2' },
+  { path: '/line', name: 'line', label: 'Drying line', key: '3' },
+  { path: '/stores', name: 'stores', label: 'Stores', key: '4' },
+  { path: '/larder', name: 'larder', label: 'Larder', key: '5' },
+  { path: '/almanac', name: 'almanac', label: 'Almanac', key: '7' },
+  { path: '/bench', name: 'bench', label: 'Bench', key: '8' },
 ] as const
 
 export const router = createRouter({
@@ -21,6 +23,8 @@ export const router = createRouter({
     { path: '/lots/:code/check', name: 'check', component: () => import('./checks/CheckView.vue') },
     { path: '/lots/:code/finish', name: 'finish', component: () => import('./line/FinishView.vue') },
     { path: '/lots/:code/tag', name: 'tag', component: () => import('./lots/TagView.vue') },
+    { path: '/almanac/:crop?', name: 'almanac', component: () => import('./crops/AlmanacView.vue') },
+    { path: '/bench/:name?', name: 'bench', component: () => import('./bench/BenchView.vue') },
     { path: '/find', name: 'find', component: () => import('./lots/FindView.vue') },
     { path: '/household', name: 'household', component: () => import('./household/HouseholdView.vue') },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./household/NowhereView.vue') },

@@ -68,6 +68,20 @@ export function lnGamma(x: number): number {
 /** Logarithm of the number of ways to choose k of n. */
 export const lnChoose = (n: number, k: number): number => lnGamma(n + 1) - lnGamma(k + 1) - lnGamma(n - k + 1)
 
+/**
+ * Log chance of k of n under a beta-binomial: a binomial whose draws hang together.
+ * @param p mean share, 0 < p < 1
+ * @param correlation between draws, 0 ≤ ρ < 1; 0 is the binomial
+ */
+export function lnBetaBinomial(n: number, k: number, p: number, correlation: number): number {
+  if (correlation <= 0) return lnChoose(n, k) + k * Math.log(p) + (n - k) * Math.log(1 - p)
+  const size = 1 / correlation - 1
+  const a = p * size
+  const b = (1 - p) * size
+  const lnBeta = (x: number, y: number) => lnGamma(x) + lnGamma(y) - lnGamma(x + y)
+  return lnChoose(n, k) + lnBeta(a + k, b + n - k) - lnBeta(a, b)
+}
+
 /** Quantile of a gamma distribution of the given shape and mean. @source Wilson & Hilferty 1931, cube-root normal */
 export function gammaQuantile(shape: number, mean: number, p: number): number {
   const v = 1 / (9 * shape)

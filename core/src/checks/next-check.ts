@@ -1,5 +1,5 @@
-import { bearableBadShare, checkIntervalDays } from '../assumptions'
-import { soundShare, type LifeModel, type LotBelief } from '../keeping'
+import { bearableBadShare, checkIntervalDays, ownHarm } from '../assumptions'
+import { runningShare, soundShare, type LifeModel, type LotBelief } from '../keeping'
 
 /** How fast one bad piece makes its neighbours bad: new ones a week. Judgement by how the lot lies. */
 export const spreadPerWeek = {
@@ -14,11 +14,13 @@ export const spreadPerWeek = {
 } as const
 
 /**
- * Days until the next look: the earliest day on which the newly bad, with those they will have spoilt,
- * pass what the household bears (2 in 100, at least one piece).
+ * Days until the next look: the earliest day on which the harm expected by then passes what the household bears.
+ * A bad piece counts for the neighbours it will have spoilt, and they for theirs: those a look missed lie there all of
+ * the time, those that go bad in the meantime a part of it. Intervals then shrink about with the root of the rate at
+ * which pieces go bad, which for a given number of looks loses least.
  * @param pieces how many there are
  * @param spread new bad ones a week for each bad one
- * @param bearable how many bad ones the household bears before it wants to look
+ * @param bearable harm the household bears before it wants to look, pieces
  */
 export function nextCheckInDays(
   model: LifeModel,
@@ -29,15 +31,26 @@ export function nextCheckInDays(
   bearable = Math.max(1, bearableBadShare * pieces),
 ): number {
   const { lo, hi } = checkIntervalDays
+  let missed = 0
+  const now = Array.from(belief.weights, (w, j) => {
+    missed += w * belief.badShare[j]! * runningShare(model, 0, nowDay, j)
+    return soundShare(model, nowDay, j)
+  })
+  // what the coming weeks' bad ones will do to their neighbours changes slowly
+  const runs = Array.from(belief.weights, (_, j) => runningShare(model, nowDay, nowDay + 21, j))
   for (let days = lo; days < hi; days++) {
     let newlyBad = 0
+    let running = 0
     for (let j = 0; j < belief.weights.length; j++) {
-      const now = soundShare(model, nowDay, j)
-      const kept = now > 1e-12 ? soundShare(model, nowDay + days, j) / now : 0
-      newlyBad += belief.weights[j]! * (1 - belief.badShare[j]!) * (1 - kept)
+      const kept = now[j]! > 1e-12 ? soundShare(model, nowDay + days, j) / now[j]! : 0
+      const bad = belief.weights[j]! * (1 - belief.badShare[j]!) * (1 - kept)
+      newlyBad += bad
+      running += bad * runs[j]!
     }
-    // on average a piece that goes bad in the meantime has half the time to spoil others
-    if (newlyBad * pieces * (1 + (spread * days) / 14) >= bearable) return days
+    // spoilt ones spoil others in turn: growth over the interval, from its start for the missed, on average for the new
+    const x = Math.max(1e-6, (spread * days) / 7)
+    const harm = pieces * (newlyBad * ownHarm + running * ((Math.expm1(x) - x) / x) + missed * Math.expm1(x))
+    if (harm >= bearable) return days
   }
   return hi
 }

@@ -1,8 +1,7 @@
 import { lotLifeLogSd } from '../assumptions'
 import { normalDeviate, stream } from '../chance'
 import type { Crop, Packing } from '../crops'
-import { steadyLife, usualPacking } from '../keeping'
-import { soundShare, type LifeModel } from '../keeping'
+import { runningShare, soundShare, steadyLife, usualPacking, type LifeModel } from '../keeping'
 import { requireWithin } from '../refusal'
 import { nextCheckInDays, spreadPerWeek } from './next-check'
 import { beliefAfterChecks, type Check } from './posterior'
@@ -29,7 +28,14 @@ export function lookingByBelief(model: LifeModel, pieces: number, spread: number
   const checks: Check[] = []
   return (look: { day: number; lookedAt: number; bad: number }): number => {
     if (look.lookedAt > 0) checks.push({ ...look, lotSize: look.lookedAt })
-    return nextCheckInDays(model, beliefAfterChecks(model, checks, look.day), look.day, pieces, spread, bearable)
+    return nextCheckInDays(
+      model,
+      beliefAfterChecks(model, checks, look.day, spread),
+      look.day,
+      pieces,
+      spread,
+      bearable,
+    )
   }
 }
 
@@ -71,8 +77,10 @@ export function comparePolicies(
       (best, s, at) => (Math.abs(Math.log(s / scale)) < Math.abs(Math.log(model.scales[best]! / scale)) ? at : best),
       0,
     )
+    const failsOn = drawFailures(model, j, pieces, next)
     return {
-      failsOn: drawFailures(model, j, pieces, next),
+      failsOn,
+      runs: Uint8Array.from(failsOn, (day) => (next() < runningShare(model, day - 1, day + 1, j) ? 1 : 0)),
       spreadPerWeek: spread,
       days,
       finds: 0.9,

@@ -4,6 +4,8 @@ import { stream } from '../chance'
 export interface SimulatedStore {
   /** day each piece goes bad by itself */
   failsOn: Float64Array
+  /** 1 where it goes in a way that runs to its neighbours; what a neighbour spoils always does */
+  runs: Uint8Array
   /** new bad neighbours a week for each bad piece left lying */
   spreadPerWeek: number
   /** days followed */
@@ -31,7 +33,7 @@ export interface StoreOutcome {
 export function simulateStore(store: SimulatedStore, firstLookDay: number, nextLook: NextLook): StoreOutcome {
   const n = store.failsOn.length
   const next = stream(store.seed)
-  // 0 sound, 1 bad and lying there, 2 taken out
+  // 0 sound, 1 bad and running, 2 taken out, 3 spoilt today, 4 bad but harming nobody
   const state = new Uint8Array(n)
   const daily = store.spreadPerWeek / 7
   let looks = 0
@@ -41,7 +43,7 @@ export function simulateStore(store: SimulatedStore, firstLookDay: number, nextL
   for (let day = 1; day <= store.days; day++) {
     for (let i = 0; i < n; i++) {
       if (state[i] === 0 && store.failsOn[i]! <= day) {
-        state[i] = 1
+        state[i] = store.runs[i] ? 1 : 4
         byThemselves++
       }
     }
@@ -58,7 +60,7 @@ export function simulateStore(store: SimulatedStore, firstLookDay: number, nextL
       let bad = 0
       let left = 0
       for (let i = 0; i < n; i++) {
-        if (state[i] === 1 && next() < store.finds) {
+        if ((state[i] === 1 || state[i] === 4) && next() < store.finds) {
           state[i] = 2
           bad++
         } else if (state[i] !== 2) left++

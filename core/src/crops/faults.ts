@@ -579,7 +579,7 @@ export const faults = {
   ),
   // dried and sown
   'seed-mould': fault(
-    'mould',
+    'seed-mould',
     'Mould, musty smell',
     'fur, musty smell, clumps',
     'put by too damp',

@@ -64,6 +64,22 @@ function weibullLife(median: number, logSd: number, days: number): LifeModel {
   return withScales(['life'], [shape], [hazard], logSd)
 }
 
+/** Rot and mould run to neighbours, and what frost or chill has broken rots; a sprout or a wrinkle harms nobody. */
+const runs = new Set(['rot', 'mould', 'frost', 'chilling', 'life'])
+
+/** Of what goes bad between two days, the share that goes in a way that runs to its neighbours. */
+export function runningShare(model: LifeModel, from: number, to: number, j: number): number {
+  const at = (h: Float64Array, day: number) => h[Math.min(model.days, Math.max(0, Math.round(day)))]!
+  let all = 0
+  let running = 0
+  for (let i = 0; i < model.hazard.length; i++) {
+    const rise = (at(model.hazard[i]!, to) - at(model.hazard[i]!, from)) * model.scalePower[i]![j]!
+    all += rise
+    if (runs.has(model.names[i]!)) running += rise
+  }
+  return all > 0 ? running / all : 0
+}
+
 export const priorWeights = (model: LifeModel): Float64Array =>
   new Float64Array(model.scales.length).fill(1 / model.scales.length)
 

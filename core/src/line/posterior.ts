@@ -1,4 +1,4 @@
-import { curedShare, scaleNoise } from '../assumptions'
+import { airflowWalkKPaH, curedShare, scaleNoise } from '../assumptions'
 import type { Curing } from '../crops'
 
 /** A weighing at the drying power spent by then. */
@@ -23,13 +23,15 @@ export interface CuringPosterior {
   weight: Float64Array
 }
 
-const budgetPoints = 61
-const ratioPoints = 31
+const budgetPoints = 49
+const ratioPoints = 15
 const gridReach = 3.2
+
+const lnLeft = Math.log(1 - curedShare)
 
 /** Share of the first weight left after drying power D: r + (1 − r)·exp(−k·D), k set so that `curedShare` is lost at D = budget. */
 export const weightShare = (powerKPaH: number, budgetKPaH: number, finalRatio: number): number =>
-  finalRatio + (1 - finalRatio) * Math.exp((Math.log(1 - curedShare) / budgetKPaH) * powerKPaH)
+  finalRatio + (1 - finalRatio) * Math.exp((lnLeft / budgetKPaH) * powerKPaH)
 
 /**
  * Grid posterior over the lot's budget and final weight.
@@ -81,12 +83,57 @@ function groupByBasis(weighings: readonly PoweredWeighing[]): PoweredWeighing[][
   return [...groups.values()].filter((group) => group.length > 1)
 }
 
+/**
+ * Log-likelihood of one basis's weighings: the scale's noise, and air that moved more or less than was thought between
+ * them. The latter adds up like a walk along the drying power, so later weighings share what came before. The true
+ * first weight is unknown and integrated out.
+ */
 function weighingLogLikelihood(weighings: readonly PoweredWeighing[], budget: number, ratio: number): number {
-  const residuals = weighings.map((w) => Math.log(w.weightG) - Math.log(weightShare(w.powerKPaH, budget, ratio)))
-  const mean = residuals.reduce((a, b) => a + b, 0) / residuals.length
-  let sum = 0
-  for (const e of residuals) sum += (e - mean) ** 2
-  return -sum / (2 * scaleNoise ** 2)
+  const n = weighings.length
+  const residual = new Float64Array(n)
+  const slope = new Float64Array(n)
+  for (let i = 0; i < n; i++) {
+    const { powerKPaH, weightG } = weighings[i]!
+    const share = weightShare(powerKPaH, budget, ratio)
+    residual[i] = Math.log(weightG) - Math.log(share)
+    slope[i] = (lnLeft / budget) * ((share - ratio) / share)
+  }
+  // covariance, and its Cholesky factor in place
+  const c = new Float64Array(n * n)
+  for (let i = 0; i < n; i++) {
+    for (let j = 0; j <= i; j++) {
+      const walked = Math.min(weighings[i]!.powerKPaH, weighings[j]!.powerKPaH)
+      c[i * n + j] = slope[i]! * slope[j]! * airflowWalkKPaH * walked + (i === j ? scaleNoise ** 2 : 0)
+    }
+  }
+  let logDet = 0
+  for (let i = 0; i < n; i++) {
+    for (let j = 0; j <= i; j++) {
+      let sum = c[i * n + j]!
+      for (let m = 0; m < j; m++) sum -= c[i * n + m]! * c[j * n + m]!
+      c[i * n + j] = i === j ? Math.sqrt(sum) : sum / c[j * n + j]!
+    }
+    logDet += 2 * Math.log(c[i * n + i]!)
+  }
+  let oneOne = 0
+  let oneRes = 0
+  let resRes = 0
+  const u = new Float64Array(n)
+  const v = new Float64Array(n)
+  for (let i = 0; i < n; i++) {
+    let a = 1
+    let b = residual[i]!
+    for (let m = 0; m < i; m++) {
+      a -= c[i * n + m]! * u[m]!
+      b -= c[i * n + m]! * v[m]!
+    }
+    u[i] = a / c[i * n + i]!
+    v[i] = b / c[i * n + i]!
+    oneOne += u[i]! * u[i]!
+    oneRes += u[i]! * v[i]!
+    resRes += v[i]! * v[i]!
+  }
+  return -0.5 * (logDet + Math.log(oneOne) + resRes - (oneRes * oneRes) / oneOne)
 }
 
 function testLogLikelihood(curing: Curing, result: PoweredTest, budget: number): number {

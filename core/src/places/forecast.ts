@@ -1,4 +1,4 @@
-import { recentAirMemoryDays } from '../assumptions'
+import { recentAirMemoryDays, recentAirShare } from '../assumptions'
 import { airSeries, hourMs, saturationVapourPressureKPa, type AirSeries } from '../air'
 import { dayMs } from '../household'
 import { outdoorNormal, type Climate } from './climate'
@@ -27,22 +27,34 @@ export function assumedAir(kind: PlaceKind, climate: Climate, fromMs: number, ho
   return airSeries(startMs, temperature, humidity)
 }
 
-/** The usual day in a stretch of air: mean of each hour of the day. */
-export function usualDay(recent: AirSeries): { temperatureC: Float64Array; relativeHumidityPct: Float64Array } {
+export interface UsualDay {
+  temperatureC: Float64Array
+  relativeHumidityPct: Float64Array
+}
+
+/**
+ * The usual day in a stretch of air: mean of each hour of the day. The humidity is the one that gives the hour's mean
+ * pull, since drying goes by the pull and a mean of humidities would understate it.
+ */
+export function usualDay(recent: AirSeries): UsualDay {
   const temperatureC = new Float64Array(hoursADay)
-  const relativeHumidityPct = new Float64Array(hoursADay)
+  const pull = new Float64Array(hoursADay)
   const seen = new Float64Array(hoursADay)
   for (let i = 0; i < recent.hours; i++) {
     const hour = Math.floor((recent.startMs + i * hourMs) / hourMs) % hoursADay
     temperatureC[hour]! += recent.temperatureC[i]!
-    relativeHumidityPct[hour]! += recent.relativeHumidityPct[i]!
+    pull[hour]! += recent.vpdKPa[i]!
     seen[hour]!++
   }
   const mean = (sums: Float64Array) => {
     const all = sums.reduce((a, b) => a + b, 0) / Math.max(1, recent.hours)
     return sums.map((sum, hour) => (seen[hour]! > 0 ? sum / seen[hour]! : all))
   }
-  return { temperatureC: mean(temperatureC), relativeHumidityPct: mean(relativeHumidityPct) }
+  const t = mean(temperatureC)
+  return {
+    temperatureC: t,
+    relativeHumidityPct: mean(pull).map((kPa, hour) => 100 * (1 - kPa / saturationVapourPressureKPa(t[hour]!))),
+  }
 }
 
 /**
@@ -50,14 +62,17 @@ export function usualDay(recent: AirSeries): { temperatureC: Float64Array; relat
  * @param recent the place's last days, at least one hour
  * @param fromMs first hour ahead, ms UTC
  * @param season omitted: the recent days simply repeat
+ * @param earlier the place's own readings of the same weeks in earlier years, where it has them: weather forgets its
+ *   last days within a week, so they count for more than the recent ones
  */
 export function airAhead(
   recent: AirSeries,
   fromMs: number,
   hours: number,
   season?: { climate: Climate; kind: PlaceKind },
+  earlier?: AirSeries,
 ): AirSeries {
-  const day = usualDay(recent)
+  const day = earlier && earlier.hours >= 7 * hoursADay ? blend(usualDay(recent), usualDay(earlier)) : usualDay(recent)
   const startMs = Math.floor(fromMs / hourMs) * hourMs
   const temperature = new Float64Array(hours)
   const humidity = new Float64Array(hours)
@@ -72,6 +87,20 @@ export function airAhead(
     humidity[i] = Math.min(98, Math.max(15, day.relativeHumidityPct[hour]! + shiftRh))
   }
   return airSeries(startMs, temperature, humidity)
+}
+
+/** Recent days and the same weeks of earlier years, hour by hour: the mean pull is what is blended. */
+function blend(recent: UsualDay, earlier: UsualDay): UsualDay {
+  const mix = (a: number, b: number) => recentAirShare * a + (1 - recentAirShare) * b
+  const temperatureC = recent.temperatureC.map((t, hour) => mix(t, earlier.temperatureC[hour]!))
+  const pull = (day: UsualDay, hour: number) =>
+    saturationVapourPressureKPa(day.temperatureC[hour]!) * (1 - day.relativeHumidityPct[hour]! / 100)
+  return {
+    temperatureC,
+    relativeHumidityPct: temperatureC.map(
+      (t, hour) => 100 * (1 - mix(pull(recent, hour), pull(earlier, hour)) / saturationVapourPressureKPa(t)),
+    ),
+  }
 }
 
 /**

@@ -17,7 +17,7 @@ import { airAhead, assumedAir, climateFor, placeKinds, type Climate } from '@vad
 import { almanacOf, cropIn } from '../crops'
 import { asHousehold, type Client, type Pool } from '../database'
 import { eventsOfLotsHere, lotsStillHere, type EventRow, type FullLotRow } from '../lots'
-import { placesOf, readingsSince, type PlaceRow, type ReadingColumns } from '../places'
+import { placesOf, hourlyReadings, type PlaceRow, type ReadingColumns } from '../places'
 import { householdById, type HouseholdRow } from './queries'
 import { civilDateOf, nowOf } from './time'
 
@@ -26,6 +26,8 @@ export const horizonDays = 420
 const curingAheadDays = 120
 const recentDays = 10
 const cloudDays = 30
+/** the same weeks of last year, from ten days before this day on */
+const sameWeeksDays = 35
 
 export interface PlaceState extends PlaceRow {
   /** when the newest reading was taken, ms; null where nobody has measured */
@@ -117,10 +119,11 @@ export class HouseholdState {
     const checks = lot.history.checks
       .filter((check) => check.atMs >= startMs)
       .map((check) => ({ ...check, day: (check.atMs - startMs) / dayMs }))
-    const belief = beliefAfterChecks(model, checks, nowDay)
+    const spread = spreadPerWeek[pack]
+    const belief = beliefAfterChecks(model, checks, nowDay, spread)
     const pieces = lot.pieces ?? Math.max(1, Math.round(lot.weightG / lot.cropData.pieceG.value))
     const lastDay = checks.at(-1)?.day ?? 0
-    const beliefThen = beliefAfterChecks(model, checks, lastDay)
+    const beliefThen = beliefAfterChecks(model, checks, lastDay, spread)
     made = {
       startMs,
       nowDay,
@@ -128,7 +131,7 @@ export class HouseholdState {
       lossPct,
       belief,
       forecast: keepingForecast(model, lossPct, nowDay, belief),
-      nextCheckInDays: nextCheckInDays(model, beliefThen, lastDay, pieces, spreadPerWeek[pack]),
+      nextCheckInDays: nextCheckInDays(model, beliefThen, lastDay, pieces, spread),
       // nine in ten sure of catching a fault that one in ten has
       lookAt: checkSize(pieces, 0.1, 0.9),
     }
@@ -225,10 +228,14 @@ async function loadState(client: Client, household: HouseholdRow, nowMs: number)
   })
   const begins = lots.map((lot) => lot.history.broughtAtMs)
   const sinceMs = Math.min(nowMs - cloudDays * dayMs, ...begins) - dayMs
-  const readings = new Map((await readingsSince(client, household.id, new Date(sinceMs))).map((r) => [r.placeId, r]))
+  const byPlace = async (from: number, to: number) =>
+    new Map((await hourlyReadings(client, household.id, new Date(from), new Date(to))).map((r) => [r.placeId, r]))
+  const readings = await byPlace(sinceMs, nowMs + hourMs)
+  const lastYearMs = nowMs - 365 * dayMs
+  const earlier = await byPlace(lastYearMs - recentDays * dayMs, lastYearMs + sameWeeksDays * dayMs)
   const climate = climateFor(household.latitudeDeg, household.altitudeM)
   const places = (await placesOf(client, household.id)).map((place) =>
-    placeState(place, readings.get(place.id), climate, sinceMs, nowMs),
+    placeState(place, readings.get(place.id), earlier.get(place.id), climate, sinceMs, nowMs),
   )
   return new HouseholdState(household, places, lots, almanac, nowMs)
 }
@@ -236,6 +243,7 @@ async function loadState(client: Client, household: HouseholdRow, nowMs: number)
 function placeState(
   place: PlaceRow,
   readings: ReadingColumns | undefined,
+  earlier: ReadingColumns | undefined,
   climate: Climate,
   sinceMs: number,
   nowMs: number,
@@ -257,8 +265,15 @@ function placeState(
     ...place,
     measuredAtMs: known.at.at(-1)! * 1000,
     past,
-    ahead: airAhead(recent, nowMs, horizonDays * 24, { climate, kind: place.kind }),
+    ahead: airAhead(recent, nowMs, horizonDays * 24, { climate, kind: place.kind }, earlier && sameWeeks(earlier)),
   }
+}
+
+/** Last year's readings of the same weeks as a series, if they fill most of them. */
+function sameWeeks(earlier: ReadingColumns): AirSeries | undefined {
+  if (earlier.at.length < (recentDays + sameWeeksDays) * 12) return undefined
+  const first = earlier.at[0]! * 1000
+  return fill(earlier, first, Math.round((earlier.at.at(-1)! * 1000 - first) / hourMs))
 }
 
 function upTo(readings: ReadingColumns, nowMs: number): ReadingColumns {

@@ -35,15 +35,20 @@ export interface ReadingColumns {
   relativeHumidityPct: number[]
 }
 
-/** Readings of every place from an instant on. */
-export const readingsSince = async (db: Client, householdId: string, since: Date) =>
+/** Hourly means of every place's readings between two instants; a logger may write every few minutes. */
+export const hourlyReadings = async (db: Client, householdId: string, from: Date, to: Date) =>
   (
     await db.query<ReadingColumns>(
-      `select place_id as "placeId", json_agg(floor(extract(epoch from at)) order by at) as at,
-         json_agg(round(temperature_c::numeric, 2) order by at) as "temperatureC",
-         json_agg(round(relative_humidity_pct::numeric, 1) order by at) as "relativeHumidityPct"
-       from readings where household_id = $1 and at >= $2 group by place_id`,
-      [householdId, since],
+      `select place_id as "placeId", json_agg(at order by at) as at, json_agg(t order by at) as "temperatureC",
+         json_agg(rh order by at) as "relativeHumidityPct"
+       from (
+         select place_id, floor(avg(extract(epoch from at))) as at, round(avg(temperature_c)::numeric, 2) as t,
+           round(avg(relative_humidity_pct)::numeric, 1) as rh
+         from readings where household_id = $1 and at >= $2 and at < $3
+         group by place_id, date_trunc('hour', at)
+       ) hourly
+       group by place_id`,
+      [householdId, from, to],
     )
   ).rows
 

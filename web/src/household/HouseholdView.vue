@@ -9,6 +9,7 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { post } from '../api'
 import { useAnswer, useFrame } from './frame'
+import SettingsCard from './SettingsCard.vue'
 import { humidity, temperature } from './words'
 
 const frame = useFrame()
@@ -71,7 +72,8 @@ function wear(next: 'paper' | 'cellar') {
     <h1>The household</h1>
     <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
     <p v-if="frame.frame" class="phone-only">
-      <RouterLink to="/line">Drying line</RouterLink> · <RouterLink to="/stores">Stores</RouterLink>
+      <RouterLink to="/line">Drying line</RouterLink> · <RouterLink to="/stores">Stores</RouterLink> ·
+      <RouterLink to="/almanac">Almanac</RouterLink> · <RouterLink to="/bench">Bench</RouterLink>
     </p>
 
     <section v-if="households?.length" class="card">
@@ -144,6 +146,8 @@ function wear(next: 'paper' | 'cellar') {
         <ElButton native-type="submit" :disabled="!placeName.trim()">Add it</ElButton>
       </form>
     </section>
+
+    <SettingsCard v-if="frame.frame" />
 
     <section class="card">
       <h2>Light</h2>

@@ -7,8 +7,9 @@ import { ElButton, ElDatePicker, ElInput } from 'element-plus'
 import 'element-plus/es/components/date-picker/style/css'
 import { computed, reactive, ref, watch } from 'vue'
 import { ApiError, newRequestId, post } from '../api'
-import { allCrops, cropColour, type Crop } from '../crops'
+import { type Crop } from '../crops'
 import { gramsFrom, largeUnit, useAnswer, useFrame, weight } from '../household'
+import CropChooser from './CropChooser.vue'
 import HeapRow, { type HeapEntry } from './HeapRow.vue'
 import ReadinessLook from './ReadinessLook.vue'
 
@@ -144,21 +145,7 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
   </div>
 
   <form v-else class="stack" @submit.prevent="bringIn">
-    <div class="choices crops" role="radiogroup" aria-label="What came in">
-      <h1>Bring in</h1>
-      <button
-        v-for="c in allCrops()"
-        :key="c.id"
-        type="button"
-        role="radio"
-        class="choice crop"
-        :aria-checked="crop?.id === c.id"
-        :style="{ '--crop': cropColour(c.id) }"
-        @click="choose(c)"
-      >
-        {{ c.name }}
-      </button>
-    </div>
+    <CropChooser :model-value="crop" :memory="memory ?? []" @update:model-value="$event && choose($event)" />
 
     <div v-if="crop" class="columns">
       <div class="stack">
@@ -227,9 +214,8 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
         <ReadinessLook v-model="signShare" :crop="crop" :today="frame.today" />
         <section class="card">
           <h2>Handle like eggs</h2>
-          <p class="soft">
-            Loosen, lift, never yank or drop. Brush, do not wash. Out of hard sun. A bruise today is rot next month.
-          </p>
+          <p class="soft">{{ crop.handling }}</p>
+          <RouterLink :to="`/almanac/${crop.id}`">Its page in the almanac</RouterLink>
         </section>
       </aside>
     </div>
@@ -240,23 +226,12 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
 </template>
 
 <style scoped>
-.crop {
-  border-left: 7px solid var(--crop);
-  font: 600 17px var(--font-head);
-  min-width: 190px;
-}
 .total {
   width: 130px;
   font-weight: 600;
 }
 .text {
   width: 150px;
-}
-.crops {
-  align-items: center;
-}
-.crops h1 {
-  margin-right: 14px;
 }
 .sum {
   margin-top: 8px;

@@ -1,0 +1,34 @@
+import { describe, expect, it } from 'vitest'
+import { scoreCuring } from './curing-lots'
+import { scoreStores } from './stores'
+
+// small runs of what `npm run evaluate` prints in full; bounds leave room for the chance of fewer lots
+
+describe('the curing clock on lots dried by another truth', () => {
+  const score = scoreCuring(250)
+  it('misses by well under two thirds of what the calendar misses by', () => {
+    expect(score.meanDays).toBeGreaterThan(18)
+    expect(score.meanDays).toBeLessThan(23)
+    expect(score.missMedian).toBeLessThan(2.1)
+    expect(score.missMedian).toBeLessThan(score.calendarMedian * 0.64)
+  })
+  it('gives windows that hold the truth about 8 times in 10', () => {
+    expect(score.coveredPct).toBeGreaterThan(73)
+    expect(score.coveredPct).toBeLessThan(88)
+  })
+  it('comes within a fifth of the duration from the air alone', () => {
+    expect(score.unweighedMedianPct).toBeLessThan(20)
+  })
+})
+
+describe('looking over by belief', () => {
+  const score = scoreStores(120, 2)
+  it('loses fewer to spread than looking every fortnight, with as many looks', () => {
+    expect(Math.abs(score.looksByBelief / score.looksFixed - 1)).toBeLessThan(0.03)
+    expect(score.fewerLostPct).toBeGreaterThan(25)
+  })
+  it('believes about right: 8-in-10 intervals hold the truth about 8 times in 10', () => {
+    expect(score.coveredPct).toBeGreaterThan(72)
+    expect(score.coveredPct).toBeLessThan(90)
+  })
+})

@@ -1,0 +1,297 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { steadyAir } from '../air'
+import { normalDeviate, stream } from '../chance'
+import { cropById, crops } from '../crops'
+import { Refusal } from '../refusal'
+import {
+  conditioningVerdict,
+  curingState,
+  driedLifeMonths,
+  dryingFit,
+  dryWeight,
+  equilibriumMoisture,
+  fitThinLayer,
+  grains,
+  healingRate,
+  seedMoisturePct,
+  thinLayers,
+  weightCurve,
+} from './index'
+
+describe('dry weight', () => {
+  it.each([
+    // USDA FoodData Central water contents (recalled), ratio by mass balance
+    [10_000, 85.56, 20, 1805.0, 5.54],
+    [1000, 92.21, 10, 86.56, 11.55],
+    [1000, 80.54, 15, 228.94, 4.37],
+  ])('%i g at %f %% to %f %% gives %f g', (fresh, m0, mt, target, ratio) => {
+    const answer = dryWeight(fresh, m0, mt)
+    expect(answer.targetWeightG).toBeCloseTo(target, 1)
+    expect(answer.dryingRatio).toBeCloseTo(ratio, 2)
+    expect(answer.targetWeightG + answer.waterToLoseG).toBeCloseTo(fresh, 9)
+  })
+  it('keeps the dry matter, whatever the numbers', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 1e6, noNaN: true }),
+        fc.double({ min: 30, max: 98, noNaN: true }),
+        fc.double({ min: 1, max: 29, noNaN: true }),
+        (w, m0, mt) => {
+          const { targetWeightG } = dryWeight(w, m0, mt)
+          return Math.abs(targetWeightG * (1 - mt / 100) - w * (1 - m0 / 100)) < 1e-6 * w
+        },
+      ),
+    )
+  })
+  it('refuses drying that adds water', () => {
+    expect(() => dryWeight(100, 10, 20)).toThrow(/below/)
+    expect(() => dryWeight(NaN, 80, 20)).toThrow(Refusal)
+  })
+})
+
+describe('thin-layer models at their synthetic check points (arithmetic)', () => {
+  const at = (id: string, p: number[], t: number) => thinLayers.find((m) => m.id === id)!.ratio(p)(t)
+  it.each([
+    [1, 0.740818, 0.740818, 0.738818],
+    [2, 0.513892, 0.548812, 0.509892],
+    [4, 0.228236, 0.301194, 0.220236],
+    [8, 0.037685, 0.090718, 0.021685],
+  ])('at %i h', (t, page, newton, midilli) => {
+    expect(at('page', [0.3, 1.15], t)).toBeCloseTo(page, 6)
+    expect(at('newton', [0.3], t)).toBeCloseTo(newton, 6)
+    expect(at('midilli-kucuk', [1, 0.3, 1.15, -0.002], t)).toBeCloseTo(midilli, 6)
+  })
+  it('finds the parameters a curve was drawn with', () => {
+    const hours = [0, 1, 2, 3, 4, 6, 8]
+    const page = thinLayers[1]!
+    const fit = fitThinLayer(page, hours, hours.map(page.ratio([0.3, 1.15])))!
+    expect(fit.values[0]).toBeCloseTo(0.3, 2)
+    expect(fit.values[1]).toBeCloseTo(1.15, 2)
+  })
+})
+
+describe('when the dryer is done', () => {
+  /** Weighings of a tray dried by Page's law with a scale that misses. */
+  const tray = (k: number, n: number, hours: number[], seed: number, noise = 0.005) => {
+    const next = stream(seed)
+    const dry = 1000 * 0.15
+    const m0 = 0.85 / 0.15
+    return hours.map((h) => ({
+      hours: h,
+      weightG: dry * (1 + m0 * Math.exp(-k * h ** n)) * (1 + (h ? noise * normalDeviate(next) : 0)),
+    }))
+  }
+  it('comes close to the truth from half of the drying, and its window holds it most times', () => {
+    let held = 0
+    const misses: number[] = []
+    for (let seed = 1; seed <= 40; seed++) {
+      const k = 0.22 + 0.004 * seed
+      const n = 0.95 + 0.005 * seed
+      const truth = (-Math.log(0.25 / (0.85 / 0.15)) / k) ** (1 / n)
+      const { readyAtHours } = dryingFit(tray(k, n, [0, 1, 2, 3.5, 5, 6.5], seed), 85, 20)
+      misses.push(Math.abs(readyAtHours.p50 - truth) / truth)
+      if (readyAtHours.p10 <= truth && truth <= readyAtHours.p90) held++
+    }
+    expect(misses.sort((a, b) => a - b)[20]).toBeLessThan(0.1)
+    expect(held).toBeGreaterThanOrEqual(24)
+  })
+  it('lies in the band the handbook gives for apple rings at 60 °C, 6–12 h (NCHFP, recalled)', () => {
+    const { readyAtHours, targetWeightG } = dryingFit(
+      [
+        { hours: 0, weightG: 1000 },
+        { hours: 2, weightG: 610 },
+        { hours: 4, weightG: 390 },
+        { hours: 6, weightG: 275 },
+      ],
+      85.56,
+      20,
+    )
+    expect(targetWeightG).toBeCloseTo(180.5, 1)
+    expect(readyAtHours.p50).toBeGreaterThan(6)
+    expect(readyAtHours.p50).toBeLessThan(12)
+  })
+  it('takes time from the first weighing, in any order', () => {
+    const weighings = tray(0.3, 1, [0, 2, 4, 6], 3, 0)
+    const later = weighings.map((w) => ({ ...w, hours: w.hours + 10 })).reverse()
+    expect(dryingFit(later, 85, 20).readyAtHours.p50).toBeCloseTo(dryingFit(weighings, 85, 20).readyAtHours.p50 + 10, 6)
+  })
+  it.each([
+    ['one weighing', [{ hours: 0, weightG: 1000 }], /two weighings/],
+    [
+      'rising weights',
+      [
+        { hours: 0, weightG: 900 },
+        { hours: 2, weightG: 950 },
+      ],
+      /do not fall/,
+    ],
+    [
+      'less than its dry matter',
+      [
+        { hours: 0, weightG: 1000 },
+        { hours: 9, weightG: 90 },
+      ],
+      /dry matter/,
+    ],
+    [
+      'the same hour twice',
+      [
+        { hours: 0, weightG: 1000 },
+        { hours: 0, weightG: 900 },
+      ],
+      /Two weighings/,
+    ],
+    [
+      'a crawl',
+      [
+        { hours: 0, weightG: 1000 },
+        { hours: 24, weightG: 995 },
+      ],
+      /60 days/,
+    ],
+  ])('refuses %s', (_name, weighings, says) => expect(() => dryingFit(weighings, 85, 20)).toThrow(says))
+})
+
+describe('equilibrium moisture (ASABE D245.5, points computed from the standard’s constants, recalled)', () => {
+  it.each([
+    ['barley', 20, 60, 11.826],
+    ['bean', 10, 50, 11.544],
+    ['bean', 20, 60, 12.924],
+    ['bean', 25, 70, 14.527],
+    ['bean', 30, 80, 16.42],
+    ['maize', 20, 60, 12.895],
+    ['maize', 25, 70, 14.175],
+    ['wheat', 20, 60, 13.416],
+    ['wheat-soft', 25, 70, 13.393],
+    ['wheat-durum', 30, 80, 15.516],
+    ['soybean', 20, 60, 10.299],
+    ['sunflower', 25, 70, 7.879],
+    ['rice', 25, 70, 13.479],
+    ['sorghum', 10, 50, 12.08],
+    ['peanut-kernel', 25, 70, 7.795],
+    ['canola', 25, 70, 8.973],
+  ])('%s at %i °C and %i %%: %f %% wet basis', (grain, t, rh, wet) => {
+    expect(equilibriumMoisture(grain, t, rh).moistureWetBasisPct).toBeCloseTo(wet, 2)
+  })
+  it.each([
+    ['bean', 20, 60, 12.799],
+    ['maize', 25, 70, 14.014],
+    ['wheat', 25, 70, 14.44],
+    ['soybean', 20, 60, 10.746],
+  ])('by Chung–Pfost %s at %i °C and %i %%: %f %%', (grain, t, rh, wet) => {
+    expect(equilibriumMoisture(grain, t, rh, 'modified-chung-pfost').moistureWetBasisPct).toBeCloseTo(wet, 2)
+  })
+  it('rises with damp and falls with warmth, for every grain', () => {
+    for (const grain of grains) {
+      const at = (t: number, rh: number) => equilibriumMoisture(grain, t, rh).moistureWetBasisPct
+      expect(at(15, 75)).toBeGreaterThan(at(15, 45))
+      expect(at(30, 60)).toBeLessThan(at(5, 60))
+    }
+  })
+  it('tells the damp shed from the kitchen: beans keep a year at 14 % (MWPS-13, recalled)', () => {
+    expect(equilibriumMoisture('bean', 12, 82).moistureWetBasisPct).toBeGreaterThan(14)
+    expect(equilibriumMoisture('bean', 20, 50).moistureWetBasisPct).toBeLessThan(14)
+  })
+  it('refuses air and grain it has no fit for', () => {
+    expect(() => equilibriumMoisture('bean', 20, 97)).toThrow(/relativeHumidityPct/)
+    expect(() => equilibriumMoisture('bean', -5, 60)).toThrow(/temperatureC/)
+    expect(() => equilibriumMoisture('lentil', 20, 60)).toThrow(/constants/)
+  })
+  it('gives seed moisture by oil (Cromarty, Ellis & Roberts 1982, recalled)', () => {
+    expect(seedMoisturePct(0.02, 15, 15)).toBeCloseTo(6.858, 2)
+    expect(seedMoisturePct(0.2, 20, 40)).toBeCloseTo(9.445, 2)
+    expect(seedMoisturePct(0.4, 20, 40)).toBeCloseTo(7.255, 2)
+  })
+})
+
+describe('conditioning and the pantry', () => {
+  const look = { day: 3, beads: false, mould: false }
+  it('throws out mould, sends beads back, shakes on, and is done after a week (NCHFP, recalled)', () => {
+    expect(conditioningVerdict({ ...look, mould: true, beads: true }).verdict).toBe('throw-out')
+    expect(conditioningVerdict({ ...look, day: 9, beads: true }).verdict).toBe('back-to-dryer')
+    expect(conditioningVerdict({ ...look, jarHumidityPct: 71 }).verdict).toBe('back-to-dryer')
+    expect(conditioningVerdict(look)).toEqual({ verdict: 'shake-on', says: expect.stringContaining('4 more days') })
+    expect(conditioningVerdict({ ...look, day: 7, jarHumidityPct: 52 }).verdict).toBe('done')
+  })
+  it('fruit 12 months at 60 °F, 6 at 80 °F, vegetables half (NCHFP, recalled)', () => {
+    expect(driedLifeMonths('fruit', 15.6)).toBeCloseTo(12, 6)
+    expect(driedLifeMonths('fruit', 26.7)).toBeCloseTo(6, 2)
+    expect(driedLifeMonths('vegetable', 15.6)).toBeCloseTo(6, 6)
+  })
+})
+
+describe('curing and healing in their own climates', () => {
+  const readyDays = (id: string, t: number, rh: number) =>
+    curingState({
+      crop: cropById(id),
+      air: steadyAir(t, rh, 24 * 120),
+      nowMs: 0,
+      airflow: [{ atMs: 0, airflow: 'breezy' }],
+      weighings: [],
+      tests: [],
+    }).readyAtMs.p50 / 86_400_000
+  it.each([
+    // HB 66 and HB 119 (recalled), otherwise common practice, no source
+    ['potato-maincrop', 13, 92, 10, 14],
+    ['sweet-potato', 29.5, 92, 4, 7],
+    ['sweet-potato', 21, 85, 10, 21],
+    ['squash-butternut', 27, 70, 5, 10],
+    ['squash-butternut', 20, 60, 7, 14],
+    ['shallot', 20, 60, 7, 21],
+    ['onion-red', 20, 60, 10, 28],
+    ['garlic-softneck', 20, 60, 14, 28],
+    ['chilli', 20, 60, 18, 28],
+    ['herb-woody', 20, 60, 5, 14],
+    ['bean-drying', 20, 60, 7, 21],
+    ['maize', 20, 60, 10, 35],
+  ])('%s at %f °C and %i %% takes %i to %i days', (id, t, rh, lo, hi) => {
+    const days = readyDays(id, t, rh)
+    expect(days).toBeGreaterThanOrEqual(lo)
+    expect(days).toBeLessThanOrEqual(hi)
+  })
+  it('heals slowly in the cold, not at all in frost or heat, for every healing crop', () => {
+    for (const crop of crops.filter((c) => c.curing?.clock === 'healing')) {
+      const rate = (t: number) => healingRate(crop.curing!, t, crop.curing!.healsAtPct!.value[0])
+      expect(rate(crop.curing!.healsAtC!.value[0])).toBe(1)
+      expect(rate(0)).toBe(0)
+      expect(rate(45)).toBe(0)
+    }
+  })
+  it('learns nothing of healing from the scale, but from the thumb', () => {
+    const crop = cropById('potato-maincrop')
+    const lot = {
+      crop,
+      air: steadyAir(12, 92, 24 * 90),
+      nowMs: 9 * 86_400_000,
+      airflow: [{ atMs: 0, airflow: 'still' as const }],
+      weighings: [],
+      tests: [],
+    }
+    const plain = curingState(lot)
+    const weighed = curingState({
+      ...lot,
+      weighings: [
+        { atMs: 0, weightG: 5000 },
+        { atMs: 8 * 86_400_000, weightG: 4000 },
+      ],
+    })
+    expect(weighed.readyAtMs).toEqual(plain.readyAtMs)
+    const rubbed = curingState({ ...lot, tests: [{ atMs: lot.nowMs, test: 'skin', passed: false }] })
+    expect(rubbed.readyAtMs.p50).toBeGreaterThan(plain.readyAtMs.p50)
+    expect(plain.reasons.join(' ')).toMatch(/hours of good healing/)
+    expect(weightCurve(lot, plain.posterior, 'lot', 1)).toEqual([])
+  })
+  it('refuses to cure what is not cured', () => {
+    expect(() =>
+      curingState({
+        crop: cropById('carrot'),
+        air: steadyAir(10, 80, 48),
+        nowMs: 0,
+        airflow: [],
+        weighings: [],
+        tests: [],
+      }),
+    ).toThrow(/not cured/)
+  })
+})

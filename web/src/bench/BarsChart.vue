@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { scaleLinear } from 'd3-scale'
+import { computed } from 'vue'
+import type { BarsDrawing } from './drawing'
+import { axisTitle, axisUnit, number, onAxis } from './units'
+
+const props = defineProps<{ drawing: BarsDrawing }>()
+const width = 620
+const row = 46
+const left = 150
+const height = computed(() => props.drawing.bars.length * row + 48)
+const total = (bar: BarsDrawing['bars'][number]) => bar.parts.reduce((sum, p) => sum + p.value, 0)
+const x = computed(() =>
+  scaleLinear(
+    [0, Math.max(1e-9, ...props.drawing.bars.map((b) => onAxis(props.drawing.axis, total(b)))) * 1.02],
+    [left, width - 120],
+  ),
+)
+const placed = computed(() =>
+  props.drawing.bars.map((bar) => {
+    let at = 0
+    return {
+      ...bar,
+      end: x.value(onAxis(props.drawing.axis, total(bar))),
+      parts: bar.parts.map((p) => {
+        const from = x.value(onAxis(props.drawing.axis, at))
+        at += p.value
+        return { ...p, from, width: Math.max(0, x.value(onAxis(props.drawing.axis, at)) - from) }
+      }),
+    }
+  }),
+)
+const names = computed(() => [...new Map(props.drawing.bars.flatMap((b) => b.parts).map((p) => [p.label, p])).values()])
+const say = (v: number) => `${number(onAxis(props.drawing.axis, v), 1)} ${axisUnit(props.drawing.axis)}`
+</script>
+
+<template>
+  <figure>
+    <svg
+      :viewBox="`0 0 ${width} ${height}`"
+      role="img"
+      :aria-label="`${drawing.axis.label} as bars; the table below says the same`"
+    >
+      <defs>
+        <pattern id="bar-hatch" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <rect width="8" height="8" fill="var(--card)" />
+          <line x1="0" y1="0" x2="0" y2="8" stroke="var(--accent)" stroke-width="5" />
+        </pattern>
+      </defs>
+      <g v-for="t in x.ticks(5)" :key="t">
+        <line class="grid-line" :x1="x(t)" :x2="x(t)" y1="4" :y2="height - 42" />
+        <text class="axis" :x="x(t)" :y="height - 26" text-anchor="middle">{{ number(t, 1) }}</text>
+      </g>
+      <text class="axis title" :x="(left + width - 120) / 2" :y="height - 6" text-anchor="middle">
+        {{ axisTitle(drawing.axis) }}
+      </text>
+      <g v-for="(bar, i) in placed" :key="bar.label" :transform="`translate(0 ${i * row})`">
+        <text class="name" :x="left - 10" y="27" text-anchor="end">{{ bar.label }}</text>
+        <rect
+          v-for="p in bar.parts"
+          :key="p.label"
+          :x="p.from"
+          y="8"
+          :width="p.width"
+          height="28"
+          :class="`part-${names.findIndex((q) => q.label === p.label)}`"
+          :fill="p.hatched ? 'url(#bar-hatch)' : undefined"
+          class="part"
+        >
+          <title>{{ bar.label }}, {{ p.label }}: {{ say(p.value) }}</title>
+        </rect>
+        <text class="name" :x="bar.end + 8" y="27">{{ bar.says || say(total(bar)) }}</text>
+      </g>
+    </svg>
+    <figcaption v-if="names.length > 1" class="soft">
+      <span v-for="(p, i) in names" :key="p.label" class="key"
+        ><i :class="[`part-${i}`, { hatched: p.hatched }]" /> {{ p.label }}</span
+      >
+    </figcaption>
+    <details class="table">
+      <summary>As a table</summary>
+      <table>
+        <tbody>
+          <template v-for="b in drawing.bars" :key="b.label">
+            <tr v-for="p in b.parts" :key="p.label">
+              <th scope="row">{{ b.label }}, {{ p.label }}</th>
+              <td>{{ say(p.value) }}</td>
+            </tr>
+          </template>
+        </tbody>
+      </table>
+    </details>
+  </figure>
+</template>
+
+<style scoped>
+figure {
+  margin: 0;
+}
+svg {
+  width: 100%;
+  height: auto;
+}
+.name {
+  font-size: 14px;
+  fill: var(--ink);
+}
+.title {
+  font-size: 13.5px;
+  fill: var(--ink);
+}
+.part {
+  stroke: var(--ink);
+  stroke-width: 1;
+}
+.part-0:not([fill]),
+i.part-0 {
+  fill: var(--accent);
+  background: var(--accent);
+}
+.part-1:not([fill]),
+i.part-1 {
+  fill: var(--stock);
+  background: var(--stock);
+}
+.part-2:not([fill]),
+i.part-2 {
+  fill: var(--paper-deep);
+  background: var(--paper-deep);
+}
+.key {
+  margin-right: 16px;
+}
+.key i {
+  display: inline-block;
+  width: 18px;
+  height: 13px;
+  border: 1px solid var(--ink);
+  vertical-align: -2px;
+}
+.key i.hatched {
+  background: repeating-linear-gradient(45deg, var(--accent) 0 4px, var(--card) 4px 7px);
+}
+</style>

@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import type { IntakeMemory } from '@vadose/contract/intake'
+import { findCrops } from '@vadose/core/crops'
+import { ElInput } from 'element-plus'
+import { computed, ref } from 'vue'
+import { allCrops, cropColour, currentAlmanac, type Crop } from '../crops'
+
+/** What came in: crops brought in before stand ready, the others are found by name or by what is in the hand. */
+const props = defineProps<{ memory: IntakeMemory[] }>()
+const crop = defineModel<Crop | undefined>({ required: true })
+const query = ref('')
+const all = ref(false)
+const before = computed(() =>
+  props.memory.flatMap((m) => {
+    const known = currentAlmanac().byId.get(m.crop)
+    return known ? [known] : []
+  }),
+)
+const shown = computed(() => {
+  if (query.value.trim())
+    return findCrops(allCrops(), query.value)
+      .slice(0, 12)
+      .map((m) => m.crop)
+  if (all.value || before.value.length === 0) return [...allCrops()]
+  return crop.value && !before.value.includes(crop.value) ? [crop.value, ...before.value] : before.value
+})
+function take(next: Crop) {
+  crop.value = next
+  query.value = ''
+  all.value = false
+}
+</script>
+
+<template>
+  <div class="chooser">
+    <h1>Bring in</h1>
+    <ElInput
+      v-model="query"
+      class="find"
+      clearable
+      placeholder="another crop: type its name"
+      aria-label="Find what came in"
+      @keydown.enter.prevent="shown[0] && take(shown[0])"
+    />
+    <div class="choices" role="radiogroup" aria-label="What came in">
+      <button
+        v-for="c in shown"
+        :key="c.id"
+        type="button"
+        role="radio"
+        class="choice crop"
+        :aria-checked="crop?.id === c.id"
+        :style="{ '--crop': cropColour(c.id) }"
+        @click="take(c)"
+      >
+        {{ c.name }}
+      </button>
+      <button v-if="!query && before.length > 0" type="button" class="choice" @click="all = !all">
+        {{ all ? 'Fewer' : `All ${allCrops().length}` }}
+      </button>
+      <p v-if="query && shown.length === 0" class="soft">
+        Nothing fits. <RouterLink to="/almanac">Add a crop of your own</RouterLink> from the nearest in the almanac.
+      </p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.chooser {
+  display: grid;
+  grid-template-columns: auto 280px minmax(0, 1fr);
+  gap: 10px 16px;
+  align-items: start;
+}
+h1 {
+  padding-top: 6px;
+}
+.crop {
+  border-left: 7px solid var(--crop);
+  font: 600 16px var(--font-head);
+}
+@media (max-width: 1000px) {
+  .chooser {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
