@@ -13,6 +13,13 @@ const views = [
   '/lots/G26-1/check',
   '/lots/N26-5/finish',
   '/lots/G26-1/tag',
+  '/almanac',
+  '/almanac/onion-storing',
+  '/almanac/bean-drying',
+  '/bench',
+  '/bench/keep',
+  '/bench/drying-fit',
+  '/bench/brine',
   '/household',
   '/find',
   '/nowhere-at-all',
@@ -60,7 +67,7 @@ test('the cellar theme is as legible', async ({ page }) => {
   await enterDemo(page)
   await page.goto('/household')
   await page.getByRole('radio', { name: /Cellar, in the dark/ }).click()
-  for (const path of ['/', '/line', '/stores', '/larder', '/lots/G26-1']) {
+  for (const path of ['/', '/line', '/stores', '/larder', '/lots/G26-1', '/almanac/beetroot', '/bench/keep']) {
     await page.goto(path, { waitUntil: 'networkidle' })
     const { violations } = await new AxeBuilder({ page }).withTags(['wcag2aa']).analyze()
     expect(

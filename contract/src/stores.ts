@@ -21,6 +21,8 @@ export interface StoresView {
 
 export interface MovePreview {
   code: string
+  /** what the dates are for: 9 in 10 still sound, or half where 9 in 10 has passed already */
+  level: 'nine-in-ten' | 'half'
   from: { place: string; nineInTenUntil: Spread<string>; beyond: boolean; endedBy: string }
   to: { place: string; nineInTenUntil: Spread<string>; beyond: boolean; endedBy: string; why: string }
   /** days gained at the median; negative is lost */

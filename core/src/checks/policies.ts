@@ -40,7 +40,7 @@ export function lookingByBelief(model: LifeModel, pieces: number, spread: number
 }
 
 /** Simulated stores in one comparison. */
-const storesCompared = 120
+const storesCompared = 80
 
 /**
  * How many pieces are lost by spread when looking every so many weeks, and when looking by the belief with about as
@@ -105,10 +105,10 @@ export function comparePolicies(
   let lo = 0.05
   let hi = pieces
   let believed = run(Math.sqrt(lo * hi))
-  for (let i = 0; i < 9; i++) {
+  for (let i = 0; i < 8; i++) {
     const mid = Math.sqrt(lo * hi)
     believed = run(mid)
-    progress(0.15 + (0.85 * (i + 1)) / 9)
+    progress(0.15 + (0.85 * (i + 1)) / 8)
     if (believed.looks > fixed.looks) lo = mid
     else hi = mid
   }

@@ -43,18 +43,22 @@ describe('the almanac', () => {
     expect(validate(file), JSON.stringify(validate.errors?.[0])).toBe(true)
   })
   it('refuses a number without a source, from nowhere, or beyond what can be', () => {
-    const broken = (change: (file: Record<string, never>) => void) => {
-      const file = structuredClone(cropById('garlic-hardneck') && cropFileById('garlic-hardneck')) as never
+    type Loose = Record<string, unknown> &
+      Record<'waterPct', { value?: number; source?: string }> & {
+        keeping: { freezesAtC: { value: number } }
+      }
+    const broken = (change: (file: Loose) => void) => {
+      const file = structuredClone(cropFileById('garlic-hardneck')) as unknown as Loose
       change(file)
       return validate(file)
     }
     expect(broken(() => undefined)).toBe(true)
-    expect(broken((f) => delete (f['waterPct'] as { source?: string }).source)).toBe(false)
-    expect(broken((f) => ((f['waterPct'] as { source: string }).source = 'hearsay'))).toBe(false)
-    expect(broken((f) => ((f['waterPct'] as { value: number }).value = 140))).toBe(false)
-    expect(broken((f) => ((f['keeping'] as { freezesAtC: { value: number } }).freezesAtC.value = 12))).toBe(false)
-    expect(broken((f) => ((f as Record<string, unknown>)['colour'] = 'red'))).toBe(false)
-    expect(broken((f) => ((f as Record<string, unknown>)['faults'] = ['no-such-fault']))).toBe(false)
+    expect(broken((f) => delete f.waterPct.source)).toBe(false)
+    expect(broken((f) => (f.waterPct.source = 'hearsay'))).toBe(false)
+    expect(broken((f) => (f.waterPct.value = 140))).toBe(false)
+    expect(broken((f) => (f.keeping.freezesAtC.value = 12))).toBe(false)
+    expect(broken((f) => (f['colour'] = 'red'))).toBe(false)
+    expect(broken((f) => (f['faults'] = ['no-such-fault']))).toBe(false)
   })
   it('gives every number a source, and says of each published one that it is recalled', () => {
     for (const file of cropFiles) {

@@ -60,11 +60,14 @@ export function storesRoutes(pool: Pool): Router {
     const lot = state.lots.find((l) => l.code === request.query['lot'])
     const place = state.place(String(request.query['place'] ?? ''))
     if (!lot || !place) throw new Refusal('not-found', 'There is no such lot or place in this household.')
-    const from = keepsUntil(state, lot)
-    const to = keepsUntil(state, lot, place)
+    const passed = [undefined, place].every((where) => keepsUntil(state, lot, where).nineInTenUntil.p50 <= state.today)
+    const level = passed ? 'half' : 'nine-in-ten'
+    const from = keepsUntil(state, lot, undefined, level)
+    const to = keepsUntil(state, lot, place, level)
     const air = meanAhead(place)
     response.json({
       code: lot.code,
+      level,
       from: { place: lot.place ?? 'nowhere yet', ...from },
       to: {
         place: place.name,

@@ -24,10 +24,16 @@ export const lotRow = (row: FullLotRow): LotRow => ({
   pieces: row.pieces,
 })
 
-/** When 9 in 10 are still sound, as dates, and which end comes first there. */
-export function keepsUntil(state: HouseholdState, lot: LotState, elsewhere?: PlaceState) {
+/** When 9 in 10 (or half) are still sound, as dates, and which end comes first there. */
+export function keepsUntil(
+  state: HouseholdState,
+  lot: LotState,
+  elsewhere?: PlaceState,
+  level: 'nine-in-ten' | 'half' = 'nine-in-ten',
+) {
   const keeping = state.keeping(lot, elsewhere)
-  const { nineInTenDay, endedBy } = keeping.forecast
+  const { endedBy } = keeping.forecast
+  const nineInTenDay = level === 'half' ? keeping.forecast.halfDay : keeping.forecast.nineInTenDay
   return {
     nineInTenUntil: mapSpread(nineInTenDay, (day) => state.keepingDate(keeping, day)),
     beyond: nineInTenDay.p50 >= keeping.model.days - 1,

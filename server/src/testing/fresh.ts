@@ -57,6 +57,8 @@ export class Client {
   }
   get = (path: string) => this.send('GET', path)
   post = (path: string, body: unknown) => this.send('POST', path, body)
+  put = (path: string, body: unknown) => this.send('PUT', path, body)
+  delete = (path: string) => this.send('DELETE', path)
 }
 
 export interface Served {

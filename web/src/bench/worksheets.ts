@@ -452,7 +452,7 @@ export const worksheets: readonly Worksheet[] = [
     name: 'check-policy',
     group: 'Look over',
     title: 'Every so many weeks, or when it matters?',
-    asks: '120 simulated stores, looked over both ways with as many looks.',
+    asks: '80 simulated stores, looked over both ways with as many looks.',
     equation:
       'Each piece fails in its own time; a bad one spoils a neighbour at the pace of its packing until a look takes it out.',
     source: 'Simulation, seeded',

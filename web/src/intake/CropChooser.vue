@@ -22,7 +22,8 @@ const shown = computed(() => {
       .slice(0, 12)
       .map((m) => m.crop)
   if (all.value || before.value.length === 0) return [...allCrops()]
-  return crop.value && !before.value.includes(crop.value) ? [crop.value, ...before.value] : before.value
+  const chosen = crop.value
+  return chosen && !before.value.some((c) => c.id === chosen.id) ? [chosen, ...before.value] : before.value
 })
 function take(next: Crop) {
   crop.value = next

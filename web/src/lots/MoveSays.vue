@@ -16,7 +16,8 @@ const says = computed(() => {
     <p>
       <span class="soft">now in {{ preview.from.place.toLowerCase() }}</span
       ><br />
-      9 in 10 sound until <strong>{{ untilDate(preview.from.nineInTenUntil.p50, preview.from.beyond) }}</strong>
+      {{ preview.level === 'half' ? 'half' : '9 in 10' }} sound until
+      <strong>{{ untilDate(preview.from.nineInTenUntil.p50, preview.from.beyond) }}</strong>
       <span class="soft">
         ({{ shortDate(preview.from.nineInTenUntil.p10) }} – {{ shortDate(preview.from.nineInTenUntil.p90) }})</span
       >
