@@ -4,7 +4,13 @@ import vue from '@vitejs/plugin-vue'
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'core', testTimeout: 120_000, include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'bench/**/*.test.ts'] } },
+      {
+        test: {
+          name: 'core',
+          testTimeout: 120_000,
+          include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'bench/**/*.test.ts'],
+        },
+      },
       { plugins: [vue()], test: { name: 'web', testTimeout: 120_000, include: ['web/src/**/*.test.ts'] } },
       {
         test: {

@@ -35,7 +35,7 @@ const say = (v: number) => `${number(onAxis(props.drawing.axis, v), 1)} ${axisUn
 </script>
 
 <template>
-  <figure>
+  <figure class="chart">
     <svg
       :viewBox="`0 0 ${width} ${height}`"
       role="img"
@@ -94,19 +94,8 @@ const say = (v: number) => `${number(onAxis(props.drawing.axis, v), 1)} ${axisUn
 </template>
 
 <style scoped>
-figure {
-  margin: 0;
-}
-svg {
-  width: 100%;
-  height: auto;
-}
 .name {
   font-size: 14px;
-  fill: var(--ink);
-}
-.title {
-  font-size: 13.5px;
   fill: var(--ink);
 }
 .part {

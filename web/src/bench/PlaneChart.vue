@@ -50,7 +50,7 @@ const t = (c: number) => `${number(onAxis(props.drawing.x, c), 0)} ${axisUnit(pr
 </script>
 
 <template>
-  <figure>
+  <figure class="chart">
     <svg
       :viewBox="`0 0 ${width} ${height}`"
       tabindex="0"
@@ -142,13 +142,6 @@ const t = (c: number) => `${number(onAxis(props.drawing.x, c), 0)} ${axisUnit(pr
 </template>
 
 <style scoped>
-figure {
-  margin: 0;
-}
-svg {
-  width: 100%;
-  height: auto;
-}
 .cell {
   fill: var(--accent);
 }
@@ -158,10 +151,6 @@ svg {
 }
 .value.dark {
   fill: var(--on-accent);
-}
-.title {
-  font-size: 13.5px;
-  fill: var(--ink);
 }
 .here {
   fill: none;

@@ -82,7 +82,7 @@ const inside = (p: { x: number; y: number }) => x.value(ax(p.x)) > width - 130
 </script>
 
 <template>
-  <figure>
+  <figure class="chart">
     <svg
       :viewBox="`0 0 ${width} ${height}`"
       tabindex="0"
@@ -170,18 +170,6 @@ const inside = (p: { x: number; y: number }) => x.value(ax(p.x)) > width - 130
 </template>
 
 <style scoped>
-figure {
-  margin: 0;
-}
-svg {
-  width: 100%;
-  height: auto;
-  display: block;
-}
-.title {
-  font-size: 13.5px;
-  fill: var(--ink);
-}
 .curve {
   fill: none;
   stroke: var(--accent);

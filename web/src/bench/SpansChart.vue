@@ -19,7 +19,7 @@ const say = (r: SpansDrawing['rows'][number]) =>
 </script>
 
 <template>
-  <figure>
+  <figure class="chart">
     <svg
       :viewBox="`0 0 ${width} ${height}`"
       role="img"
@@ -63,13 +63,6 @@ const say = (r: SpansDrawing['rows'][number]) =>
 </template>
 
 <style scoped>
-figure {
-  margin: 0;
-}
-svg {
-  width: 100%;
-  height: auto;
-}
 rect {
   fill: var(--accent);
 }
@@ -83,10 +76,6 @@ rect.hatched {
   stroke-width: 3;
 }
 .name {
-  font-size: 13.5px;
-  fill: var(--ink);
-}
-.title {
   font-size: 13.5px;
   fill: var(--ink);
 }

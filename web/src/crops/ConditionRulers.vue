@@ -35,7 +35,7 @@ const rowsHeight = computed(() => 15 * (1 + Math.max(-1, ...marks.value.map((m) 
 </script>
 
 <template>
-  <figure>
+  <figure class="chart">
     <svg
       :viewBox="`0 0 ${width} ${150 + rowsHeight}`"
       role="img"
@@ -86,13 +86,6 @@ const rowsHeight = computed(() => 15 * (1 + Math.max(-1, ...marks.value.map((m) 
 </template>
 
 <style scoped>
-figure {
-  margin: 0;
-}
-svg {
-  width: 100%;
-  height: auto;
-}
 .rail {
   fill: var(--paper-deep);
   stroke: var(--line);
