@@ -90,3 +90,25 @@ test('every key is listed', async ({ page }) => {
   await page.keyboard.press('Escape')
   await expect(page.getByRole('heading', { name: 'Keys' })).toHaveCount(0)
 })
+
+test('labels come as a PDF in the paper chosen, and the next sheet begins where the last was used', async ({
+  page,
+}) => {
+  await startHousehold(page, 'Label House')
+  await page.goto('/bring-in')
+  await page.getByRole('radio', { name: 'Garlic, hardneck' }).click()
+  await page.getByLabel('Weight of the whole harvest, kg').fill('3')
+  await page.getByLabel('Nicked or torn, kg').fill('0.5')
+  await page.getByRole('button', { name: 'Make 2 lots' }).click()
+  await page.getByRole('link', { name: 'All 2 tags' }).click()
+  await expect(page.getByRole('img', { name: /Tag of lot/ })).toHaveCount(2)
+  await page.getByLabel('Label paper').selectOption('a4-24')
+  await page.getByLabel('Used already on the sheet').fill('5')
+  const link = page.getByRole('link', { name: '2 labels as PDF' })
+  const answer = await page.request.get((await link.getAttribute('href'))!)
+  expect(answer.status()).toBe(200)
+  expect(answer.headers()['content-type']).toContain('application/pdf')
+  expect((await answer.body()).subarray(0, 5).toString()).toBe('%PDF-')
+  expect((await page.request.get('/api/labels.pdf?lots=G26-1&sheet=a3-9')).status()).toBe(400)
+  expect((await page.request.get('/api/labels.pdf?lots=G99-1')).status()).toBe(404)
+})

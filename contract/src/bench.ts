@@ -19,7 +19,16 @@ const count = { type: 'integer', minimum: 0, maximum: 1_000_000 }
 
 /** Inputs of the calculators; ranges the models themselves refuse are left to them. */
 export const calculatorInputs: Record<string, object> = {
-  air: object({ temperatureC: number, relativeHumidityPct: number, pressureKPa: number }, ['pressureKPa']),
+  air: object(
+    {
+      temperatureC: number,
+      relativeHumidityPct: number,
+      pressureKPa: number,
+      thenTemperatureC: number,
+      cropTemperatureC: number,
+    },
+    ['pressureKPa', 'thenTemperatureC', 'cropTemperatureC'],
+  ),
   cure: object(
     {
       crop: text,

@@ -249,7 +249,60 @@ const season2026: Step[] = [
   ...weighings('N26-9', 2390, 1.0, 0.86, ['2026-09-28']),
 ]
 
+const lift = (
+  on: CivilDate,
+  hour: number,
+  crop: string,
+  variety: string,
+  bed: string,
+  signShare: number,
+  heaps: { heap: string; weightG: number; pieces?: number; place: string }[],
+): Step => ({ on, hour, do: 'harvest', crop, variety, bed, signShare, heaps })
+
+/** The rest of the autumn: what dries, heals and is put by beside onions and garlic. */
+const autumn2026: Step[] = [
+  lift('2026-09-06', 10, 'chilli', 'Lantern', 'Glasshouse', 0.5, [{ heap: 'sound', weightG: 1450, place: 'Kitchen' }]),
+  ...weighings('C26-1', 420, 1.05, 0.17, ['2026-09-07', '2026-09-13', '2026-09-21', '2026-09-29']),
+  lift('2026-09-13', 15, 'coriander', 'Old Kitchen', 'Bed 8', 0.6, [{ heap: 'sound', weightG: 640, place: 'Loft' }]),
+  ...weighings('S26-1', 640, 1.1, 0.7, ['2026-09-14', '2026-09-20']),
+  lift('2026-09-17', 14, 'bean-drying', 'Speckled Pole', 'Bed 7', 0.7, [
+    { heap: 'sound', weightG: 5200, place: 'Loft' },
+    { heap: 'sowing', weightG: 600, place: 'Loft' },
+  ]),
+  ...weighings('E26-1', 1240, 1, 0.8, ['2026-09-18', '2026-09-24', '2026-09-30']),
+  lift('2026-09-20', 11, 'maize', 'Polenta Gold', 'Bed 9', 0.7, [{ heap: 'sound', weightG: 9400, place: 'Veranda' }]),
+  ...weighings('S26-2', 1900, 0.95, 0.74, ['2026-09-21', '2026-09-28']),
+  lift('2026-09-21', 12, 'sunflower', 'Tall Sally', 'Hedge', 0.6, [{ heap: 'sound', weightG: 2600, place: 'Loft' }]),
+  lift('2026-09-23', 11, 'squash-hubbard', 'Slate Blue', 'Bed 10', 0.75, [
+    { heap: 'sound', weightG: 23400, pieces: 7, place: 'Kitchen' },
+    { heap: 'nicked', weightG: 3100, pieces: 1, place: 'Kitchen' },
+  ]),
+  lift('2026-09-25', 12, 'squash-butternut', 'Tan Bell', 'Bed 10', 0.8, [
+    { heap: 'sound', weightG: 11800, pieces: 10, place: 'Kitchen' },
+  ]),
+  lift('2026-09-26', 13, 'herb-woody', 'sage and thyme', 'Herb bed', 0.3, [
+    { heap: 'sound', weightG: 780, place: 'Loft' },
+  ]),
+  ...weighings('H26-1', 130, 1, 0.4, ['2026-09-27', '2026-09-30']),
+  lift('2026-09-27', 10, 'potato-maincrop', 'Quarry Blue', 'Bed 11', 0.95, [
+    { heap: 'sound', weightG: 41000, place: 'Shed' },
+    { heap: 'planting', weightG: 6500, place: 'Shed' },
+    { heap: 'nicked', weightG: 4200, pieces: 34, place: 'Kitchen' },
+    { heap: 'green', weightG: 700, place: 'Kitchen' },
+  ]),
+  lift('2026-09-28', 14, 'sweet-potato', 'Amber Vine', 'Glasshouse', 0.5, [
+    { heap: 'sound', weightG: 7300, pieces: 26, place: 'Kitchen' },
+  ]),
+  lift('2026-09-29', 11, 'apple-late', 'Winter Russet', 'Orchard', 0.6, [
+    { heap: 'sound', weightG: 26500, pieces: 178, place: 'Shed' },
+    { heap: 'nicked', weightG: 5200, pieces: 37, place: 'Kitchen' },
+  ]),
+  lift('2026-09-30', 16, 'tomato-green', 'Late Cluster', 'Glasshouse', 0.2, [
+    { heap: 'sound', weightG: 5400, pieces: 57, place: 'North room' },
+  ]),
+]
+
 /** Every step of both seasons in the order it happened. */
-export const steps: Step[] = [...season2025, ...season2026].sort((a, b) =>
+export const steps: Step[] = [...season2025, ...season2026, ...autumn2026].sort((a, b) =>
   a.on === b.on ? a.hour - b.hour : a.on < b.on ? -1 : 1,
 )

@@ -5,9 +5,11 @@ import { Refusal } from '../refusal'
 import {
   airState,
   criticalHumidityPct,
+  humidityAfter,
   humidityRatio,
   mouldCanStart,
   seriesFromReadings,
+  sweats,
   vapourPressureKPa,
 } from './index'
 
@@ -16,6 +18,7 @@ interface Psychrolib {
   SetUnitSystem(unit: unknown): void
   GetSatVapPres(t: number): number
   GetVapPresFromRelHum(t: number, rh: number): number
+  GetRelHumFromVapPres(t: number, vapourPa: number): number
   GetTDewPointFromRelHum(t: number, rh: number): number
   GetTWetBulbFromRelHum(t: number, rh: number, pressurePa: number): number
   GetHumRatioFromRelHum(t: number, rh: number, pressurePa: number): number
@@ -27,6 +30,21 @@ psychrolib.SetUnitSystem(psychrolib.SI)
 const kelvin = (c: number) => c + 273.15
 const within = (ours: number, theirs: number, share = 0.001) =>
   expect(Math.abs(ours - theirs)).toBeLessThanOrEqual(share * Math.abs(theirs))
+
+describe('air that is warmed or cooled', () => {
+  it('holds the same vapour: 10 °C and 80 % becomes 42 % at 20 °C (psychrolib agrees)', () => {
+    expect(humidityAfter(10, 80, 20)).toBeCloseTo(42, 0)
+    psychrolib.SetUnitSystem(psychrolib.SI)
+    const vapour = psychrolib.GetVapPresFromRelHum(10, 0.8)
+    expect(humidityAfter(10, 80, 20) / 100).toBeCloseTo(psychrolib.GetRelHumFromVapPres(20, vapour), 4)
+    expect(humidityAfter(20, 80, 5)).toBe(100)
+  })
+  it('makes cellar potatoes sweat in a kitchen, and not the other way (common practice, no source)', () => {
+    expect(sweats(5, 20, 60)).toBe(true)
+    expect(sweats(14, 20, 60)).toBe(false)
+    expect(sweats(18, 6, 90)).toBe(false)
+  })
+})
 
 describe('psychrometrics against psychrolib (ASHRAE Fundamentals ch. 1)', () => {
   const grid: [number, number][] = []

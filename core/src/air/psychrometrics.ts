@@ -111,3 +111,18 @@ export function airState(
     absoluteHumidityGPerM3: absoluteHumidityGPerM3(temperatureC, relativeHumidityPct),
   }
 }
+
+/**
+ * Humidity of the same air, no water added or taken, at another temperature, %; 100 where some of it condenses.
+ * @param fromC °C @param relativeHumidityPct % @param toC °C
+ * @example humidityAfter(10, 80, 20) // 42
+ */
+export const humidityAfter = (fromC: number, relativeHumidityPct: number, toC: number): number =>
+  Math.min(100, (100 * vapourPressureKPa(fromC, relativeHumidityPct)) / saturationVapourPressureKPa(toC))
+
+/**
+ * Whether something cold sweats when it is carried into a room: its skin lies below the room's dew point.
+ * @param surfaceC °C of the crop's skin
+ */
+export const sweats = (surfaceC: number, roomC: number, roomHumidityPct: number): boolean =>
+  roomHumidityPct > 0 && surfaceC < dewPointC(roomC, roomHumidityPct)

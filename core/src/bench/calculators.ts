@@ -1,4 +1,4 @@
-import { airState } from '../air'
+import { airRangeC, airState, humidityAfter, sweats } from '../air'
 import type { Spread } from '../chance'
 import { checkSize, checkUpdate, comparePolicies, type Check } from '../checks'
 import type { GasLevel, Packing } from '../crops'
@@ -43,6 +43,27 @@ export interface CheckUpdateInput {
   temperatureC?: number
   relativeHumidityPct?: number
   checks: Check[]
+}
+
+/** The air's state; its humidity at another temperature and whether a cold crop sweats in it, when asked. */
+function airAnswer(i: {
+  temperatureC: number
+  relativeHumidityPct: number
+  pressureKPa?: number
+  thenTemperatureC?: number
+  cropTemperatureC?: number
+}) {
+  const state = airState(i.temperatureC, i.relativeHumidityPct, i.pressureKPa)
+  const { thenTemperatureC: then, cropTemperatureC: crop } = i
+  if (then !== undefined) requireWithin(then, airRangeC.lo, airRangeC.hi, 'thenTemperatureC', '°C')
+  if (crop !== undefined) requireWithin(crop, airRangeC.lo, airRangeC.hi, 'cropTemperatureC', '°C')
+  return {
+    ...state,
+    ...(then === undefined
+      ? {}
+      : { relativeHumidityThenPct: humidityAfter(i.temperatureC, i.relativeHumidityPct, then) }),
+    ...(crop === undefined ? {} : { cropSweats: sweats(crop, i.temperatureC, i.relativeHumidityPct) }),
+  }
 }
 
 const keep = (input: KeepInput, cropOf: CropLookup) =>
@@ -99,8 +120,7 @@ export type Progress = (share: number) => void
  * wire's schemas say; the models themselves refuse what lies outside their range.
  */
 export const calculators = {
-  air: (i: { temperatureC: number; relativeHumidityPct: number; pressureKPa?: number }) =>
-    airState(i.temperatureC, i.relativeHumidityPct, i.pressureKPa),
+  air: airAnswer,
   cure: (i: CureInput, cropOf: CropLookup) => cure(i, cropOf),
   'dry-weight': (i: { freshWeightG: number; freshMoisturePct: number; targetMoisturePct: number }) =>
     dryWeight(i.freshWeightG, i.freshMoisturePct, i.targetMoisturePct),

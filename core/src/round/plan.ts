@@ -19,6 +19,10 @@ export interface DryingLot {
   /** all end tests passed at the last look */
   testsPassed: boolean
   stalledForHours: number
+  /** what its end tests feel, in words: “neck, skins, roots” */
+  feels: string
+  /** a healing skin says nothing by its weight, so it is not weighed */
+  heals: boolean
 }
 
 const weighEveryDays = 4
@@ -38,40 +42,44 @@ export function dryingJobs(lot: DryingLot, today: CivilDate): Job[] {
         kind: 'take-down',
         dueOn: today,
         why: lot.testsPassed
-          ? 'Neck, skins and roots are dry.'
+          ? `Passed: ${lot.feels}.`
           : 'By the air it has had, it is ready: test one and take it down.',
       },
     ]
   }
-  jobs.push(
+  const weigh: Job =
     lot.lastWeighedOn === null
       ? { kind: 'weigh', dueOn: lot.hungOn, why: 'First weighing: the ones after it are measured against this.' }
       : {
           kind: 'weigh',
           dueOn: addDays(lot.lastWeighedOn, weighEveryDays),
           why: `Day ${day}, last weighed ${daysBetween(lot.lastWeighedOn, today)} days ago.`,
-        },
-  )
+        }
+  if (!lot.heals) jobs.push(weigh)
   if (lot.ready.p10 !== null) {
     const from = lot.ready.p10 < today ? today : lot.ready.p10
     const again = lot.lastTestedOn ? addDays(lot.lastTestedOn, testEveryDays) : from
     jobs.push({
       kind: 'test',
       dueOn: again > from ? again : from,
-      why: 'It may be ready: feel neck, skins and roots.',
+      why: `It may be ready: try ${lot.feels}.`,
     })
   }
   if (lot.stalledForHours >= 24) {
     jobs.push({
       kind: 'unstall',
       dueOn: today,
-      why: `Stalled for ${Math.floor(lot.stalledForHours / 24)} days in damp air: a fan or another place would help.`,
+      why: lot.heals
+        ? `Stalled for ${Math.floor(lot.stalledForHours / 24)} days: too cold or too hot for skin to heal; a milder place would help.`
+        : `Stalled for ${Math.floor(lot.stalledForHours / 24)} days in damp air: a fan or another place would help.`,
     })
   } else if (lot.ready.p50 === null) {
     jobs.push({
       kind: 'unstall',
       dueOn: today,
-      why: 'In the air to be expected here it will not get dry: a fan or another place would help.',
+      why: lot.heals
+        ? 'In the air to be expected here its skin will not heal: a milder place would help.'
+        : 'In the air to be expected here it will not get dry: a fan or another place would help.',
     })
   }
   return jobs

@@ -9,6 +9,8 @@ const lot: DryingLot = {
   readyNow: 0.05,
   testsPassed: false,
   stalledForHours: 0,
+  feels: 'skins, roots, neck',
+  heals: false,
 }
 const kinds = (over: Partial<DryingLot>, today = '2026-07-24') =>
   dryingJobs({ ...lot, ...over }, today).map((j) => `${j.kind} ${j.dueOn}`)
@@ -25,6 +27,9 @@ describe('jobs of a hanging lot', () => {
   it('is helped along when the air stalls it, or will never dry it', () => {
     expect(kinds({ stalledForHours: 50 })).toContain('unstall 2026-07-24')
     expect(kinds({ ready: { p10: null, p50: null } })).toContain('unstall 2026-07-24')
+  })
+  it('is not weighed while its skin heals, but felt', () => {
+    expect(kinds({ heals: true, lastWeighedOn: null })).toEqual(['test 2026-07-30'])
   })
   it('is only to be taken down once it is ready', () => {
     expect(kinds({ readyNow: 0.95 })).toEqual(['take-down 2026-07-24'])

@@ -46,12 +46,14 @@ export function storesRoutes(pool: Pool): Router {
           ? { ...lotRow(lot), ...keepsUntil(state, lot) }
           : { ...lotRow(lot), nineInTenUntil: { p10: '', p50: '', p90: '' }, beyond: false, endedBy: '' },
       ),
-      windows: [...new Set(state.lots.map((lot) => lot.cropData))].map((crop) => ({
-        crop: crop.id,
-        label: crop.plural,
-        temperatureC: [crop.keeping.bestTemperatureC.value[0], Math.max(4, crop.keeping.bestTemperatureC.value[1])],
-        relativeHumidityPct: crop.keeping.bestHumidityPct.value,
-      })),
+      windows: [...new Set(state.lots.filter((lot) => lot.stage === 'stored').map((lot) => lot.cropData))].map(
+        (crop) => ({
+          crop: crop.id,
+          label: crop.plural,
+          temperatureC: [crop.keeping.bestTemperatureC.value[0], Math.max(4, crop.keeping.bestTemperatureC.value[1])],
+          relativeHumidityPct: crop.keeping.bestHumidityPct.value,
+        }),
+      ),
     } satisfies StoresView)
   })
 

@@ -1,6 +1,6 @@
 import type { LineLotDetail, LineView } from '@vadose/contract/line'
 import { hourMs } from '@vadose/core/air'
-import { airflowAt, weightCurve, whatWouldHelp, type Alternative } from '@vadose/core/line'
+import { curingOf, airflowAt, weightCurve, whatWouldHelp, type Alternative } from '@vadose/core/line'
 import { placeKinds } from '@vadose/core/places'
 import { Refusal } from '@vadose/core/refusal'
 import { Router } from 'express'
@@ -69,7 +69,10 @@ export function lineRoutes(pool: Pool): Router {
       airAhead: state.lineAhead(place),
       airflow: placeKinds[place.kind].airflow,
     }))
-    const [asIs, ...others] = whatWouldHelp(curing, [fan, ...moves])
+    const [asIs, ...others] = whatWouldHelp(
+      curing,
+      curingOf(lot.cropData).clock === 'healing' ? moves : [fan, ...moves],
+    )
     const best = others.sort((a, b) => a.readyAtMs.p50 - b.readyAtMs.p50)
     const basis = lot.history.weighings.at(-1)?.basis ?? null
     response.json({

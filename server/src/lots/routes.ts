@@ -4,11 +4,21 @@ import { Refusal } from '@vadose/core/refusal'
 import { Router, type Request } from 'express'
 import { almanacOf, cropIn } from '../crops'
 import { asHousehold, type Pool } from '../database'
-import { currentHousehold, currentId, writeOnce, stateOf, civilDateOf, type HouseholdRow } from '../household'
+import {
+  currentHousehold,
+  currentId,
+  currentState,
+  writeOnce,
+  stateOf,
+  civilDateOf,
+  type HouseholdRow,
+} from '../household'
 import { checker } from '../http'
 import { placesOf } from '../places'
 import { eventsOfLot, lotByCode, lotListJson } from './queries'
-import { tagSvg } from './tag'
+import { labelSheets, type LabelSheetId } from './label-sheets'
+import { labelsPdf } from './labels'
+import { tagSvg, tagWords } from './tag'
 import { curingView, eventView, keepingView, keepsUntil, lotRow } from './view'
 import { writeAct } from './write'
 
@@ -66,8 +76,44 @@ export function lotRoutes(pool: Pool): Router {
     response.type('image/svg+xml').send(tagSvg(cropIn(almanac, lot.crop), lot, address))
   })
 
+  router.get('/labels.pdf', async (request, response) => {
+    const asked = request.query['lots']
+    const codes = typeof asked === 'string' ? [...new Set(asked.toUpperCase().split(',').filter(Boolean))] : []
+    if (codes.length === 0) throw new Refusal('invalid', 'Say which lots: lots=G26-1,N26-4.', 'lots')
+    if (codes.length > mostLabels) throw new Refusal('too-large', `At most ${mostLabels} labels at once.`, 'lots')
+    const sheet = String(request.query['sheet'] ?? 'a4-21')
+    if (!Object.hasOwn(labelSheets, sheet)) {
+      throw new Refusal(
+        'invalid',
+        `There is no label sheet “${sheet}”. Known: ${Object.keys(labelSheets).join(', ')}.`,
+        'sheet',
+      )
+    }
+    const { columns, rows } = labelSheets[sheet as LabelSheetId]
+    const skip = Number(request.query['skip'] ?? 0)
+    if (!Number.isInteger(skip) || skip < 0 || skip >= columns * rows) {
+      throw new Refusal('invalid', `skip counts the labels used already: 0 to ${columns * rows - 1}.`, 'skip')
+    }
+    const state = await currentState(pool, request)
+    const labels = codes.map((code) => {
+      const lot = state.lots.find((l) => l.code === code)
+      if (!lot) throw new Refusal('not-found', `There is no lot ${code} here any more.`, 'lots')
+      return {
+        words: tagWords(lot.cropData, lot, lot.history.pack ?? undefined),
+        address: `http://${request.headers.host}/lots/${code}`,
+      }
+    })
+    response
+      .type('application/pdf')
+      .set('Content-Disposition', `inline; filename="labels-${codes[0]}.pdf"`)
+      .send(await labelsPdf(labels, sheet as LabelSheetId, skip))
+  })
+
   return router
 }
+
+/** A season's lots fit in one go. */
+const mostLabels = 200
 
 // the list as it was sent last, good until the household's revision rises
 const lists = new Map<string, { revision: number; body: Buffer }>()

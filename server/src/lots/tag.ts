@@ -5,7 +5,7 @@ import type { FullLotRow } from './queries'
 const escape = (text: string) => text.replace(/[<>&"']/g, (c) => `&#${c.charCodeAt(0)};`)
 
 /** The dark modules of a QR code as one SVG path, `size` units wide, error level M. */
-function qrPath(text: string, size: number): string {
+export function qrPath(text: string, size: number): string {
   const { modules } = QRCode.create(text, { errorCorrectionLevel: 'M' })
   const unit = size / modules.size
   const marks: string[] = []
@@ -20,15 +20,44 @@ function qrPath(text: string, size: number): string {
   return marks.join('')
 }
 
+/** What stands on a tag or label, in the household's words. */
+export interface TagWords {
+  code: string
+  name: string
+  what: string
+  date: string
+  amount: string
+  /** how it is prepared or packed, where it is */
+  form: string
+}
+
+export function tagWords(crop: Crop, lot: FullLotRow, pack?: string): TagWords {
+  const heap = crop.heaps.find((h) => h.id === lot.heap)?.label ?? lot.heap
+  const kilos = `${(lot.weightG / 1000).toFixed(lot.weightG < 1000 ? 2 : 1)} kg`
+  return {
+    code: lot.code,
+    name: crop.name,
+    what: [lot.variety, heap].filter(Boolean).join(' · '),
+    date: `brought in ${lot.broughtOn}`,
+    amount:
+      lot.pieces === null ? kilos : `${lot.pieces} ${lot.pieces === 1 ? crop.piece.one : crop.piece.many}, ${kilos}`,
+    form:
+      lot.stage === 'drying'
+        ? crop.curing?.clock === 'healing'
+          ? 'skins healing'
+          : 'drying'
+        : lot.stage === 'fresh'
+          ? 'use first'
+          : (crop.packs.find((p) => p.id === pack)?.label ?? ''),
+  }
+}
+
 /**
  * A tag to tie on: code, crop, heap, date, quantity and the QR of the lot's address; 80 × 50 mm, black on white.
  */
 export function tagSvg(crop: Crop, lot: FullLotRow, address: string): string {
-  const heap = crop.heaps.find((h) => h.id === lot.heap)?.label ?? lot.heap
-  const kilos = `${(lot.weightG / 1000).toFixed(lot.weightG < 1000 ? 2 : 1)} kg`
-  const amount =
-    lot.pieces === null ? kilos : `${lot.pieces} ${lot.pieces === 1 ? crop.piece.one : crop.piece.many}, ${kilos}`
-  const lines = [crop.name, [lot.variety, heap].filter(Boolean).join(' · '), `brought in ${lot.broughtOn}`, amount]
+  const { name, what, date, amount } = tagWords(crop, lot)
+  const lines = [name, what, date, amount]
   return `<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="50mm" viewBox="0 0 80 50" role="img" aria-label="Tag of lot ${escape(lot.code)}">
 <rect x="0" y="0" width="80" height="50" fill="#ffffff"/>
 <path d="M6 2.5h68a3.5 3.5 0 0 1 3.5 3.5v38a3.5 3.5 0 0 1-3.5 3.5H6A3.5 3.5 0 0 1 2.5 44V6A3.5 3.5 0 0 1 6 2.5z" fill="none" stroke="#000000" stroke-width="0.4"/>

@@ -8,11 +8,11 @@ import { larderLots } from '../larder'
 import { curingView, keepsUntil } from '../lots'
 import { placeView } from '../places'
 import { openJobs, type OpenJob } from './queries'
-import { syncJobs } from './sync'
+import { feelsOf, syncJobs } from './sync'
 
-const titles: Record<JobView['kind'], (what: string) => string> = {
+const titles: Record<JobView['kind'], (what: string, feels: string) => string> = {
   weigh: (what) => `Weigh the marked bunch of ${what}`,
-  test: (what) => `Feel the ${what}: neck, skins, roots`,
+  test: (what, feels) => `Feel the ${what}: ${feels}`,
   'take-down': (what) => `Take down the ${what}`,
   unstall: (what) => `Help the ${what} along`,
   check: (what) => `Look over the ${what}`,
@@ -33,7 +33,7 @@ function jobView(state: HouseholdState, job: OpenJob): JobView {
     why: job.why,
     code: lot?.code ?? null,
     crop: lot?.crop ?? null,
-    title: curing?.basis === 'lot' ? `Weigh all the ${what}` : titles[job.kind](what),
+    title: curing?.basis === 'lot' ? `Weigh all the ${what}` : titles[job.kind](what, lot ? feelsOf(lot.cropData) : ''),
     expectedG: curing?.expectedG ?? null,
     basis: curing?.basis ?? null,
   }

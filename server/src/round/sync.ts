@@ -1,3 +1,4 @@
+import type { Crop } from '@vadose/core/crops'
 import { addDays, daysBetween } from '@vadose/core/household'
 import { dryingJobs, storedJobs, useUpJob, type Job } from '@vadose/core/round'
 import { asHousehold, inTransaction, type Pool } from '../database'
@@ -26,6 +27,10 @@ export function planHousehold(state: HouseholdState): PlannedJob[] {
   ]
 }
 
+/** What a crop's end tests feel, in words. */
+export const feelsOf = (crop: Crop): string =>
+  (crop.curing?.endTests ?? []).map((t) => t.label.toLowerCase()).join(', ')
+
 function lotJobs(state: HouseholdState, lot: LotState): Job[] {
   const { history, cropData } = lot
   const dateOrNull = (ms: number) => (Number.isFinite(ms) ? state.dateOf(ms) : null)
@@ -42,6 +47,8 @@ function lotJobs(state: HouseholdState, lot: LotState): Job[] {
         readyNow: curing.readyNow,
         testsPassed: (cropData.curing?.endTests ?? []).every((t) => latest.get(t.id) === true),
         stalledForHours: curing.stalledForHours,
+        feels: feelsOf(cropData),
+        heals: cropData.curing?.clock === 'healing',
       },
       state.today,
     )

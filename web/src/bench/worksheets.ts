@@ -67,12 +67,16 @@ export const worksheets: readonly Worksheet[] = [
       t('temperatureC', 'Temperature', 20),
       pct('relativeHumidityPct', 'Humidity', 60),
       optional(n('pressureKPa', 'Air pressure', 101.325, '', 'kPa')),
+      optional(t('thenTemperatureC', 'Warmed or cooled to', 12)),
+      optional(t('cropTemperatureC', 'A crop carried in at', 5)),
     ],
     says: [
       { path: 'vapourPressureDeficitKPa', label: 'Pull on water', suffix: 'kPa', digits: 2 },
       { path: 'dewPointC', label: 'Dew forms at', unit: 'temperature', digits: 1 },
       { path: 'wetBulbC', label: 'Wet bulb', unit: 'temperature', digits: 1 },
       { path: 'absoluteHumidityGPerM3', label: 'Water in it', suffix: 'g/m³', digits: 1 },
+      { path: 'relativeHumidityThenPct', label: 'Humidity then', suffix: '%' },
+      { path: 'cropSweats', label: 'The cold crop sweats' },
     ],
   },
   {

@@ -117,6 +117,8 @@ function again() {
   crop.value = undefined
   total.value = ''
 }
+/** What is left to tag: what went in the bin needs none. */
+const tagged = computed(() => (made.value ?? []).filter((lot) => !binned(lot.heap)).map((lot) => lot.code))
 const heapOf = (id: string) => crop.value!.heaps.find((h) => h.id === id)!
 const binned = (id: string) => heapOf(id).fate === 'bin'
 </script>
@@ -140,6 +142,9 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
     <p>Tag at once: a wrong label is found a year too late. The first jobs are in today's round.</p>
     <div class="row">
       <RouterLink class="el-button el-button--primary" to="/">To the round</RouterLink>
+      <RouterLink v-if="tagged.length > 1" class="el-button" :to="`/lots/${tagged.join(',')}/tag`"
+        >All {{ tagged.length }} tags</RouterLink
+      >
       <ElButton @click="again">Bring in more</ElButton>
     </div>
   </div>

@@ -25,6 +25,10 @@ const chosen = computed(() => {
   )
 })
 const { answer: detail } = useAnswer<LineLotDetail>(() => (chosen.value ? `/line/${chosen.value.code}` : null))
+const heals = computed(() => cropOf(chosen.value?.crop ?? '').curing?.clock === 'healing')
+const feels = computed(() =>
+  (cropOf(chosen.value?.crop ?? '').curing?.endTests ?? []).map((t) => t.label.toLowerCase()).join(', '),
+)
 const open = ref<'weigh' | 'test'>()
 const { act, refusal, busy } = useAct()
 const choose = (code: string) => {
@@ -53,7 +57,8 @@ function onKey(event: KeyboardEvent) {
     !event.ctrlKey &&
     !event.metaKey &&
     !(event.target as HTMLElement).closest('input, textarea') &&
-    chosen.value
+    chosen.value &&
+    !heals.value
   ) {
     event.preventDefault()
     open.value = 'weigh'
@@ -79,7 +84,8 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     <section v-if="view.lots.length === 0" class="card">
       <h2>The rope is empty</h2>
       <p>
-        Onions and garlic that are brought in to cure hang here until they are dry.
+        What is brought in to dry or to heal its skin hangs here until it is ready: onions, potatoes, squash, beans,
+        herbs.
         <RouterLink to="/bring-in">Bring in a harvest</RouterLink>
       </p>
     </section>
@@ -98,8 +104,10 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           }}
         </p>
         <div class="acts">
-          <ElButton type="primary" @click="open = open === 'weigh' ? undefined : 'weigh'">Weigh <kbd>w</kbd></ElButton>
-          <ElButton @click="open = open === 'test' ? undefined : 'test'">Feel neck, skins, roots</ElButton>
+          <ElButton v-if="!heals" type="primary" @click="open = open === 'weigh' ? undefined : 'weigh'"
+            >Weigh <kbd>w</kbd></ElButton
+          >
+          <ElButton @click="open = open === 'test' ? undefined : 'test'">Feel {{ feels }}</ElButton>
           <RouterLink class="el-button" :to="`/lots/${chosen.code}/finish`">Take down</RouterLink>
         </div>
       </div>
@@ -155,8 +163,11 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       </section>
       <section class="card">
         <h2>Its weights</h2>
+        <p v-if="heals" class="soft">
+          A healing skin is judged by thumb and eye, not by the scale; weigh it when it is taken down.
+        </p>
         <WeightChart
-          v-if="detail && detail.code === chosen.code"
+          v-else-if="detail && detail.code === chosen.code"
           :detail="detail"
           :now="frame.frame?.now ?? ''"
           :colour="cropColour(chosen.crop)"

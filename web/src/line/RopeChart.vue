@@ -50,10 +50,18 @@ const marks = computed(() =>
       ] as const)
   ).map(([share, label]) => ({ x: margin.value + share * (width.value - 2 * margin.value), label, end: share === 1 })),
 )
+/** What else is worth the room: its heap where it is not the sound one, else its place. */
+const aside = (lot: LineLot): string =>
+  lot.heap !== 'sound'
+    ? ` · ${heapLabel(cropOf(lot.crop), lot.heap).toLowerCase()}`
+    : lot.place && !narrow.value
+      ? ` · ${lot.place.toLowerCase()}`
+      : ''
+const heals = (lot: LineLot) => cropOf(lot.crop).curing?.clock === 'healing'
 function status(lot: LineLot): { text: string; tone: string } {
   if (ready(lot)) return { text: 'take down', tone: 'good' }
-  if (lot.stalledForHours >= 12) return { text: 'stalled: too damp', tone: 'bad' }
-  if (lot.ready.p50 === null) return { text: 'will not dry here', tone: 'bad' }
+  if (lot.stalledForHours >= 12) return { text: heals(lot) ? 'stalled: too cold' : 'stalled: too damp', tone: 'bad' }
+  if (lot.ready.p50 === null) return { text: heals(lot) ? 'will not heal here' : 'will not dry here', tone: 'bad' }
   return { text: dateRange(lot.ready.p10, lot.ready.p90), tone: '' }
 }
 </script>
@@ -96,16 +104,13 @@ function status(lot: LineLot): { text: string; tone: string } {
       :data-code="t.id"
       @click="emit('choose', t.id)"
     >
-      <strong>{{
-        t.lot.heap === 'sound' ? cropOf(t.lot.crop).name : heapLabel(cropOf(t.lot.crop), t.lot.heap)
-      }}</strong>
-      <span class="soft"
-        >{{ t.id }} · {{ weight(t.lot.weightG)
-        }}{{ t.lot.place && !narrow ? ` · ${t.lot.place.toLowerCase()}` : '' }}</span
-      >
+      <strong>{{ cropOf(t.lot.crop).name }}</strong>
+      <span class="soft">{{ t.id }} · {{ weight(t.lot.weightG) }}{{ aside(t.lot) }}</span>
       <b :class="status(t.lot).tone">{{ status(t.lot).text }}</b>
       <i class="water" aria-hidden="true"><i :style="{ width: `${Math.round(t.lot.progress * 100)}%` }"></i></i>
-      <span class="visually-hidden">{{ Math.round(t.lot.progress * 100) }} in 100 of its drying done</span>
+      <span class="visually-hidden"
+        >{{ Math.round(t.lot.progress * 100) }} in 100 of its {{ heals(t.lot) ? 'healing' : 'drying' }} done</span
+      >
     </button>
   </div>
 </template>
@@ -157,6 +162,12 @@ svg {
   font-family: var(--font-head);
   font-size: 15px;
   white-space: nowrap;
+}
+.tag strong,
+.tag .soft {
+  max-width: 100%;
+  overflow: hidden;
+  text-overflow: ellipsis;
 }
 .tag .soft {
   margin: 0;

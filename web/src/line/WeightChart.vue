@@ -72,7 +72,9 @@ const says = (g: number) => weight(Math.round(g))
     </svg>
     <p class="soft">Shaded: ready {{ dateRange(ready.p10, ready.p90) }}</p>
   </figure>
-  <p v-else class="soft">No weighing yet. Weigh one bunch now and mark it: the ones after are measured against it.</p>
+  <p v-else class="soft">
+    No weighing yet. Weigh one bunch, tray or bag now and mark it: the ones after are measured against it.
+  </p>
 </template>
 
 <style scoped>

@@ -23,6 +23,8 @@ export interface LineSize {
   margin: number
 }
 
+const rowCost = 0.7
+
 /**
  * Hangs tags along a rope, further right the drier, each in the nearest row with room.
  * No two tags overlap, and none leaves the page; a tag may be pushed a little along its row to fit.
@@ -38,10 +40,15 @@ export function hangTags(tags: readonly Hanging[], size: LineSize): PlacedTag[] 
     .map((tag) => {
       const at = ropeX(tag.progress)
       const wanted = Math.min(width - tagWidth, Math.max(0, at - tagWidth / 2))
-      let row = filled.findIndex((end) => end + gap <= wanted)
-      if (row < 0) row = filled.length
-      filled[row] = wanted + tagWidth
-      return { id: tag.id, ropeX: at, x: wanted, row }
+      // a row further down costs as much as being pushed most of a tag's width along
+      let best = { cost: filled.length * rowCost, row: filled.length, x: wanted }
+      filled.forEach((end, row) => {
+        const x = Math.max(wanted, end + gap)
+        const cost = (x - wanted) / tagWidth + row * rowCost
+        if (x <= width - tagWidth && cost < best.cost) best = { cost, row, x }
+      })
+      filled[best.row] = best.x + tagWidth
+      return { id: tag.id, ropeX: at, x: best.x, row: best.row }
     })
 }
 

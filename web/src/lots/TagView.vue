@@ -1,29 +1,82 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
-import { computed } from 'vue'
+import { ElButton, ElInput } from 'element-plus'
+import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 
 const route = useRoute()
+/** one lot, or several: G26-1,G26-2 */
 const code = computed(() => String(route.params['code']).toUpperCase())
+const codes = computed(() => code.value.split(',').filter(Boolean))
 const print = () => window.print()
+/** Label papers as the server knows them, in words. */
+const sheets = {
+  'a4-21': 'A4 sheet, 21 labels',
+  'a4-24': 'A4 sheet, 24 labels',
+  'a4-14': 'A4 sheet, 14 labels',
+  'letter-30': 'Letter sheet, 30 labels',
+  'roll-58': '58 mm roll',
+}
+const sheet = ref<keyof typeof sheets>((localStorage.getItem('label-sheet') as keyof typeof sheets | null) ?? 'a4-21')
+const skip = ref('0')
+const used = computed(() => (/^\d+$/.test(skip.value) ? Number(skip.value) : 0))
+const pdf = computed(() => `/api/labels.pdf?lots=${code.value}&sheet=${sheet.value}&skip=${used.value}`)
+watch(sheet, (next) => {
+  skip.value = '0'
+  localStorage.setItem('label-sheet', next)
+})
 </script>
 
 <template>
   <div class="stack">
     <header class="head no-print">
-      <h1>Tag for {{ code }}</h1>
+      <h1>{{ codes.length > 1 ? 'Tags' : 'Tag' }} for {{ codes.join(', ') }}</h1>
       <p class="soft">80 × 50 mm; tie it on before anything else is done</p>
       <div class="acts">
         <ElButton type="primary" @click="print">Print</ElButton>
-        <a class="el-button" :href="`/api/lots/${code}/tag.svg`" :download="`${code}.svg`">Save as SVG</a>
-        <RouterLink class="el-button" :to="`/lots/${code}`">To the lot</RouterLink>
+        <a v-if="codes.length === 1" class="el-button" :href="`/api/lots/${code}/tag.svg`" :download="`${code}.svg`"
+          >Save as SVG</a
+        >
+        <RouterLink v-if="codes.length === 1" class="el-button" :to="`/lots/${code}`">To the lot</RouterLink>
       </div>
     </header>
-    <img class="tag" :src="`/api/lots/${code}/tag.svg`" :alt="`Tag of lot ${code} with a QR code of its address`" />
+    <form class="card row no-print" @submit.prevent>
+      <label class="field"
+        >Label paper
+        <select v-model="sheet">
+          <option v-for="(label, id) in sheets" :key="id" :value="id">{{ label }}</option>
+        </select>
+      </label>
+      <label v-if="sheet !== 'roll-58'" class="field"
+        >Used already on the sheet <ElInput v-model="skip" class="skip" inputmode="numeric"
+      /></label>
+      <a class="el-button" :href="pdf" target="_blank" rel="noopener">{{
+        codes.length > 1 ? `${codes.length} labels as PDF` : 'Label as PDF'
+      }}</a>
+    </form>
+    <img
+      v-for="one in codes"
+      :key="one"
+      class="tag"
+      :src="`/api/lots/${one}/tag.svg`"
+      :alt="`Tag of lot ${one} with a QR code of its address`"
+    />
   </div>
 </template>
 
 <style scoped>
+form {
+  align-items: end;
+}
+select {
+  min-height: 40px;
+  border: 1.3px solid var(--line);
+  border-radius: 8px;
+  background: var(--card);
+  padding: 0 10px;
+}
+.skip {
+  width: 120px;
+}
 .tag {
   width: 80mm;
   max-width: 100%;

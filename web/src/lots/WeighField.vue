@@ -42,7 +42,7 @@ async function keep(sure = false) {
         aria-label="What is on the scale"
       >
         <button type="button" role="radio" class="choice" :aria-checked="basis === 'bunch'" @click="basis = 'bunch'">
-          One marked bunch
+          One marked bunch, tray or bag
         </button>
         <button type="button" role="radio" class="choice" :aria-checked="basis === 'lot'" @click="basis = 'lot'">
           The whole lot
