@@ -1,4 +1,4 @@
-import type { Blanch, Crop } from '../crops'
+import { sources, type Blanch, type Crop } from '../crops'
 import { Refusal, requireWithin } from '../refusal'
 
 /** From this height water boils cool enough to want a minute more. @source USDA HG Bulletin 10; Colorado State (recalled) */
@@ -80,8 +80,12 @@ export function blanch(crop: Crop, cut?: string, altitudeM = 0): BlanchAnswer {
   return {
     cut: row.cut,
     waterMinutes: water > 0 ? water + add : 0,
-    steamMinutes: steam > 0 ? steam + add : 0,
-    note: notes.filter(Boolean).join(' '),
-    source: row.waterMinutes.source,
+    // the rule is given for boiling water only
+    steamMinutes: steam,
+    note: notes
+      .filter(Boolean)
+      .map((n) => (n.endsWith('.') ? n : `${n}.`))
+      .join(' '),
+    source: sources[row.waterMinutes.source].text,
   }
 }

@@ -55,6 +55,7 @@ describe('blanching (NCHFP blanching times, recalled)', () => {
   it('adds a minute from 5,000 feet (USDA HG Bulletin 10, recalled)', () => {
     expect(blanch(cropById('pea'), 'shelled', 1523).waterMinutes).toBe(1.5)
     expect(blanch(cropById('pea'), 'shelled', 1524).waterMinutes).toBe(2.5)
+    expect(blanch(cropById('pea'), 'shelled', 1524).source).toMatch(/National Center/)
   })
   it('freezes berries and chillies raw, refuses what is cooked or spoilt by freezing', () => {
     expect(blanch(cropById('raspberry'))).toMatchObject({ waterMinutes: 0, steamMinutes: 0 })

@@ -1,4 +1,4 @@
-import type { Freezing } from '../crops'
+import { sources, type Freezing } from '../crops'
 import { Refusal, requireWithin } from '../refusal'
 
 export const daysAMonth = 30.4
@@ -39,6 +39,6 @@ export function frozenLife(freezing: Freezing, stretches: readonly FrozenStretch
   return {
     spentMonths,
     monthsLeft: { p10: left(lo), p50: left(Math.sqrt(lo * hi)), p90: left(hi) },
-    source: freezing.lifeMonths.source,
+    source: sources[freezing.lifeMonths.source].text,
   }
 }

@@ -1,5 +1,5 @@
 import { lotLifeLogSd } from '../assumptions'
-import { normalPoints, type Spread } from '../chance'
+import type { Spread } from '../chance'
 import { endShape, ends, type End } from './rates'
 
 /**
@@ -13,22 +13,29 @@ export interface LifeModel {
   shapes: number[]
   /** hᵢ(t) for each hazard, days + 1 values */
   hazard: Float64Array[]
-  /** life scales of equal prior weight */
+  /** life scales, far enough out that a surprising look still finds one that fits */
   scales: Float64Array
+  /** belief in each before anybody has looked, summing to 1 */
+  prior: Float64Array
   /** scales[j]^−kᵢ, by hazard */
   scalePower: Float64Array[]
 }
 
 const scalePoints = 41
+const scaleReach = 4
+const deviates = Array.from({ length: scalePoints }, (_, i) => scaleReach * ((2 * i) / (scalePoints - 1) - 1))
 
 function withScales(names: string[], shapes: number[], hazard: Float64Array[], logSd: number): LifeModel {
-  const scales = Float64Array.from(normalPoints(scalePoints), (z) => Math.exp(z * logSd))
+  const scales = Float64Array.from(deviates, (z) => Math.exp(z * logSd))
+  const density = deviates.map((z) => Math.exp((-z * z) / 2))
+  const total = density.reduce((a, b) => a + b, 0)
   return {
     days: hazard[0]!.length - 1,
     names,
     shapes,
     hazard,
     scales,
+    prior: Float64Array.from(density, (d) => d / total),
     scalePower: shapes.map((k) => scales.map((s) => s ** -k)),
   }
 }
@@ -80,8 +87,7 @@ export function runningShare(model: LifeModel, from: number, to: number, j: numb
   return all > 0 ? running / all : 0
 }
 
-export const priorWeights = (model: LifeModel): Float64Array =>
-  new Float64Array(model.scales.length).fill(1 / model.scales.length)
+export const priorWeights = (model: LifeModel): Float64Array => model.prior.slice()
 
 /** S(day | scale j): share still sound; days between grid points are taken straight, days beyond it at its end. */
 export function soundShare(model: LifeModel, day: number, j: number): number {
