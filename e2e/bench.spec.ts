@@ -20,7 +20,7 @@ const sheets = [
   ['check-size', 'Look at', /21 pieces/],
   ['check-update', 'Lives', /days/],
   ['run-out', 'Runs out', /2026|2027/],
-  ['planting', 'Plant', /167 pieces/],
+  ['planting', 'Plant', /21 pieces/],
   ['brine', 'Salt', /25 g/],
 ] as const
 

@@ -1,19 +1,23 @@
 <script setup lang="ts">
 import { scaleLinear } from 'd3-scale'
+import { useChartWidth } from './chart-width'
 import { computed } from 'vue'
 import type { BarsDrawing } from './drawing'
 import { axisTitle, axisUnit, number, onAxis } from './units'
 
 const props = defineProps<{ drawing: BarsDrawing }>()
-const width = 620
-const row = 46
-const left = 150
-const height = computed(() => props.drawing.bars.length * row + 48)
+const { isNarrow, width } = useChartWidth()
+/** narrow: names stand above their bars */
+const row = computed(() => (isNarrow.value ? 62 : 46))
+const left = computed(() => (isNarrow.value ? 4 : 150))
+const right = computed(() => (isNarrow.value ? 110 : 120))
+const barY = computed(() => (isNarrow.value ? 22 : 8))
+const height = computed(() => props.drawing.bars.length * row.value + 48)
 const total = (bar: BarsDrawing['bars'][number]) => bar.parts.reduce((sum, p) => sum + p.value, 0)
 const x = computed(() =>
   scaleLinear(
     [0, Math.max(1e-9, ...props.drawing.bars.map((b) => onAxis(props.drawing.axis, total(b)))) * 1.02],
-    [left, width - 120],
+    [left.value, width.value - right.value],
   ),
 )
 const placed = computed(() =>
@@ -35,7 +39,7 @@ const say = (v: number) => `${number(onAxis(props.drawing.axis, v), 1)} ${axisUn
 </script>
 
 <template>
-  <figure class="chart">
+  <figure ref="frame" class="chart">
     <svg
       :viewBox="`0 0 ${width} ${height}`"
       role="img"
@@ -47,20 +51,27 @@ const say = (v: number) => `${number(onAxis(props.drawing.axis, v), 1)} ${axisUn
           <line x1="0" y1="0" x2="0" y2="8" stroke="var(--accent)" stroke-width="5" />
         </pattern>
       </defs>
-      <g v-for="t in x.ticks(5)" :key="t">
+      <g v-for="t in x.ticks(isNarrow ? 3 : 5)" :key="t">
         <line class="grid-line" :x1="x(t)" :x2="x(t)" y1="4" :y2="height - 42" />
         <text class="axis" :x="x(t)" :y="height - 26" text-anchor="middle">{{ number(t, 1) }}</text>
       </g>
-      <text class="axis title" :x="(left + width - 120) / 2" :y="height - 6" text-anchor="middle">
+      <text class="axis title" :x="(left + width - right) / 2" :y="height - 6" text-anchor="middle">
         {{ axisTitle(drawing.axis) }}
       </text>
       <g v-for="(bar, i) in placed" :key="bar.label" :transform="`translate(0 ${i * row})`">
-        <text class="name" :x="left - 10" y="27" text-anchor="end">{{ bar.label }}</text>
+        <text
+          class="name"
+          :x="isNarrow ? left : left - 10"
+          :y="isNarrow ? 15 : 27"
+          :text-anchor="isNarrow ? 'start' : 'end'"
+        >
+          {{ bar.label }}
+        </text>
         <rect
           v-for="p in bar.parts"
           :key="p.label"
           :x="p.from"
-          y="8"
+          :y="barY"
           :width="p.width"
           height="28"
           :class="`part-${names.findIndex((q) => q.label === p.label)}`"
@@ -69,7 +80,7 @@ const say = (v: number) => `${number(onAxis(props.drawing.axis, v), 1)} ${axisUn
         >
           <title>{{ bar.label }}, {{ p.label }}: {{ say(p.value) }}</title>
         </rect>
-        <text class="name" :x="bar.end + 8" y="27">{{ bar.says || say(total(bar)) }}</text>
+        <text class="name" :x="bar.end + 8" :y="barY + 19">{{ bar.says || say(total(bar)) }}</text>
       </g>
     </svg>
     <figcaption v-if="names.length > 1" class="soft">

@@ -1,17 +1,22 @@
 <script setup lang="ts">
 import { scaleLinear } from 'd3-scale'
+import { useChartWidth } from './chart-width'
 import { computed, ref } from 'vue'
 import type { PlaneDrawing } from './drawing'
 import { axisTitle, axisUnit, number, onAxis } from './units'
 
 /** How long it keeps over temperature and humidity: cells with their days written in, and where the household is. */
 const props = defineProps<{ drawing: PlaneDrawing }>()
-const width = 620
+const { isNarrow, width } = useChartWidth()
 const height = 380
 const box = { left: 58, right: 10, top: 12, bottom: 46 }
-const columns = computed(() => props.drawing.xs.length)
+/** narrow: every other temperature, so that the days stay legible */
+const shown = computed(() => props.drawing.xs.map((_, i) => i).filter((i) => !isNarrow.value || i % 2 === 1))
+const xs = computed(() => shown.value.map((i) => props.drawing.xs[i]!))
+const cells = computed(() => props.drawing.values.map((line) => shown.value.map((i) => line[i]!)))
+const columns = computed(() => xs.value.length)
 const rows = computed(() => props.drawing.ys.length)
-const cellW = computed(() => (width - box.left - box.right) / columns.value)
+const cellW = computed(() => (width.value - box.left - box.right) / columns.value)
 const cellH = computed(() => (height - box.top - box.bottom) / rows.value)
 const best = computed(() => Math.max(...props.drawing.values.flat()))
 /** Where a value falls between the cells' middles. */
@@ -23,7 +28,7 @@ const position = (values: number[], v: number) => {
   return scale(v)
 }
 const here = computed(() => ({
-  x: box.left + position(props.drawing.xs, props.drawing.at.x) * cellW.value,
+  x: box.left + position(xs.value, props.drawing.at.x) * cellW.value,
   y: height - box.bottom - position(props.drawing.ys, props.drawing.at.y) * cellH.value,
 }))
 const strength = (v: number) => 0.06 + 0.74 * Math.sqrt(v / best.value)
@@ -50,7 +55,7 @@ const t = (c: number) => `${number(onAxis(props.drawing.x, c), 0)} ${axisUnit(pr
 </script>
 
 <template>
-  <figure class="chart">
+  <figure ref="frame" class="chart">
     <svg
       :viewBox="`0 0 ${width} ${height}`"
       tabindex="0"
@@ -59,7 +64,7 @@ const t = (c: number) => `${number(onAxis(props.drawing.x, c), 0)} ${axisUnit(pr
       @keydown="step"
       @mouseleave="at = undefined"
     >
-      <g v-for="(line, row) in drawing.values" :key="row">
+      <g v-for="(line, row) in cells" :key="row">
         <g
           v-for="(v, col) in line"
           :key="col"
@@ -82,7 +87,7 @@ const t = (c: number) => `${number(onAxis(props.drawing.x, c), 0)} ${axisUnit(pr
         </text>
       </g>
       <text
-        v-for="(c, col) in drawing.xs"
+        v-for="(c, col) in xs"
         :key="c"
         class="axis"
         :x="box.left + (col + 0.5) * cellW"
@@ -114,8 +119,8 @@ const t = (c: number) => `${number(onAxis(props.drawing.x, c), 0)} ${axisUnit(pr
     </svg>
     <figcaption class="soft" aria-live="polite">
       <template v-if="at"
-        >{{ t(drawing.xs[at.col]!) }}, {{ drawing.ys[at.row] }} %: half are sound after
-        {{ days(drawing.values[at.row]![at.col]!) }}</template
+        >{{ t(xs[at.col]!) }}, {{ drawing.ys[at.row] }} %: half are sound after
+        {{ days(cells[at.row]![at.col]!) }}</template
       >
       <template v-else
         >Half are still sound after so many days (d), months (mo) or years (y). Darker keeps longer.</template

@@ -2,13 +2,14 @@
 import { bisector } from 'd3-array'
 import { scaleLinear } from 'd3-scale'
 import { area, line } from 'd3-shape'
+import { useChartWidth } from './chart-width'
 import { computed, ref, watch } from 'vue'
 import type { PlotDrawing } from './drawing'
 import { axisTitle, axisUnit, number, onAxis } from './units'
 
 /** Lines, bands and marks over two axes, in the household's units; hover and arrow keys read values out. */
 const props = defineProps<{ drawing: PlotDrawing }>()
-const width = 620
+const { isNarrow, width } = useChartWidth()
 const height = 340
 const box = { left: 58, right: 14, top: 16, bottom: 46 }
 
@@ -38,7 +39,7 @@ const all = computed(() => {
 const x = computed(() => {
   const { min, max } = props.drawing.x
   const [lo, hi] = extent(all.value.xs, min, max)
-  return scaleLinear([ax(lo), ax(hi)], [box.left, width - box.right])
+  return scaleLinear([ax(lo), ax(hi)], [box.left, width.value - box.right])
 })
 const y = computed(() => {
   const { min, max } = props.drawing.y
@@ -65,7 +66,8 @@ watch(
 const near = bisector((p: [number, number]) => ax(p[0])).center
 function read(event: MouseEvent) {
   const rect = (event.currentTarget as SVGElement).getBoundingClientRect()
-  if (main.value) at.value = near(main.value.points, x.value.invert(((event.clientX - rect.left) / rect.width) * width))
+  if (main.value)
+    at.value = near(main.value.points, x.value.invert(((event.clientX - rect.left) / rect.width) * width.value))
 }
 function step(event: KeyboardEvent) {
   const move = { ArrowRight: 1, ArrowLeft: -1 }[event.key]
@@ -78,11 +80,11 @@ const say = (v: number, of: 'x' | 'y') => {
   const axis = props.drawing[of]
   return `${number(onAxis(axis, v), 2)} ${axisUnit(axis)}`.trim()
 }
-const inside = (p: { x: number; y: number }) => x.value(ax(p.x)) > width - 130
+const inside = (p: { x: number; y: number }) => x.value(ax(p.x)) > width.value - 130
 </script>
 
 <template>
-  <figure class="chart">
+  <figure ref="frame" class="chart">
     <svg
       :viewBox="`0 0 ${width} ${height}`"
       tabindex="0"
@@ -96,7 +98,7 @@ const inside = (p: { x: number; y: number }) => x.value(ax(p.x)) > width - 130
         <line class="grid-line" :x1="box.left" :x2="width - box.right" :y1="y(t)" :y2="y(t)" />
         <text class="axis" :x="box.left - 7" :y="y(t) + 4" text-anchor="end">{{ number(t, 2) }}</text>
       </g>
-      <g v-for="t in x.ticks(7)" :key="`x${t}`">
+      <g v-for="t in x.ticks(isNarrow ? 4 : 7)" :key="`x${t}`">
         <text class="axis" :x="x(t)" :y="height - box.bottom + 18" text-anchor="middle">{{ number(t, 2) }}</text>
       </g>
       <text class="axis title" :x="(box.left + width) / 2" :y="height - 6" text-anchor="middle">
@@ -109,7 +111,7 @@ const inside = (p: { x: number; y: number }) => x.value(ax(p.x)) > width - 130
       >
         {{ axisTitle(drawing.y) }}
       </text>
-      <path v-for="b in drawing.bands ?? []" :key="b.label" :d="bandPath(b.points)" class="band" />
+      <path v-for="b in drawing.bands ?? []" :key="b.label" :d="bandPath(b.points)" class="swath" />
       <g v-for="r in drawing.rules ?? []" :key="r.label">
         <template v-if="r.y !== undefined">
           <line class="rule" :x1="box.left" :x2="width - box.right" :y1="y(ay(r.y))" :y2="y(ay(r.y))" />
@@ -141,7 +143,7 @@ const inside = (p: { x: number; y: number }) => x.value(ax(p.x)) > width - 130
         <span v-for="l in drawing.lines" :key="l.label" class="key"
           ><i :class="{ dashed: l.dashed }" /> {{ l.label }}</span
         >
-        <span v-for="b in drawing.bands ?? []" :key="b.label" class="key"><i class="band" /> {{ b.label }}</span>
+        <span v-for="b in drawing.bands ?? []" :key="b.label" class="key"><i class="swath" /> {{ b.label }}</span>
       </template>
     </figcaption>
     <details class="table">
@@ -180,7 +182,7 @@ const inside = (p: { x: number; y: number }) => x.value(ax(p.x)) > width - 130
   stroke-dasharray: 7 5;
   stroke-width: 2.2;
 }
-path.band {
+path.swath {
   fill: var(--accent);
   opacity: 0.18;
 }
@@ -217,7 +219,7 @@ path.band {
 .key i.dashed {
   border-top: 2.5px dashed var(--soft);
 }
-.key i.band {
+.key i.swath {
   height: 10px;
   border: 0;
   background: var(--accent);

@@ -1,31 +1,34 @@
 <script setup lang="ts">
 import { scaleLinear } from 'd3-scale'
+import { useChartWidth } from './chart-width'
 import { computed } from 'vue'
 import type { SpansDrawing } from './drawing'
 import { axisTitle, axisUnit, number } from './units'
 
 const props = defineProps<{ drawing: SpansDrawing }>()
-const width = 620
-const row = 40
-const left = 170
-const height = computed(() => props.drawing.rows.length * row + 48)
+const { isNarrow, width } = useChartWidth()
+/** narrow: names stand above their bars */
+const row = computed(() => (isNarrow.value ? 56 : 40))
+const left = computed(() => (isNarrow.value ? 4 : 170))
+const barY = computed(() => (isNarrow.value ? 22 : 9))
+const height = computed(() => props.drawing.rows.length * row.value + 48)
 const x = computed(() => {
   const lo = props.drawing.axis.min ?? Math.min(...props.drawing.rows.map((r) => r.from))
   const hi = Math.max(lo + 1e-6, ...props.drawing.rows.map((r) => r.to))
-  return scaleLinear([lo, hi * 1.03], [left, width - 96])
+  return scaleLinear([lo, hi * 1.03], [left.value, width.value - 96])
 })
 const say = (r: SpansDrawing['rows'][number]) =>
   `${number(r.from, 1)}–${number(r.to, 1)} ${axisUnit(props.drawing.axis)}${r.mid === undefined ? '' : `, middle ${number(r.mid, 1)}`}`
 </script>
 
 <template>
-  <figure class="chart">
+  <figure ref="frame" class="chart">
     <svg
       :viewBox="`0 0 ${width} ${height}`"
       role="img"
       :aria-label="`${drawing.axis.label}; the table below says the same`"
     >
-      <g v-for="t in x.ticks(6)" :key="t">
+      <g v-for="t in x.ticks(isNarrow ? 4 : 6)" :key="t">
         <line class="grid-line" :x1="x(t)" :x2="x(t)" y1="4" :y2="height - 42" />
         <text class="axis" :x="x(t)" :y="height - 26" text-anchor="middle">{{ number(t, 1) }}</text>
       </g>
@@ -33,10 +36,17 @@ const say = (r: SpansDrawing['rows'][number]) =>
         {{ axisTitle(drawing.axis) }}
       </text>
       <g v-for="(r, i) in drawing.rows" :key="i" :transform="`translate(0 ${i * row})`">
-        <text class="name" :x="left - 10" y="25" text-anchor="end">{{ r.label }}</text>
+        <text
+          class="name"
+          :x="isNarrow ? left : left - 10"
+          :y="isNarrow ? 15 : 25"
+          :text-anchor="isNarrow ? 'start' : 'end'"
+        >
+          {{ r.label }}
+        </text>
         <rect
           :x="x(r.from)"
-          y="9"
+          :y="barY"
           :width="Math.max(2, x(r.to) - x(r.from))"
           height="22"
           rx="4"
@@ -44,8 +54,8 @@ const say = (r: SpansDrawing['rows'][number]) =>
         >
           <title>{{ r.label }}: {{ say(r) }}</title>
         </rect>
-        <line v-if="r.mid !== undefined" class="mid" :x1="x(r.mid)" :x2="x(r.mid)" y1="4" y2="36" />
-        <text class="axis" :x="Math.min(x(r.to) + 7, width - 92)" y="25">{{ r.says }}</text>
+        <line v-if="r.mid !== undefined" class="mid" :x1="x(r.mid)" :x2="x(r.mid)" :y1="barY - 5" :y2="barY + 27" />
+        <text class="axis" :x="Math.min(x(r.to) + 7, width - 92)" :y="barY + 16">{{ r.says }}</text>
       </g>
     </svg>
     <details class="table">

@@ -349,7 +349,7 @@ export const drawings: Record<CalculatorName, Draw> = {
   },
   planting: (_i, a) => ({
     kind: 'bars',
-    axis: { label: 'Pieces', unit: 'pieces', min: 0 },
+    axis: { label: 'How many', unit: 'pieces', min: 0 },
     bars: a.years.map((y: Any) => ({
       label: `Year ${y.year}`,
       parts: [
