@@ -2,7 +2,7 @@ import { runCalculator, type CalculatorName, type Progress } from '@vadose/core/
 import { almanacWith, unknownCrop, type AlmanacChanges } from '@vadose/core/crops'
 import { Refusal } from '@vadose/core/refusal'
 import { expose } from 'comlink'
-import { drawings } from './drawings'
+import { drawResult } from './drawings'
 import type { Drawing } from './drawing'
 
 export type WorksheetResult =
@@ -19,7 +19,7 @@ const bench = {
     }
     try {
       const answer = runCalculator(name, input, cropOf, (share) => progress(share * 0.8)) as Record<string, unknown>
-      return { answer, drawing: drawings[name](input, answer, cropOf, (share) => progress(0.8 + share * 0.2)) }
+      return { answer, drawing: drawResult(name, input, answer, cropOf, (share) => progress(0.8 + share * 0.2)) }
     } catch (error) {
       if (!(error instanceof Refusal)) throw error
       const { code, message, field } = error

@@ -12,9 +12,14 @@ import {
 } from '@vadose/core/keeping'
 import type { Drawing, PlotDrawing } from './drawing'
 
-/* eslint-disable-next-line @typescript-eslint/no-explicit-any -- each drawing knows the shape of its own calculator */
-type Any = any
-type Draw = (input: Any, answer: Any, cropOf: CropLookup, progress: Progress) => Drawing
+type Of<N extends CalculatorName> = (typeof calculators)[N]
+/** Draws one calculator's answer from what was asked and answered. */
+export type Draw<N extends CalculatorName> = (
+  input: Parameters<Of<N>>[0],
+  answer: ReturnType<Of<N>>,
+  cropOf: CropLookup,
+  progress: Progress,
+) => Drawing
 
 const steps = (from: number, to: number, n = 60) =>
   Array.from({ length: n + 1 }, (_, i) => from + ((to - from) * i) / n)
@@ -35,7 +40,7 @@ function line(xs: number[], f: (x: number) => number): [number, number][] {
 }
 
 /** Draws each calculator's answer; runs in the worker beside the calculation. */
-export const drawings: Record<CalculatorName, Draw> = {
+export const drawings: { [N in CalculatorName]: Draw<N> } = {
   air: (i, a) => ({
     kind: 'plot',
     x: { label: 'Temperature', quantity: 'temperatureC' },
@@ -70,7 +75,13 @@ export const drawings: Record<CalculatorName, Draw> = {
         mid: dayOf(a.readyAt.p50, i.startedAt),
         says: `${Math.round(a.progress * 100)} % done`,
       },
-      { label: 'Air known', from: 0, to: dayOf(i.air.at(-1).at, i.startedAt), hatched: true, says: 'measured' },
+      {
+        label: 'Air known',
+        from: 0,
+        to: dayOf(i.air.at(-1)?.at ?? i.startedAt, i.startedAt),
+        hatched: true,
+        says: 'measured',
+      },
     ],
   }),
   'dry-weight': (i, a) => ({
@@ -99,8 +110,8 @@ export const drawings: Record<CalculatorName, Draw> = {
     kind: 'plot',
     x: { label: 'Hours in the dryer', unit: 'h', min: 0 },
     y: { label: 'Weight', quantity: 'weightG', min: 0 },
-    lines: [{ label: `${a.model} curve`, points: a.curve.map((p: Any) => [p.hours, p.weightG]) }],
-    dots: i.weighings.map((w: Any) => ({ x: w.hours, y: w.weightG })),
+    lines: [{ label: `${a.model} curve`, points: a.curve.map((p) => [p.hours, p.weightG]) }],
+    dots: i.weighings.map((w) => ({ x: w.hours, y: w.weightG })),
     rules: [
       { y: a.targetWeightG, label: 'dry at this weight' },
       { x: a.readyAtHours.p50, label: 'done' },
@@ -238,7 +249,7 @@ export const drawings: Record<CalculatorName, Draw> = {
   glut: (_i, a) => ({
     kind: 'spans',
     axis: { label: 'Hours from now', unit: 'h', min: 0 },
-    rows: a.batches.slice(0, 30).map((b: Any) => ({
+    rows: a.batches.slice(0, 30).map((b) => ({
       label: `${b.crop}, ${b.kg.toFixed(1)} kg`,
       from: b.startInHours,
       to: b.startInHours + b.minutes / 60,
@@ -289,8 +300,8 @@ export const drawings: Record<CalculatorName, Draw> = {
           i.relativeHumidityPct ?? crop.keeping.bestHumidityPct.value[0],
           usualPacking(crop),
         ).model
-      : lifeModelFromSpread(i.lifeDays, Math.ceil(i.lifeDays.p90 * 3))
-    const now = Math.max(0, ...i.checks.map((c: Any) => c.day))
+      : lifeModelFromSpread(i.lifeDays!, Math.ceil(i.lifeDays!.p90 * 3))
+    const now = Math.max(0, ...i.checks.map((c) => c.day))
     const before = priorWeights(model)
     const after = beliefAfterChecks(model, i.checks, now).weights
     const end =
@@ -306,7 +317,7 @@ export const drawings: Record<CalculatorName, Draw> = {
         { label: 'before looking', dashed: true, points: curve(before) },
         { label: 'after looking', points: curve(after) },
       ],
-      dots: i.checks.map((c: Any) => ({
+      dots: i.checks.map((c) => ({
         x: c.day,
         y: 100 * (1 - c.bad / Math.max(1, c.lookedAt)),
         label: `${c.bad} of ${c.lookedAt}`,
@@ -350,7 +361,7 @@ export const drawings: Record<CalculatorName, Draw> = {
   planting: (_i, a) => ({
     kind: 'bars',
     axis: { label: 'How many', unit: 'pieces', min: 0 },
-    bars: a.years.map((y: Any) => ({
+    bars: a.years.map((y) => ({
       label: `Year ${y.year}`,
       parts: [
         { label: 'eaten', value: y.eaten },
@@ -375,3 +386,12 @@ export const drawings: Record<CalculatorName, Draw> = {
     ],
   }),
 }
+
+/** Draws any calculator's answer; input and answer are that calculator's own. */
+export const drawResult = (
+  name: CalculatorName,
+  input: unknown,
+  answer: unknown,
+  cropOf: CropLookup,
+  progress: Progress = () => undefined,
+): Drawing => (drawings[name] as (...of: unknown[]) => Drawing)(input, answer, cropOf, progress)

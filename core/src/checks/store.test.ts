@@ -1,0 +1,90 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { stream } from '../chance'
+import { cropById } from '../crops'
+import { runningShare, steadyLife } from '../keeping'
+import { comparePolicies, drawFailures, lookingByBelief, simulateStore, type SimulatedStore } from './index'
+
+const store = (over: Partial<SimulatedStore> = {}): SimulatedStore => ({
+  failsOn: Float64Array.from({ length: 40 }, (_, i) => (i % 10 === 0 ? 20 + i : Infinity)),
+  runs: new Uint8Array(40).fill(1),
+  spreadPerWeek: 0.5,
+  days: 120,
+  finds: 1,
+  seed: 4,
+  ...over,
+})
+const every = (days: number) => () => days
+
+describe('a simulated store', () => {
+  it('loses nothing to neighbours where nothing spreads, or what goes bad harms nobody', () => {
+    expect(simulateStore(store({ spreadPerWeek: 0 }), 7, every(7)).bySpread).toBe(0)
+    expect(simulateStore(store({ runs: new Uint8Array(40) }), 7, every(7)).bySpread).toBe(0)
+  })
+  it('loses more the longer nobody looks', () => {
+    const lost = (days: number) => {
+      let sum = 0
+      for (let seed = 1; seed <= 30; seed++) sum += simulateStore(store({ seed }), days, every(days)).bySpread
+      return sum
+    }
+    expect(lost(7)).toBeLessThan(lost(28))
+    expect(lost(28)).toBeLessThan(lost(400))
+  })
+  it('never loses more pieces than there are, and counts every look', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 60 }), fc.integer({ min: 1, max: 99 }), (days, seed) => {
+        const seen: number[] = []
+        const outcome = simulateStore(store({ seed }), days, (look) => {
+          seen.push(look.bad + look.left)
+          return days
+        })
+        return (
+          outcome.byThemselves + outcome.bySpread <= 40 &&
+          outcome.looks === seen.length &&
+          seen.every((n, i) => n <= 40 && (i === 0 || n <= seen[i - 1]!))
+        )
+      }),
+    )
+  })
+  it('is the same for the same seed', () => {
+    expect(simulateStore(store(), 14, every(14))).toEqual(simulateStore(store(), 14, every(14)))
+  })
+})
+
+describe('what runs to neighbours', () => {
+  it('is rot, not sprouts: little in a warm garlic net, much in a damp cellar of squash', () => {
+    const share = (id: string, t: number, rh: number) => {
+      const { model } = steadyLife(cropById(id), t, rh, 'box')
+      return runningShare(model, 0, Math.min(200, model.days), 20)
+    }
+    expect(share('garlic-hardneck', 12, 60)).toBeLessThan(0.2)
+    expect(share('squash-butternut', 12, 90)).toBeGreaterThan(0.8)
+  })
+})
+
+describe('looking by belief', () => {
+  const { model } = steadyLife(cropById('apple-late'), 5, 92, 'box')
+  it('comes back sooner after finding bad ones', () => {
+    const calm = lookingByBelief(model, 100, 0.35)({ day: 30, lookedAt: 100, bad: 0 })
+    const alarmed = lookingByBelief(model, 100, 0.35)({ day: 30, lookedAt: 100, bad: 9 })
+    expect(alarmed).toBeLessThan(calm)
+  })
+  it('draws lives that half outlive the middle', () => {
+    const middle = Math.floor(model.scales.length / 2)
+    const fails = [...drawFailures(model, middle, 400, stream(9))].sort((a, b) => a - b)
+    const curve = fails.filter((d) => d <= fails[200]!).length
+    expect(curve).toBeGreaterThan(190)
+    expect(curve).toBeLessThan(215)
+  })
+  it('loses fewer than the calendar with as many looks, says how far it is, and refuses what no store is', () => {
+    const told: number[] = []
+    const input = { crop: cropById('apple-late'), temperatureC: 6, relativeHumidityPct: 92, pieces: 60, everyWeeks: 2 }
+    const { everyWeeks, byBelief, fewerLostPct } = comparePolicies(input, (share) => told.push(share))
+    expect(Math.abs(byBelief.looks / everyWeeks.looks - 1)).toBeLessThan(0.12)
+    expect(fewerLostPct).toBeGreaterThan(5)
+    expect(told.at(-1)).toBeCloseTo(1, 6)
+    expect(told).toEqual([...told].sort((a, b) => a - b))
+    expect(() => comparePolicies({ ...input, pieces: 3 })).toThrow(/pieces/)
+    expect(() => comparePolicies({ ...input, everyWeeks: 0 })).toThrow(/everyWeeks/)
+  })
+})
