@@ -123,6 +123,7 @@ const until = (lot: LarderLot) => (lot.beyond ? 'keeps over a year' : `9 in 10 t
 }
 article {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 4px;
   align-content: start;
 }
@@ -139,6 +140,7 @@ article {
   margin-top: 12px;
 }
 article a {
+  white-space: normal;
   color: var(--ink);
 }
 </style>
