@@ -1,4 +1,4 @@
-import { hourMs, joinSeries, seriesFromReadings, type AirReading } from '@vadose/core/air'
+import { airSeries, hourMs, joinSeries, seriesFromReadings, type AirReading, type AirSeries } from '@vadose/core/air'
 import { normalDeviate, stream } from '@vadose/core/chance'
 import { cropById } from '@vadose/core/crops'
 import { dayMs } from '@vadose/core/household'
@@ -10,6 +10,8 @@ const garlic = cropById('garlic-hardneck')
 /** Three weeks: what the calendar says. */
 const calendarDays = 21
 const nowDay = 15
+
+export type Ahead = 'hidden' | 'forecast' | 'known'
 
 export interface LotResult {
   /** days the lot really took */
@@ -25,11 +27,12 @@ export interface LotResult {
  * One lot dried by a truth that is not the model it tests: water in the skins and in the neck and core, which hands it
  * out to the skins at its own pace, faster when warm; wind that comes and goes in the shed; a scale that misses by
  * 0.5 % and now and then by more; a logger with gaps; real summers. The model sees four weighings in the first fifteen
- * days, the logger up to then and the logger's same weeks of other years, and no weather to come.
- * @param knowingWeather the weather to come is told, to see what of the miss is the forecast's
+ * days, the logger up to then and the logger's same weeks of other years.
+ * @param ahead what is told of the weather to come: nothing, a week's forecast, or all of it to see what of the miss
+ *   is the weather's
  * @returns undefined for a lot that was ready before the fifteen days were out
  */
-export function oneLot(seed: number, knowingWeather = false): LotResult | undefined {
+export function oneLot(seed: number, ahead: Ahead): LotResult | undefined {
   const next = stream(seed * 2654435761)
   const starts = summerStarts(seed % 2 ? 'Seattle' : 'New York', 75)
   const start = starts[Math.floor(next() * starts.length)]!
@@ -70,11 +73,11 @@ export function oneLot(seed: number, knowingWeather = false): LotResult | undefi
   const nowMs = nowDay * dayMs
   const past = seriesFromReadings(readings, 0, nowMs)
   const recent = seriesFromReadings(readings, nowMs - 10 * dayMs, nowMs)
+  const usual = () => airAhead(recent, nowMs, 120 * 24, undefined, earlierYears(start, nowDay, 35))
+  const toCome = () => (ahead === 'hidden' ? usual() : joinSeries(forecastAir(air, nowDay * 24, stream(seed)), usual()))
   const lot: CuringLot = {
     crop: garlic,
-    air: knowingWeather
-      ? air
-      : joinSeries(past, airAhead(recent, nowMs, 120 * 24, undefined, earlierYears(start, nowDay, 35))),
+    air: ahead === 'known' ? air : joinSeries(past, toCome()),
     nowMs,
     airflow: [{ atMs: 0, airflow: 'breezy' }],
     weighings,
@@ -90,6 +93,24 @@ export function oneLot(seed: number, knowingWeather = false): LotResult | undefi
     unweighedShare: Math.abs(unweighed - trueMs) / trueMs,
     covered: p10 <= trueMs && trueMs <= p90,
   }
+}
+
+const forecastDays = 7
+
+/** A week's forecast made on the day: each of its days is off by more than the one before (sizes from memory). */
+function forecastAir(air: AirSeries, fromHour: number, next: () => number): AirSeries {
+  const hours = forecastDays * 24
+  const t = air.temperatureC.slice(fromHour, fromHour + hours)
+  const rh = air.relativeHumidityPct.slice(fromHour, fromHour + hours)
+  for (let day = 0; day < forecastDays; day++) {
+    const offC = (0.8 + 0.3 * day) * normalDeviate(next)
+    const offPct = (4 + day) * normalDeviate(next)
+    for (let i = day * 24; i < (day + 1) * 24; i++) {
+      t[i]! += offC
+      rh[i] = Math.min(99, Math.max(15, rh[i]! + offPct))
+    }
+  }
+  return airSeries(fromHour * hourMs, t, rh)
 }
 
 /** A cheap logger: every hour, half a degree and three per cent off in noise, gone for hours now and then. */
@@ -124,10 +145,10 @@ export interface CuringScore {
   unweighedMedianPct: number
 }
 
-export function scoreCuring(count: number, knowingWeather = false, firstSeed = 1): CuringScore {
+export function scoreCuring(count: number, ahead: Ahead = 'hidden', firstSeed = 1): CuringScore {
   const lots: LotResult[] = []
   for (let seed = firstSeed; lots.length < count; seed++) {
-    const lot = oneLot(seed, knowingWeather)
+    const lot = oneLot(seed, ahead)
     if (lot) lots.push(lot)
   }
   return {

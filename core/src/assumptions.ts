@@ -62,7 +62,7 @@ export const recentAirShare = 0.3
 /** Newly bad pieces a household will bear before it wants to look: a share of the lot, and never under one piece. */
 export const bearableBadShare = 0.02
 
-/** A bad piece that spoils nobody still wants finding: it counts for this much of one that has spoilt a neighbour. */
+/** A running piece wants finding before it has spoilt any: it counts for this much of a neighbour spoilt. */
 export const ownHarm = 0.05
 
 /**

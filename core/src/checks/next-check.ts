@@ -38,19 +38,23 @@ export function nextCheckInDays(
   })
   // what the coming weeks' bad ones will do to their neighbours changes slowly
   const runs = Array.from(belief.weights, (_, j) => runningShare(model, nowDay, nowDay + 21, j))
-  for (let days = lo; days < hi; days++) {
-    let newlyBad = 0
+  const dueBy = (days: number): boolean => {
     let running = 0
     for (let j = 0; j < belief.weights.length; j++) {
       const kept = now[j]! > 1e-12 ? soundShare(model, nowDay + days, j) / now[j]! : 0
-      const bad = belief.weights[j]! * (1 - belief.badShare[j]!) * (1 - kept)
-      newlyBad += bad
-      running += bad * runs[j]!
+      running += belief.weights[j]! * (1 - belief.badShare[j]!) * (1 - kept) * runs[j]!
     }
     // spoilt ones spoil others in turn: growth over the interval, from its start for the missed, on average for the new
     const x = Math.max(1e-6, (spread * days) / 7)
-    const harm = pieces * (newlyBad * ownHarm + running * ((Math.expm1(x) - x) / x) + missed * Math.expm1(x))
-    if (harm >= bearable) return days
+    const harm = pieces * (running * (ownHarm + (Math.expm1(x) - x) / x) + missed * Math.expm1(x))
+    return harm >= bearable
   }
-  return hi
+  // both grow with the days, so the first due day is found by halving
+  let due: number = hi
+  for (let early = lo; early < due;) {
+    const mid = Math.floor((early + due) / 2)
+    if (dueBy(mid)) due = mid
+    else early = mid + 1
+  }
+  return due
 }

@@ -4,7 +4,7 @@ import type { Crop, Packing } from '../crops'
 import { runningShare, soundShare, steadyLife, usualPacking, type LifeModel } from '../keeping'
 import { requireWithin } from '../refusal'
 import { nextCheckInDays, spreadPerWeek } from './next-check'
-import { beliefAfterChecks, type Check } from './posterior'
+import { beliefNow, noLooksYet, takeInLook } from './posterior'
 import { simulateStore } from './store-simulation'
 
 /** Days each piece fails on, drawn from a lot's life at one scale. */
@@ -23,19 +23,16 @@ export function drawFailures(model: LifeModel, scale: number, pieces: number, ne
   })
 }
 
-/** Looks when the belief says: after each look the belief is renewed and asked for the next day. */
+/**
+ * Looks when the belief says: after each look, of all pieces, the belief is renewed and asked for the next day.
+ * @param pieces how many there are at first
+ */
 export function lookingByBelief(model: LifeModel, pieces: number, spread: number, bearable?: number) {
-  const checks: Check[] = []
+  const looks = noLooksYet(model)
   return (look: { day: number; lookedAt: number; bad: number }): number => {
-    if (look.lookedAt > 0) checks.push({ ...look, lotSize: look.lookedAt })
-    return nextCheckInDays(
-      model,
-      beliefAfterChecks(model, checks, look.day, spread),
-      look.day,
-      pieces,
-      spread,
-      bearable,
-    )
+    if (look.lookedAt > 0) takeInLook(model, looks, { ...look, lotSize: look.lookedAt }, spread)
+    const there = look.lookedAt > 0 ? look.lookedAt - look.bad : pieces
+    return nextCheckInDays(model, beliefNow(looks), look.day, there, spread, bearable)
   }
 }
 
@@ -102,13 +99,13 @@ export function comparePolicies(
   const fixed = run()
   progress(0.15)
   // the tolerance at which looking by belief takes as many looks
-  let lo = 0.05
+  let lo = 0.001
   let hi = pieces
   let believed = run(Math.sqrt(lo * hi))
-  for (let i = 0; i < 8; i++) {
+  for (let i = 0; i < 10; i++) {
     const mid = Math.sqrt(lo * hi)
     believed = run(mid)
-    progress(0.15 + (0.85 * (i + 1)) / 8)
+    progress(0.15 + (0.85 * (i + 1)) / 10)
     if (believed.looks > fixed.looks) lo = mid
     else hi = mid
   }

@@ -12,33 +12,59 @@ export interface Check {
   lotSize?: number
 }
 
+/** What looks have taught so far, carried from one to the next. */
+export interface LooksSoFar {
+  day: number
+  /** log of the weight of each scale, not normed */
+  logWeight: Float64Array
+  /** share bad now among what is there, by scale */
+  badShare: Float64Array
+}
+
+/** Before the first look: the prior, and nothing bad on day 0. */
+export const noLooksYet = (model: LifeModel): LooksSoFar => ({
+  day: 0,
+  logWeight: Float64Array.from(priorWeights(model), (w) => Math.log(w)),
+  badShare: new Float64Array(model.scales.length),
+})
+
 /**
- * What checks teach about a lot's life. Each check is a binomial draw from the share bad by then; the bad found are
- * taken out, so what stays is as much cleaner as the look covered.
+ * Takes in one more look. It is a beta-binomial draw from the share bad by then; the bad found are taken out, so what
+ * stays is as much cleaner as the look covered. Changes `looks`.
+ * @param check on or after the day of the last one
  * @param spread new bad ones a week for each bad one lying there
- * @param checks by rising day
- * @param nowDay the belief is for this day
  */
-export function beliefAfterChecks(model: LifeModel, checks: readonly Check[], nowDay: number, spread = 0): LotBelief {
-  const n = model.scales.length
-  const logWeight = Float64Array.from(priorWeights(model), (w) => Math.log(w))
-  const badShare = new Float64Array(n)
-  let day = 0
-  for (const check of [...checks].sort((a, b) => a.day - b.day)) {
-    age(model, badShare, day, check.day, spread)
-    day = check.day
-    const covered = check.lotSize ? Math.min(1, check.lookedAt / check.lotSize) : 0
-    for (let j = 0; j < n; j++) {
-      const p = Math.min(1 - 1e-9, Math.max(1e-9, badShare[j]!))
-      logWeight[j]! += lnBetaBinomial(check.lookedAt, check.bad, p, looksCorrelation)
-      badShare[j] = (p * (1 - covered)) / (1 - p * covered)
-    }
+export function takeInLook(model: LifeModel, looks: LooksSoFar, check: Check, spread: number): void {
+  const { logWeight, badShare } = looks
+  age(model, badShare, looks.day, check.day, spread)
+  looks.day = check.day
+  const covered = check.lotSize ? Math.min(1, check.lookedAt / check.lotSize) : 0
+  for (let j = 0; j < badShare.length; j++) {
+    const p = Math.min(1 - 1e-9, Math.max(1e-9, badShare[j]!))
+    logWeight[j]! += lnBetaBinomial(check.lookedAt, check.bad, p, looksCorrelation)
+    badShare[j] = (p * (1 - covered)) / (1 - p * covered)
   }
-  age(model, badShare, day, nowDay, spread)
+}
+
+/** The belief on the day of the last look. */
+export function beliefNow({ logWeight, badShare }: LooksSoFar): LotBelief {
   const best = Math.max(...logWeight)
   const weights = logWeight.map((log) => Math.exp(log - best))
   const total = weights.reduce((a, b) => a + b, 0)
   return { weights: weights.map((w) => w / total), badShare }
+}
+
+/**
+ * What checks teach about a lot's life.
+ * @param spread new bad ones a week for each bad one lying there
+ * @param checks in any order
+ * @param nowDay the belief is for this day
+ */
+export function beliefAfterChecks(model: LifeModel, checks: readonly Check[], nowDay: number, spread = 0): LotBelief {
+  const looks = noLooksYet(model)
+  for (const check of [...checks].sort((a, b) => a.day - b.day)) takeInLook(model, looks, check, spread)
+  age(model, looks.badShare, looks.day, nowDay, spread)
+  return beliefNow(looks)
 }
 
 /** Lets the lot stand from one day to another: sound pieces go bad as the model says, and bad ones spoil others. */
