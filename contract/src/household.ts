@@ -39,6 +39,8 @@ export interface Frame {
     name: string
     clock: 'real' | 'practice'
     demo: boolean
+    /** IANA name */
+    timeZone: string
     units: 'metric' | 'us'
     altitudeM: number
     /** whom the household asks about food safety; its own setting */

@@ -51,6 +51,24 @@ export function outdoorsAt(weather: Weather, ms: number): Air {
   return { temperatureC, relativeHumidityPct: Math.min(98, Math.max(22, rh)) }
 }
 
+/** Rain in the hour that begins at an instant, mm: out of the thickest cloud only. */
+export function rainAt(weather: Weather, ms: number): number {
+  const grey = cloud(weather, ms / dayMs)
+  const shower = jitter(Math.floor(ms / 3_600_000), weather.seed + 5)
+  return grey > 0.82 && shower > 0.45 ? Math.round((grey - 0.82) * 130 * shower) / 10 : 0
+}
+
+/** What the weather station expects of an instant: the truth, off by more the further ahead it is. */
+export function forecastAt(weather: Weather, madeMs: number, ms: number): Air {
+  const { temperatureC, relativeHumidityPct } = outdoorsAt(weather, ms)
+  const days = (ms - madeMs) / dayMs
+  const off = wave(ms / dayMs, weather.seed + 11 + Math.floor(madeMs / dayMs), skies)
+  return {
+    temperatureC: temperatureC + off * (0.6 + 0.3 * days),
+    relativeHumidityPct: Math.min(98, Math.max(20, relativeHumidityPct - off * (3 + days))),
+  }
+}
+
 /** Hours over which a kind of place smooths the weather. */
 const smoothHours: Record<PlaceKind, number> = {
   outdoors: 1,

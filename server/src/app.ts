@@ -12,6 +12,7 @@ import { larderRoutes } from './larder/routes'
 import { lineRoutes } from './line/routes'
 import { lotRoutes } from './lots/routes'
 import { placeRoutes } from './places/routes'
+import { readingRoutes } from './readings/routes'
 import { roundRoutes } from './round/routes'
 import { onlyFromHere, securityHeaders } from './security'
 
@@ -25,8 +26,10 @@ export function makeApp(pool: Pool, webRoot: string, log: Logger): Express {
   app.use(onlyFromHere)
 
   const api = express.Router()
-  // calculators take long air logs; everything else is a form's worth
+  // calculators take long air logs, imports longer ones; everything else is a form's worth
   api.use('/bench', express.json({ limit: '8mb', strict: false }))
+  // a year of five-minute readings is 3 MB
+  api.use('/readings/imports', express.json({ limit: '32mb' }))
   api.use(express.json({ limit: '256kb' }))
   api.use((_request, response, next) => {
     response.set('Cache-Control', 'no-store')
@@ -41,6 +44,7 @@ export function makeApp(pool: Pool, webRoot: string, log: Logger): Express {
     householdRoutes,
     almanacRoutes,
     placeRoutes,
+    readingRoutes,
     intakeRoutes,
     lotRoutes,
     lineRoutes,

@@ -33,7 +33,13 @@ export function checker<T>(schema: object): (input: unknown) => T {
 const allowed = (params: Record<string, unknown>) =>
   Array.isArray(params['allowedValues']) ? `: ${params['allowedValues'].join(', ')}` : ''
 
-const statusOf: Record<string, number> = { 'not-found': 404, 'no-household': 409, 'too-large': 413, forbidden: 403 }
+const statusOf: Record<string, number> = {
+  'not-found': 404,
+  'no-household': 409,
+  'too-large': 413,
+  forbidden: 403,
+  'unknown-sensor': 401,
+}
 
 export function refusalBody(refusal: Refusal): ErrorBody {
   const { code, message, field } = refusal
@@ -71,7 +77,8 @@ function asRefusal(error: unknown): Refusal | undefined {
   }
   // what express.json throws
   const kind = (error as { type?: string } | null)?.type
-  if (kind === 'entity.too.large') return new Refusal('too-large', 'That is more than can be taken at once (256 kB).')
+  if (kind === 'entity.too.large')
+    return new Refusal('too-large', 'That is more than can be taken at once; send it in parts.')
   if (kind === 'entity.parse.failed') return new Refusal('invalid', 'The request is not valid JSON.')
   if (kind === 'charset.unsupported' || kind === 'encoding.unsupported' || kind === 'request.aborted') {
     return new Refusal('invalid', 'The request cannot be read; send JSON as UTF-8.')

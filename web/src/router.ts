@@ -25,6 +25,7 @@ export const router = createRouter({
     { path: '/lots/:code/tag', name: 'tag', component: () => import('./lots/TagView.vue') },
     { path: '/almanac/:crop?', name: 'almanac', component: () => import('./crops/AlmanacView.vue') },
     { path: '/bench/:name?', name: 'bench', component: () => import('./bench/BenchView.vue') },
+    { path: '/readings', name: 'readings', component: () => import('./readings/ReadingsView.vue') },
     { path: '/find', name: 'find', component: () => import('./lots/FindView.vue') },
     { path: '/household', name: 'household', component: () => import('./household/HouseholdView.vue') },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./household/NowhereView.vue') },

@@ -90,10 +90,13 @@ describe('looking by belief', () => {
   it.each([
     ['garlic-hardneck', 3, 60, 400, 2],
     ['onion-storing', 6, 65, 120, 3],
-  ] as const)('does not gather the looks late where most of %s only sprouts', (id, temperatureC, rh, pieces, everyWeeks) => {
-    const input = { crop: cropById(id), temperatureC, relativeHumidityPct: rh, pieces, everyWeeks, seed: 3 }
-    const { everyWeeks: fixed, byBelief } = comparePolicies(input)
-    expect(Math.abs(byBelief.looks / fixed.looks - 1)).toBeLessThan(0.12)
-    expect(byBelief.lostBySpread).toBeLessThan(fixed.lostBySpread)
-  })
+  ] as const)(
+    'does not gather the looks late where most of %s only sprouts',
+    (id, temperatureC, rh, pieces, everyWeeks) => {
+      const input = { crop: cropById(id), temperatureC, relativeHumidityPct: rh, pieces, everyWeeks, seed: 3 }
+      const { everyWeeks: fixed, byBelief } = comparePolicies(input)
+      expect(Math.abs(byBelief.looks / fixed.looks - 1)).toBeLessThan(0.12)
+      expect(byBelief.lostBySpread).toBeLessThan(fixed.lostBySpread)
+    },
+  )
 })

@@ -127,3 +127,39 @@ function seasonalDrift(climate: Climate, kind: PlaceKind, nowMs: number, day: Re
     return { shiftC: t - meanT, shiftRh: rh - meanRh }
   }
 }
+
+/** Hours after which what the forecast changed has left a place again. */
+const forecastFadesHours = 96
+
+/**
+ * Puts a weather forecast into the air expected in a place: outdoors it is that air, elsewhere what of the difference to
+ * the usual comes through, smoothed by as much as the season comes late.
+ * @param ahead the place's air without a forecast
+ * @param usual outdoors without a forecast, from the same hour
+ * @param forecast outdoors, from the same hour
+ */
+export function withForecast(ahead: AirSeries, kind: PlaceKind, usual: AirSeries, forecast: AirSeries): AirSeries {
+  const temperature = ahead.temperatureC.slice()
+  const humidity = ahead.relativeHumidityPct.slice()
+  const { gain, lagDays, followsVapour } = placeKinds[kind]
+  const vapourOf = (air: AirSeries, i: number) =>
+    (saturationVapourPressureKPa(air.temperatureC[i]!) * air.relativeHumidityPct[i]!) / 100
+  const pace = 1 / Math.max(1, lagDays * hoursADay)
+  let offC = 0
+  let offKPa = 0
+  const until = Math.min(ahead.hours, forecast.hours + (kind === 'outdoors' ? 0 : forecastFadesHours))
+  for (let i = 0; i < until; i++) {
+    const known = i < forecast.hours
+    if (kind === 'outdoors') {
+      temperature[i] = forecast.temperatureC[i]!
+      humidity[i] = forecast.relativeHumidityPct[i]!
+      continue
+    }
+    offC += pace * ((known ? gain * (forecast.temperatureC[i]! - usual.temperatureC[i]!) : 0) - offC)
+    offKPa += pace * ((known ? followsVapour * (vapourOf(forecast, i) - vapourOf(usual, i)) : 0) - offKPa)
+    const vapour = Math.max(0.05, vapourOf(ahead, i) + offKPa)
+    temperature[i]! += offC
+    humidity[i] = Math.min(98, Math.max(15, (100 * vapour) / saturationVapourPressureKPa(temperature[i]!)))
+  }
+  return airSeries(ahead.startMs, temperature, humidity)
+}

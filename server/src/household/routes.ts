@@ -181,6 +181,7 @@ async function frameOf(db: Client, state: HouseholdState): Promise<Frame> {
       name: household.name,
       clock: household.practiceNow ? 'practice' : 'real',
       demo: household.demo,
+      timeZone: household.timeZone,
       units: household.units,
       altitudeM: household.altitudeM,
       authority: household.authorityUrl

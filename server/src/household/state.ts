@@ -13,11 +13,12 @@ import {
 } from '@vadose/core/keeping'
 import { curingState, type CuringLot, type CuringState } from '@vadose/core/line'
 import { lotHistory, type LotHistory } from '@vadose/core/lots'
-import { airAhead, assumedAir, climateFor, placeKinds, type Climate } from '@vadose/core/places'
+import { airAhead, assumedAir, climateFor, placeKinds, withForecast, type Climate } from '@vadose/core/places'
 import { almanacOf, cropIn } from '../crops'
 import { asHousehold, type Client, type Pool } from '../database'
 import { eventsOfLotsHere, lotsStillHere, type EventRow, type FullLotRow } from '../lots'
-import { placesOf, hourlyReadings, type PlaceRow, type ReadingColumns } from '../places'
+import { placesOf, type PlaceRow } from '../places'
+import { hourlyReadings, type ReadingColumns } from '../readings'
 import { householdById, type HouseholdRow } from './queries'
 import { civilDateOf, nowOf } from './time'
 
@@ -26,6 +27,8 @@ export const horizonDays = 420
 const curingAheadDays = 120
 const recentDays = 10
 const cloudDays = 30
+/** a forecast further ahead than this is no better than the season */
+const forecastDays = 10
 /** the same weeks of last year, from ten days before this day on */
 const sameWeeksDays = 35
 
@@ -68,6 +71,8 @@ export class HouseholdState {
     readonly lots: LotState[],
     readonly almanac: Almanac,
     nowMs: number,
+    /** rain measured and forecast outdoors, mm by date; no entry where nobody says */
+    readonly rainMm: ReadonlyMap<string, number> = new Map(),
   ) {
     this.nowMs = nowMs
     this.today = this.dateOf(nowMs)
@@ -234,10 +239,30 @@ async function loadState(client: Client, household: HouseholdRow, nowMs: number)
   const lastYearMs = nowMs - 365 * dayMs
   const earlier = await byPlace(lastYearMs - recentDays * dayMs, lastYearMs + sameWeeksDays * dayMs)
   const climate = climateFor(household.latitudeDeg, household.altitudeM)
-  const places = (await placesOf(client, household.id)).map((place) =>
+  const usual = (await placesOf(client, household.id)).map((place) =>
     placeState(place, readings.get(place.id), earlier.get(place.id), climate, sinceMs, nowMs),
   )
-  return new HouseholdState(household, places, lots, almanac, nowMs)
+  const garden = usual.find((place) => place.kind === 'outdoors')
+  const until = new Date(nowMs + forecastDays * dayMs)
+  const expected = garden
+    ? (await hourlyReadings(client, household.id, new Date(nowMs), until, true)).find((r) => r.placeId === garden.id)
+    : undefined
+  const places = expected ? usual.map((place) => ({ ...place, ahead: withWeather(place, garden!, expected) })) : usual
+  const rain = new Map<string, number>()
+  for (const { at, rainMm } of [garden && readings.get(garden.id), expected].filter((r) => r !== undefined)) {
+    at.forEach((seconds, i) => {
+      const on = civilDateOf(seconds * 1000, household.timeZone)
+      if (rainMm[i] !== null) rain.set(on, (rain.get(on) ?? 0) + rainMm[i]!)
+    })
+  }
+  return new HouseholdState(household, places, lots, almanac, nowMs, rain)
+}
+
+/** A place's air ahead with the weather forecast in it. */
+function withWeather(place: PlaceState, garden: PlaceState, expected: ReadingColumns): AirSeries {
+  const { ahead } = garden
+  const hours = Math.floor((expected.at.at(-1)! * 1000 - ahead.startMs) / hourMs)
+  return hours < 1 ? place.ahead : withForecast(place.ahead, place.kind, ahead, fill(expected, ahead.startMs, hours))
 }
 
 function placeState(

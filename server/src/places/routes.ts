@@ -6,8 +6,9 @@ import { Router } from 'express'
 import { inTransaction, type Pool } from '../database'
 import { currentHousehold, currentState, writeOnce, senseUntil, type PlaceState } from '../household'
 import { checker } from '../http'
+import { addReadings } from '../readings'
 import { finishJobs } from '../round'
-import { addPlace, addReadings, placesOf } from './queries'
+import { addPlace, placesOf } from './queries'
 
 const checkPlace = checker<NewPlace>(newPlaceSchema)
 const checkReading = checker<NewReading>(readingSchema)
@@ -43,7 +44,12 @@ export function placeRoutes(pool: Pool): Router {
       if (!(await placesOf(db, household.id)).some((place) => place.id === id)) {
         throw new Refusal('not-found', 'There is no such place in this household.')
       }
-      await addReadings(db, household.id, 'hand', [{ placeId: id, at: new Date(moment.nowMs), ...reading }])
+      await addReadings(db, household.id, 'hand', {
+        placeId: id,
+        at: [Math.floor(moment.nowMs / 1000)],
+        temperatureC: [reading.temperatureC],
+        relativeHumidityPct: [reading.relativeHumidityPct],
+      })
       await finishJobs(db, household.id, id, ['read'], moment.today)
       return null
     })

@@ -145,6 +145,9 @@ function wear(next: 'paper' | 'cellar') {
         </select>
         <ElButton native-type="submit" :disabled="!placeName.trim()">Add it</ElButton>
       </form>
+      <p>
+        <RouterLink to="/readings">Readings from a logger's file, and sensors that send by themselves</RouterLink>
+      </p>
     </section>
 
     <SettingsCard v-if="frame.frame" />
@@ -190,13 +193,6 @@ function wear(next: 'paper' | 'cellar') {
 }
 .place-name {
   width: 220px;
-}
-select {
-  min-height: 40px;
-  border: 1.3px solid var(--line);
-  border-radius: 8px;
-  background: var(--card);
-  padding: 0 10px;
 }
 .phone-only {
   display: none;

@@ -67,11 +67,6 @@ const change = (part: Partial<HeapEntry>) => (entry.value = { ...entry.value, ..
   width: 104px;
 }
 select {
-  min-height: 40px;
-  border: 1.3px solid var(--line);
-  border-radius: 8px;
-  background: var(--card);
-  padding: 0 8px;
   max-width: 130px;
 }
 @media (max-width: 820px) {

@@ -140,7 +140,10 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           :stall-k-pa="view.stallKPa"
           :now="frame.frame?.now ?? ''"
         />
-        <p class="soft">A reading by hand, where no logger hangs:</p>
+        <p class="soft">
+          A reading by hand, or
+          <RouterLink :to="`/readings?place=${chosen.placeId}`">a logger's file</RouterLink>:
+        </p>
         <ReadField v-if="chosen.placeId" :place-id="chosen.placeId" :place-name="chosen.place ?? undefined" />
       </section>
       <section class="card">

@@ -67,13 +67,6 @@ watch(sheet, (next) => {
 form {
   align-items: end;
 }
-select {
-  min-height: 40px;
-  border: 1.3px solid var(--line);
-  border-radius: 8px;
-  background: var(--card);
-  padding: 0 10px;
-}
 .skip {
   width: 120px;
 }

@@ -1,0 +1,2 @@
+export * from './logger-file'
+export { clockZone, type TimeOrder } from './stamp'

@@ -1,0 +1,107 @@
+import fc from 'fast-check'
+import { DateTime } from 'luxon'
+import { describe, expect, it } from 'vitest'
+import { guessMapping, readHead, readLoggerFile } from './index'
+
+const whole = (text: string, zone = 'Europe/Vienna') => readLoggerFile(text, guessMapping(readHead(text), zone))
+const iso = (seconds: number) => new Date(seconds * 1000).toISOString()
+
+describe('a logger file', () => {
+  it('is read from under its preamble, with semicolons and decimal commas', () => {
+    const text =
+      '\ufeffLogger 4711;Cellar\nInterval;300 s\nDatum/Zeit;Temperatur °C;Feuchte %\n01.10.2026 00:05;10,5;88,0\n01.10.2026 00:10;10,4;88,5\n'
+    expect(readHead(text)).toMatchObject({ skip: 3, headings: ['Datum/Zeit', 'Temperatur °C', 'Feuchte %'] })
+    const file = whole(text)
+    expect(file).toMatchObject({ lines: 2, unreadable: 0, repeated: 0, gaps: [], stepS: 300 })
+    expect(iso(file.at[0]!)).toBe('2026-09-30T22:05:00.000Z')
+    expect(file.temperatureC).toEqual([10.5, 10.4])
+    expect(file.relativeHumidityPct).toEqual([88, 88.5])
+  })
+  it('in °F with twelve-hour times comes out in °C', () => {
+    const file = whole(
+      'Time,RH (%),Temp (°F)\n10/01/2026 12:05 AM,60,50\n10/01/2026 12:35 PM,61,212\n10/13/2026 1:00 PM,61,14',
+    )
+    expect(file.at.map(iso)[0]).toBe('2026-09-30T22:05:00.000Z')
+    // 50 °F is 10 °C, 14 °F is −10 °C by definition; water does not boil in a cellar
+    expect(file.temperatureC).toEqual([10, -10])
+    expect(file.why).toEqual([{ line: 3, says: '212 °F cannot be' }])
+  })
+  it('with date and time apart, offsets in the heading, or instants with their own offset', () => {
+    expect(whole('Date,Time,T,RH\n2026-10-01,00:05,10,80').at.map(iso)).toEqual(['2026-09-30T22:05:00.000Z'])
+    expect(whole('"Date Time, GMT+01:00",Temp,RH\n2026-07-01 00:05,10,80').at.map(iso)).toEqual([
+      '2026-06-30T23:05:00.000Z',
+    ])
+    expect(whole('t,temp,rh\n2026-07-01T00:05:00-05:00,10,80').at.map(iso)).toEqual(['2026-07-01T05:05:00.000Z'])
+    expect(whole('t,temp,rh\n1782864300,10,80').at).toEqual([1782864300])
+  })
+  it('says what it could not read, and reads the rest', () => {
+    const file = whole(
+      't,temp,rh\n2026-07-01 00:00,10,80\n2026-07-01 00:05,,80\n2026-07-01 00:10,10,180\nend of log,,\n2026-02-30 00:10,10,80\n2026-07-01 00:15,10,103',
+    )
+    expect(file.unreadable).toBe(4)
+    expect(file.why.map((w) => w.line)).toEqual([3, 4, 5, 6])
+    expect(file.relativeHumidityPct).toEqual([80, 100])
+  })
+  it('sorts, drops repeats and names gaps', () => {
+    const stamp = (minute: number) =>
+      `2026-07-01 ${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')},10,80`
+    const minutes = [0, 5, 10, 15, 5, 20, 25, 120, 125, 130]
+    const file = whole(['t,temp,rh', ...minutes.map(stamp)].join('\n'))
+    expect(file.repeated).toBe(1)
+    expect(file.at).toHaveLength(9)
+    expect(file.gaps.map((g) => (g.to - g.from) / 60)).toEqual([95])
+  })
+  it('refuses what is no log, and columns that are not there', () => {
+    expect(() => readHead('Dear diary,\nit rained.')).toThrow(/No line of this file/)
+    const text = 't,temp,rh\n2026-07-01 00:00,10,80'
+    const mapping = guessMapping(readHead(text), 'UTC')
+    expect(() => readLoggerFile(text, { ...mapping, humidity: 9 })).toThrow(/humidity/)
+    expect(() => readLoggerFile(text, { ...mapping, humidity: mapping.temperature })).toThrow(/same column/)
+    expect(() => readLoggerFile(text, { ...mapping, zone: 'Mars/Olympus' })).toThrow(/no time zone/)
+    expect(() => readLoggerFile(text, { ...mapping, order: 'seconds' })).toThrow(/No line could be read/)
+  })
+  it('reads rain where a station gives it', () => {
+    const file = whole('time,temp C,rh,rain mm\n2026-07-01 00:00,10,80,0\n2026-07-01 01:00,10,80,2.4')
+    expect(file.rainMm).toEqual([0, 2.4])
+  })
+})
+
+describe('summer time', () => {
+  // the European clocks of 2026 change on 29 March and 25 October at 01:00 UTC (Directive 2000/84/EC)
+  it('an hour written twice in autumn is two hours', () => {
+    const rows = ['02:00', '02:30', '02:00', '02:30', '03:00'].map((t) => `2026-10-25 ${t},10,80`)
+    const file = whole(['t,temp,rh', ...rows].join('\n'))
+    expect(file.at.map(iso).map((t) => t.slice(11, 16))).toEqual(['00:00', '00:30', '01:00', '01:30', '02:00'])
+    expect(file.repeated).toBe(0)
+  })
+  it('a logger that kept winter time is read so', () => {
+    const text = 't,temp,rh\n2026-07-01 12:00,10,80'
+    const file = readLoggerFile(text, { ...guessMapping(readHead(text), 'UTC+1') })
+    expect(iso(file.at[0]!)).toBe('2026-07-01T11:00:00.000Z')
+  })
+  it('agrees with luxon through a year in four zones', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('Europe/Vienna', 'America/New_York', 'Australia/Lord_Howe', 'Asia/Kolkata'),
+        fc.integer({ min: 0, max: 525_599 }),
+        (zone, minute) => {
+          const wanted = DateTime.fromISO('2026-01-01T00:00', { zone: 'UTC' }).plus({ minutes: minute })
+          const local = wanted.setZone(zone)
+          // the second of two like hours cannot be told from one line
+          const first = DateTime.fromObject(local.toObject(), { zone })
+          const file = whole(`t,temp,rh\n${local.toFormat('yyyy-LL-dd HH:mm')},10,80`, zone)
+          const got = file.at[0]! * 1000
+          expect([
+            first.toMillis(),
+            first.toMillis() + 3_600_000,
+            first.toMillis() - 3_600_000,
+            first.toMillis() - 1_800_000,
+          ]).toContain(got)
+          expect(DateTime.fromMillis(got, { zone }).toFormat('yyyy-LL-dd HH:mm')).toBe(
+            local.toFormat('yyyy-LL-dd HH:mm'),
+          )
+        },
+      ),
+    )
+  })
+})

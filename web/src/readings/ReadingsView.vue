@@ -1,0 +1,202 @@
+<script setup lang="ts">
+import type { KnownMapping, ReadingImportAnswer, ReadingImportView } from '@vadose/contract/readings'
+import type { PlaceView } from '@vadose/contract/places'
+import type { ColumnMapping, FileHead } from '@vadose/core/readings'
+import { ElButton } from 'element-plus'
+import { proxy, wrap, type Remote } from 'comlink'
+import { computed, onBeforeUnmount, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import { ApiError, newRequestId, post } from '../api'
+import { useAnswer, useFrame } from '../household'
+import FileReport from './FileReport.vue'
+import MappingForm from './MappingForm.vue'
+import SensorsCard from './SensorsCard.vue'
+import type { FileSummary, Reader, Refused } from './reader.worker'
+
+const frame = useFrame()
+const route = useRoute()
+const { answer: places } = useAnswer<PlaceView[]>(() => '/places')
+const { answer: imports } = useAnswer<ReadingImportView[]>(() => '/readings/imports')
+const { answer: known } = useAnswer<KnownMapping[]>(() => '/readings/mappings')
+
+const chosen = ref('')
+const placeId = computed({
+  get: () => chosen.value || String(route.query['place'] ?? '') || places.value?.[0]?.id || '',
+  set: (id) => {
+    chosen.value = id
+    summary.value = undefined
+  },
+})
+const placeName = computed(() => places.value?.find((p) => p.id === placeId.value)?.name ?? '')
+const file = ref<File>()
+const head = ref<FileHead>()
+const mapping = ref<ColumnMapping>()
+const remembered = ref(false)
+const summary = ref<FileSummary>()
+const written = ref<ReadingImportAnswer>()
+const refusal = ref('')
+const busy = ref(false)
+const progress = ref(0)
+let requestId = newRequestId()
+
+let worker: Worker | undefined
+let reader: Remote<Reader> | undefined
+function begin(): Remote<Reader> {
+  worker ??= new Worker(new URL('./reader.worker.ts', import.meta.url), { type: 'module' })
+  reader ??= wrap<Reader>(worker)
+  return reader
+}
+function cancel() {
+  worker?.terminate()
+  worker = undefined
+  reader = undefined
+  busy.value = false
+}
+onBeforeUnmount(cancel)
+
+/** One step in the worker: what it says, or its refusal on the page. */
+async function step<T extends object>(work: (reader: Remote<Reader>) => Promise<T | Refused>): Promise<T | undefined> {
+  busy.value = true
+  refusal.value = ''
+  progress.value = 0
+  try {
+    const answer = await work(begin())
+    if (!('refusal' in answer)) return answer
+    refusal.value = answer.refusal
+  } catch (error) {
+    refusal.value = `The file could not be read: ${String(error)}`
+  } finally {
+    busy.value = false
+  }
+  return undefined
+}
+
+async function take(next: File | undefined) {
+  if (!next) return
+  file.value = next
+  head.value = mapping.value = summary.value = written.value = undefined
+  const zone = frame.frame?.household.timeZone ?? 'UTC'
+  const plain = JSON.parse(JSON.stringify(known.value ?? [])) as KnownMapping[]
+  const answer = await step((r) => r.head(next, zone, plain))
+  if (!answer) return
+  head.value = answer.head
+  mapping.value = answer.mapping
+  remembered.value = answer.known
+}
+async function look() {
+  requestId = newRequestId()
+  const plain = { ...mapping.value! }
+  summary.value = await step((r) =>
+    r.look(
+      file.value!,
+      plain,
+      placeId.value,
+      requestId,
+      proxy((share: number) => (progress.value = share)),
+    ),
+  )
+}
+async function write() {
+  written.value = await step((r) => r.write(placeId.value, requestId))
+  if (!written.value) return
+  summary.value = head.value = undefined
+  await frame.changed()
+}
+async function undo(id: string) {
+  refusal.value = ''
+  try {
+    await post(`/readings/imports/${id}/undo`, {})
+    if (written.value?.id === id) written.value = undefined
+    await frame.changed()
+  } catch (error) {
+    refusal.value = error instanceof ApiError ? error.message : String(error)
+  }
+}
+const count = (n: number) => n.toLocaleString('en-GB')
+const span = (i: ReadingImportView) => `${i.from.slice(0, 10)} to ${i.to.slice(0, 10)}`
+</script>
+
+<template>
+  <div class="stack">
+    <header class="head">
+      <h1>Readings from a file</h1>
+      <p class="soft">what a logger or a weather station wrote, as CSV; nothing is kept before you have seen it</p>
+    </header>
+    <section class="card stack">
+      <div class="row">
+        <label class="field"
+          >It hung in
+          <select v-model="placeId" aria-label="Place the logger hung in">
+            <option v-for="p in places" :key="p.id" :value="p.id">{{ p.name }}</option>
+          </select></label
+        >
+        <label class="field"
+          >File
+          <input
+            type="file"
+            accept=".csv,.txt,.tsv,text/csv,text/plain"
+            aria-label="Logger file"
+            @change="take(($event.target as HTMLInputElement).files?.[0])"
+        /></label>
+      </div>
+      <p v-if="refusal" class="notice bad" role="alert">{{ refusal }}</p>
+      <p v-if="written" class="notice" role="status">
+        {{ count(written.added) }} new readings in {{ placeName.toLowerCase()
+        }}<template v-if="written.added < written.given"
+          >; {{ count(written.given - written.added) }} were there already</template
+        >.
+        <ElButton v-if="written.added" @click="undo(written.id)">Take them back</ElButton>
+      </p>
+      <template v-if="head && mapping">
+        <MappingForm
+          v-model="mapping"
+          :head="head"
+          :remembered="remembered"
+          @update:model-value="summary = undefined"
+        />
+        <div class="row">
+          <ElButton v-if="!summary" type="primary" :disabled="busy" @click="look">Look it through</ElButton>
+          <template v-if="busy">
+            <progress :value="progress" max="1" aria-label="How far">{{ Math.round(progress * 100) }} %</progress>
+            <ElButton @click="cancel">Stop</ElButton>
+          </template>
+        </div>
+      </template>
+      <FileReport v-if="summary" :summary="summary" :place="placeName" :busy="busy" @write="write" />
+    </section>
+
+    <section v-if="imports?.length" class="card">
+      <h2>Files brought in</h2>
+      <ul class="rows">
+        <li v-for="i in imports" :key="i.id" class="row">
+          <strong>{{ i.fileName }}</strong>
+          <span>{{ i.place }}, {{ span(i) }}</span>
+          <span class="soft">{{ count(i.added) }} of {{ count(i.given) }} were new</span>
+          <span v-if="i.undone" class="soft">taken back</span>
+          <ElButton v-else-if="i.added" :aria-label="`Take back ${i.fileName}`" @click="undo(i.id)">Take back</ElButton>
+        </li>
+      </ul>
+    </section>
+    <SensorsCard :places="places ?? []" />
+  </div>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 6px 0 0;
+}
+li {
+  padding: 7px 0;
+}
+progress {
+  width: 220px;
+  height: 14px;
+  accent-color: var(--accent);
+}
+input[type='file'] {
+  font: inherit;
+  max-width: 100%;
+}
+</style>

@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import type { PlaceView } from '@vadose/contract/places'
+import type { SensorMade, SensorView } from '@vadose/contract/readings'
+import { ElButton, ElInput } from 'element-plus'
+import { ref } from 'vue'
+import { ApiError, post, remove } from '../api'
+import { useAnswer, useFrame } from '../household'
+
+defineProps<{ places: PlaceView[] }>()
+const frame = useFrame()
+const { answer: sensors } = useAnswer<SensorView[]>(() => '/sensors')
+const name = ref('')
+const placeId = ref('')
+const made = ref<SensorMade>()
+const failure = ref('')
+const address = `${location.origin}/api/ingest`
+
+async function attempt(work: () => Promise<unknown>) {
+  failure.value = ''
+  try {
+    await work()
+    await frame.changed()
+  } catch (error) {
+    failure.value = error instanceof ApiError ? error.message : String(error)
+  }
+}
+const add = (first: string) =>
+  attempt(async () => {
+    made.value = await post<SensorMade>('/sensors', { name: name.value.trim(), placeId: placeId.value || first })
+    name.value = ''
+  })
+const drop = (id: string) =>
+  attempt(async () => {
+    await remove(`/sensors/${id}`)
+    if (made.value?.id === id) made.value = undefined
+  })
+const example = (token: string) =>
+  `curl ${address} -H 'Authorization: Bearer ${token}' -H 'Content-Type: application/json' -d '{"readings":[{"at":"${new Date().toISOString().slice(0, 19)}Z","temperatureC":9.5,"relativeHumidityPct":88}]}'`
+</script>
+
+<template>
+  <section class="card stack">
+    <h2>Sensors that send by themselves</h2>
+    <ul class="rows">
+      <li v-for="s in sensors" :key="s.id" class="row">
+        <strong>{{ s.name }}</strong> <span>in {{ s.place.toLowerCase() }}</span>
+        <span class="soft">{{
+          s.simulated
+            ? 'simulated'
+            : s.lastAt
+              ? `last heard ${s.lastAt.slice(0, 16).replace('T', ' ')} UTC`
+              : 'not heard yet'
+        }}</span>
+        <ElButton v-if="!s.simulated" :aria-label="`Turn away ${s.name}`" @click="drop(s.id)">Turn away</ElButton>
+      </li>
+    </ul>
+    <form class="row" @submit.prevent="add(places[0]?.id ?? '')">
+      <label class="field">Name <ElInput v-model="name" maxlength="40" aria-label="Name of the sensor" /></label>
+      <label class="field"
+        >Hangs in
+        <select v-model="placeId" aria-label="Place of the sensor">
+          <option value="" disabled hidden>choose</option>
+          <option v-for="p in places" :key="p.id" :value="p.id">{{ p.name }}</option>
+        </select></label
+      >
+      <ElButton native-type="submit" :disabled="!name.trim() || !placeId">Let it in</ElButton>
+    </form>
+    <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
+    <div v-if="made" class="notice" role="status">
+      <p>
+        Its token, shown this once: <code class="token">{{ made.token }}</code>
+      </p>
+      <p>It sends batches of up to 5,000 readings; sending one again does no harm:</p>
+      <pre tabindex="0">{{ example(made.token) }}</pre>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+li {
+  padding: 5px 0;
+}
+pre {
+  white-space: pre-wrap;
+  overflow-wrap: anywhere;
+  font-size: 13.5px;
+  margin: 6px 0 0;
+}
+.token {
+  overflow-wrap: anywhere;
+  font-weight: 600;
+}
+form {
+  align-items: end;
+}
+</style>
