@@ -13,7 +13,18 @@ const run = async (name) => {
     platform: 'node',
     target: 'node20',
     format: 'esm',
-    external: ['express', 'pg', 'pino', 'helmet', 'ajv', 'ajv-formats', 'luxon', 'qrcode', 'postgrator'],
+    external: [
+      'express',
+      'pg',
+      'pino',
+      'helmet',
+      'ajv',
+      'ajv-formats',
+      'luxon',
+      'qrcode',
+      'postgrator',
+      'pg-copy-streams',
+    ],
     logLevel: 'warning',
   })
   return spawnSync('node', [`server/dist/bench-${name}.js`, ...process.argv.slice(3)], { stdio: 'inherit' }).status ?? 1
@@ -22,6 +33,6 @@ const run = async (name) => {
 const only = process.argv[2]
 let worst = only ? await run(only) : await run('keeping')
 if (only) process.exit(worst)
-if (process.env.TEST_DATABASE_URL) worst ||= await run('lots')
-else console.log('lots: skipped, set TEST_DATABASE_URL to a PostgreSQL of your own to run it')
+if (process.env.TEST_DATABASE_URL) worst ||= (await run('lots')) || (await run('import'))
+else console.log('lots, import: skipped, set TEST_DATABASE_URL to a PostgreSQL of your own to run them')
 process.exitCode = worst

@@ -29,6 +29,18 @@ export const readingSchema = {
 } as const
 export type NewReading = FromSchema<typeof readingSchema>
 
+/** One day outdoors. */
+export interface WeatherDay {
+  on: string
+  highC: number
+  lowC: number
+  humidityPct: number
+  /** null where nobody says */
+  rainMm: number | null
+  /** to come */
+  ahead: boolean
+}
+
 export interface PlaceAir {
   /** latest reading, if any */
   at: string | null

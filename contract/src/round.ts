@@ -1,3 +1,5 @@
+import type { WeatherDay } from './places'
+
 export interface JobView {
   id: number
   kind: 'weigh' | 'test' | 'take-down' | 'unstall' | 'check' | 'use' | 'read'
@@ -31,7 +33,7 @@ export interface RoundView {
     why: string
     urgent: boolean
   }[]
-  weather: { on: string; highC: number; lowC: number; humidityPct: number; ahead: boolean }[]
+  weather: WeatherDay[]
   weatherSays: string[]
   lastWeek: { broughtInG: number; usedG: number; lostG: number; waterG: number }
   nextJobs: { on: string; count: number }[]

@@ -1,2 +1,3 @@
 export * from './heaps'
 export * from './readiness'
+export * from './weather'

@@ -1,2 +1,3 @@
 export * from './queries'
 export { placeView } from './routes'
+export { weatherOf } from './weather'

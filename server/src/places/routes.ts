@@ -9,6 +9,7 @@ import { checker } from '../http'
 import { addReadings } from '../readings'
 import { finishJobs } from '../round'
 import { addPlace, placesOf } from './queries'
+import { weatherOf } from './weather'
 
 const checkPlace = checker<NewPlace>(newPlaceSchema)
 const checkReading = checker<NewReading>(readingSchema)
@@ -19,6 +20,10 @@ export function placeRoutes(pool: Pool): Router {
   router.get('/places', async (request, response) => {
     const state = await currentState(pool, request)
     response.json(state.places.map(placeView))
+  })
+
+  router.get('/weather', async (request, response) => {
+    response.json(weatherOf(await currentState(pool, request), 0))
   })
 
   router.post('/places', async (request, response) => {

@@ -1,12 +1,11 @@
 import type { JobView, RoundView } from '@vadose/contract/round'
-import { hourMs, type AirSeries } from '@vadose/core/air'
 import { dayMs } from '@vadose/core/household'
 import { Router } from 'express'
 import { asHousehold, type Pool } from '../database'
 import { currentState, movedSince, type HouseholdState, type LotState, type PlaceState } from '../household'
 import { larderLots } from '../larder'
 import { curingView, keepsUntil } from '../lots'
-import { placeView } from '../places'
+import { placeView, weatherOf } from '../places'
 import { openJobs, type OpenJob } from './queries'
 import { feelsOf, syncJobs } from './sync'
 
@@ -72,30 +71,8 @@ function verdictOn(state: HouseholdState, place: PlaceState): { suits: boolean; 
   return { suits: true, says: 'suits what is here' }
 }
 
-/** Highest, lowest and mean humidity of each day of a series. */
-function days(
-  state: HouseholdState,
-  air: AirSeries,
-  from: number,
-  count: number,
-  ahead: boolean,
-): RoundView['weather'] {
-  const out: RoundView['weather'] = []
-  for (let day = 0; day < count; day++) {
-    const start = from + day * 24
-    const t = Array.from(air.temperatureC.subarray(start, start + 24))
-    if (t.length < 12) continue
-    const rh = Array.from(air.relativeHumidityPct.subarray(start, start + 24))
-    out.push({
-      on: state.dateOf(air.startMs + (start + 12) * hourMs),
-      highC: Math.max(...t),
-      lowC: Math.min(...t),
-      humidityPct: rh.reduce((a, b) => a + b, 0) / rh.length,
-      ahead,
-    })
-  }
-  return out
-}
+const words = new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: 'UTC' })
+const spoken = (on: string) => words.format(new Date(`${on}T12:00:00Z`))
 
 function weatherSays(state: HouseholdState, ahead: RoundView['weather']): string[] {
   const says: string[] = []
@@ -103,14 +80,16 @@ function weatherSays(state: HouseholdState, ahead: RoundView['weather']): string
   const veranda = state.lots.filter((lot) => state.place(lot.placeId)?.kind === 'veranda')
   if (frost)
     says.push(
-      `Frost likely on ${frost.on}${veranda.length ? `: ${veranda.length} lots hang on the veranda, bring them in before` : ''}.`,
+      `Frost likely on ${spoken(frost.on)}${veranda.length ? `: ${veranda.length} lots hang on the veranda, bring them in before` : ''}.`,
     )
+  const wet = ahead.find((day) => (day.rainMm ?? 0) >= 1)
   const mean = ahead.reduce((sum, day) => sum + day.humidityPct, 0) / Math.max(1, ahead.length)
   if (veranda.length) {
+    const rain = wet ? ` Rain on ${spoken(wet.on)}, ${Math.round(wet.rainMm!)} mm.` : ''
     says.push(
       mean > 80
-        ? 'Damp days ahead if these go on: what hangs outside will hardly dry.'
-        : `Drying goes on: about ${Math.round(mean)} % humidity if these days go on.`,
+        ? `Damp days ahead: what hangs outside will hardly dry.${rain}`
+        : `Drying goes on: about ${Math.round(mean)} % humidity in the next days.${rain}`,
     )
   }
   return says
@@ -130,9 +109,7 @@ export function roundRoutes(pool: Pool): Router {
     }))
     const due = jobs.filter((job) => (wanted === today ? job.dueOn <= today : job.dueOn === wanted))
     const placeOf = (job: OpenJob) => job.placeId ?? state.lots.find((lot) => lot.id === job.lotId)?.placeId
-    const garden = state.places.find((place) => place.kind === 'outdoors')
-    const ahead = garden ? days(state, garden.ahead, 0, 4, true) : []
-    const past = garden ? days(state, garden.past, garden.past.hours - 72, 3, false) : []
+    const weather = weatherOf(state, 2)
     const later = new Map<string, number>()
     for (const job of jobs) if (job.dueOn > today) later.set(job.dueOn, (later.get(job.dueOn) ?? 0) + 1)
     response.json({
@@ -162,8 +139,11 @@ export function roundRoutes(pool: Pool): Router {
           why,
           urgent: lossAvoidedPerKg > 0.15,
         })),
-      weather: [...past, ...ahead],
-      weatherSays: weatherSays(state, ahead),
+      weather,
+      weatherSays: weatherSays(
+        state,
+        weather.filter((day) => day.ahead),
+      ),
       lastWeek: {
         broughtInG: week.get('brought-in') ?? 0,
         usedG: -(week.get('used') ?? 0),

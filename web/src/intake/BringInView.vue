@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { HarvestAnswer, IntakeMemory, NewHarvest } from '@vadose/contract/intake'
-import type { PlaceView } from '@vadose/contract/places'
+import type { PlaceView, WeatherDay } from '@vadose/contract/places'
 import { isCivilDate } from '@vadose/core/household'
 import { remainderG } from '@vadose/core/intake'
 import { ElButton, ElDatePicker, ElInput } from 'element-plus'
@@ -15,6 +15,7 @@ import ReadinessLook from './ReadinessLook.vue'
 
 const frame = useFrame()
 const { answer: places } = useAnswer<PlaceView[]>(() => '/places')
+const { answer: weather } = useAnswer<WeatherDay[]>(() => '/weather')
 const { answer: memory } = useAnswer<IntakeMemory[]>(() => '/harvests/last')
 
 const crop = ref<Crop>()
@@ -216,7 +217,7 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
         </div>
       </div>
       <aside class="stack">
-        <ReadinessLook v-model="signShare" :crop="crop" :today="frame.today" />
+        <ReadinessLook v-model="signShare" :crop="crop" :today="frame.today" :weather="weather ?? []" />
         <section class="card">
           <h2>Handle like eggs</h2>
           <p class="soft">{{ crop.handling }}</p>

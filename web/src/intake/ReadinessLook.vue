@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { readinessVerdicts } from '@vadose/core/intake'
+import type { WeatherDay } from '@vadose/contract/places'
+import { readinessVerdicts, weatherAdvice } from '@vadose/core/intake'
 import { computed } from 'vue'
 import type { Crop } from '../crops'
 import { longDate } from '../household'
 
-const props = defineProps<{ crop: Crop; today: string }>()
+const props = defineProps<{ crop: Crop; today: string; weather: WeatherDay[] }>()
 const share = defineModel<number | undefined>({ required: true })
 const look = computed(() => props.crop.readiness)
 const inAll = computed(() => look.value?.countOf?.value ?? (look.value?.stages?.length ?? 2) - 1)
@@ -13,6 +14,7 @@ const chosen = computed(() => (share.value === undefined ? undefined : Math.roun
 const verdicts = computed(() =>
   share.value === undefined ? [] : readinessVerdicts(props.crop, share.value, props.today),
 )
+const advice = computed(() => weatherAdvice(props.crop, share.value, props.today, props.weather))
 const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
 </script>
 
@@ -33,6 +35,7 @@ const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
         {{ label }}
       </button>
     </div>
+    <p v-for="says in advice" :key="says" class="sky">{{ says }}</p>
     <p v-if="!verdicts.length" class="soft">
       <template v-if="look.countOf">Of {{ inAll }}. </template>Schools differ on when to lift: look, and see what each
       would do.
@@ -52,6 +55,11 @@ const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
 </template>
 
 <style scoped>
+.sky {
+  border-left: 4px solid var(--cold);
+  padding-left: 10px;
+  font-weight: 600;
+}
 .counts {
   display: flex;
   flex-wrap: wrap;

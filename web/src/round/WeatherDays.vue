@@ -15,17 +15,17 @@ const round = (n: number) => String(Math.round(n)).replace('-', '−')
 
 <template>
   <svg
-    :viewBox="`0 0 ${width} 132`"
+    :viewBox="`0 0 ${width} 148`"
     role="img"
-    aria-label="Highest and lowest temperature and humidity by day"
+    aria-label="Highest and lowest temperature, humidity and rain by day"
     class="weather"
   >
     <line class="grid-line" x1="0" :x2="width" :y1="y(0)" :y2="y(0)" />
-    <g v-for="(d, i) in days" :key="d.on">
+    <g v-for="(d, i) in days" :key="`${d.on} ${d.ahead}`">
       <title>
         {{ fullDate(d.on) }}: {{ round(d.lowC) }} to {{ round(d.highC) }} °C, {{ Math.round(d.humidityPct) }} %{{
-          d.ahead ? ', expected' : ''
-        }}
+          d.rainMm ? `, ${d.rainMm.toFixed(1)} mm of rain` : ''
+        }}{{ d.ahead ? ', expected' : '' }}
       </title>
       <rect
         :x="x(i) - 5"
@@ -39,6 +39,9 @@ const round = (n: number) => String(Math.round(n)).replace('-', '−')
       <text class="axis" :x="x(i)" :y="y(d.lowC) + 14" text-anchor="middle">{{ round(d.lowC) }}°</text>
       <text class="axis" :x="x(i)" y="114" text-anchor="middle">{{ weekdayOf(d.on) }}</text>
       <text class="axis" :x="x(i)" y="129" text-anchor="middle">{{ Math.round(d.humidityPct) }} %</text>
+      <text class="axis rain" :x="x(i)" y="144" text-anchor="middle">
+        {{ d.rainMm === null ? '' : d.rainMm < 0.1 ? 'dry' : `${d.rainMm.toFixed(d.rainMm < 10 ? 1 : 0)} mm` }}
+      </text>
     </g>
   </svg>
 </template>
@@ -59,6 +62,9 @@ rect.ahead {
 }
 rect.frost {
   stroke: var(--cold);
+  fill: var(--cold);
+}
+.rain {
   fill: var(--cold);
 }
 .value {
