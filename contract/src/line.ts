@@ -1,4 +1,4 @@
-import type { CuringView, LotRow } from './lots'
+import type { CuringView, DryerView, JarView, LotRow } from './lots'
 import type { Spread } from './shapes'
 
 export interface LineLot extends LotRow, CuringView {
@@ -10,6 +10,9 @@ export interface LineView {
   /** drying power by place, 6-hour means, from ten days back to five ahead */
   air: { placeId: string; place: string; points: { at: string; vpdKPa: number; ahead: boolean }[] }[]
   stallKPa: number
+  /** in the dehydrator, and in conditioning jars */
+  dryer: (LotRow & { load: DryerView })[]
+  jars: (LotRow & { jar: JarView })[]
 }
 
 export interface LineLotDetail {

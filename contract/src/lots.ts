@@ -13,6 +13,18 @@ const quantity = { pieces, weightG: grams } as const
 const text = { type: 'string', maxLength: 500, minLength: 1, pattern: '\\S' } as const
 const id = { type: 'string', maxLength: 40 } as const
 
+const grades = {
+  type: 'array',
+  minItems: 1,
+  maxItems: 4,
+  items: {
+    type: 'object',
+    required: ['grade', 'weightG'],
+    properties: { grade: { enum: ['large', 'middling', 'small', 'seconds'] }, weightG: grams, pieces },
+    additionalProperties: false,
+  },
+} as const
+
 /** Everything that can be done with a lot; each leaves events in its ledger. */
 export const actSchemas = {
   weigh: act(
@@ -52,12 +64,9 @@ export const actSchemas = {
       placeId: uuid,
       weightG: grams,
       pieces,
-      small: {
-        type: 'object',
-        required: ['weightG', 'pieces'],
-        properties: { weightG: grams, pieces },
-        additionalProperties: false,
-      },
+      units: { type: 'integer', minimum: 1, maximum: 500 },
+      wasteG: grams,
+      grades,
       sure: { type: 'boolean' },
     } as const,
   ),
@@ -92,12 +101,41 @@ export const actSchemas = {
     } as const,
   ),
   note: act('note', ['text'] as const, { text } as const),
+  clean: act(
+    'clean',
+    ['step', 'weightG'] as const,
+    { step: { enum: ['thresh', 'sieve', 'winnow'] }, weightG: grams } as const,
+  ),
+  load: act(
+    'load',
+    ['weightG', 'trays', 'airC', 'placeId'] as const,
+    {
+      takenG: grams,
+      weightG: grams,
+      trays: { type: 'integer', minimum: 1, maximum: 60 },
+      airC: { type: 'number', minimum: 25, maximum: 80 },
+      placeId: uuid,
+      sure: { type: 'boolean' },
+    } as const,
+  ),
+  grade: act('grade', ['grades'] as const, { grades } as const),
+  rotate: act('rotate', [] as const, {} as const),
+  jar: act('jar', ['weightG'] as const, { weightG: grams, sure: { type: 'boolean' } } as const),
+  shake: act(
+    'shake',
+    ['beads', 'mould'] as const,
+    {
+      beads: { type: 'boolean' },
+      mould: { type: 'boolean' },
+      jarHumidityPct: { type: 'number', minimum: 0, maximum: 100 },
+    } as const,
+  ),
 } as const
 
 export type ActName = keyof typeof actSchemas
 export type Act = { [K in ActName]: FromSchema<(typeof actSchemas)[K]> & { act: K } }[ActName]
 
-export type Stage = 'drying' | 'fresh' | 'stored' | 'gone'
+export type Stage = 'drying' | 'dryer' | 'conditioning' | 'fresh' | 'stored' | 'gone'
 
 export interface LotRow {
   code: string
@@ -112,6 +150,8 @@ export interface LotRow {
   place: string | null
   weightG: number
   pieces: number | null
+  /** has been in the dehydrator */
+  dried: boolean
 }
 
 export interface LotEventView {
@@ -153,7 +193,33 @@ export interface CuringView {
   expectedG: number | null
 }
 
+/** A load in the dehydrator. */
+export interface DryerView {
+  trays: number
+  airC: number
+  loadedAt: string
+  targetG: number
+  moisturePct: number
+  progress: number
+  doneAt: Spread<string>
+  rotateAt: string
+  rotated: boolean
+  /** sent back by its jar */
+  again: boolean
+}
+
+/** A jar being conditioned. */
+export interface JarView {
+  day: number
+  of: number
+  shakenToday: boolean
+  /** what the last look said */
+  says: string | null
+}
+
 export interface LotView extends LotRow {
+  dryer: DryerView | null
+  jar: JarView | null
   events: LotEventView[]
   keeping: KeepingView | null
   curing: CuringView | null

@@ -2,7 +2,7 @@ import type { WeatherDay } from './places'
 
 export interface JobView {
   id: number
-  kind: 'weigh' | 'test' | 'take-down' | 'unstall' | 'check' | 'use' | 'read'
+  kind: 'weigh' | 'test' | 'take-down' | 'unstall' | 'check' | 'use' | 'read' | 'rotate' | 'take-out' | 'shake'
   dueOn: string
   why: string
   code: string | null
@@ -30,6 +30,7 @@ export interface RoundView {
     heap: string
     weightG: number
     pieces: number | null
+    dried: boolean
     why: string
     urgent: boolean
   }[]

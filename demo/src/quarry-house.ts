@@ -197,7 +197,7 @@ const season2026: Step[] = [
       place: 'North room',
       weightG: 21900,
       pieces: 182,
-      small: { weightG: 2300, pieces: 38 },
+      grades: [{ grade: 'small', weightG: 2300, pieces: 38 }],
     },
   },
   { on: '2026-08-23', hour: 10, do: 'act', code: 'N26-4', act: { act: 'move', place: 'Cellar' } },

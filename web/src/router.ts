@@ -22,6 +22,7 @@ export const router = createRouter({
     { path: '/lots/:code', name: 'lot', component: () => import('./lots/LotView.vue') },
     { path: '/lots/:code/check', name: 'check', component: () => import('./checks/CheckView.vue') },
     { path: '/lots/:code/finish', name: 'finish', component: () => import('./line/FinishView.vue') },
+    { path: '/lots/:code/dry', name: 'dry', component: () => import('./line/DryView.vue') },
     { path: '/lots/:code/tag', name: 'tag', component: () => import('./lots/TagView.vue') },
     { path: '/almanac/:crop?', name: 'almanac', component: () => import('./crops/AlmanacView.vue') },
     { path: '/bench/:name?', name: 'bench', component: () => import('./bench/BenchView.vue') },

@@ -91,6 +91,8 @@ export interface Readiness {
   sharePerWeek: Sourced
   earlyCost: string
   lateCost: string
+  /** days from cutting the scapes to lifting */
+  scapeDays?: Sourced<Range>
 }
 
 export interface Curing {
@@ -197,6 +199,9 @@ export interface Dehydrating {
   conditions: boolean
 }
 
+/** What is done to dry seed heads and pods before the jar, in this order. */
+export type CleaningStep = 'thresh' | 'sieve' | 'winnow'
+
 /** Practitioners differ; each choice with what it does. */
 export interface School {
   topic: string
@@ -237,6 +242,7 @@ export interface CropData {
   keeping: Keeping
   freezing?: Freezing
   dehydrating?: Dehydrating
+  cleaning?: CleaningStep[]
   schools: School[]
   faults: string[]
   cautions: string[]

@@ -5,6 +5,7 @@ import { resolveCrop } from './resolve'
 
 export * from './almanac'
 export * from './crop'
+export { driedForm } from './dried'
 export * from './find-crop'
 export { packings, type Packing, type PlaceNeed } from './packing'
 export * from './path'

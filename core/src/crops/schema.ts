@@ -95,6 +95,7 @@ const readiness = object(['question', 'schools', 'sharePerWeek', 'earlyCost', 'l
   sharePerWeek: n(0.01, 3),
   earlyCost: text(),
   lateCost: text(),
+  scapeDays: range(5, 60),
 })
 
 const curing = object(
@@ -225,6 +226,7 @@ export const cropSchema = object(
       doneness: text(80),
       conditions: { type: 'boolean' },
     }),
+    cleaning: list({ enum: ['thresh', 'sieve', 'winnow'] }, 1, 3),
     schools: list(
       object(['topic', 'question', 'choices', 'usual'], {
         topic: text(40),

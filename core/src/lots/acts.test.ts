@@ -28,7 +28,8 @@ const stored = at([
 ])
 const fresh = at([draft('brought-in', { weightG: 700, pieces: 12, placeId: 'kitchen' })])
 
-const doIt = (events: LotEvent[], act: LotAct) => perform(act, { crop: garlic, lot: lotHistory(events), airflowOf })
+const doIt = (events: LotEvent[], act: LotAct) =>
+  perform(act, { crop: garlic, lot: lotHistory(events), nowMs: 0, airflowOf })
 const refusal = (events: LotEvent[], act: LotAct): Refusal => {
   try {
     doIt(events, act)

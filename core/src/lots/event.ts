@@ -1,3 +1,5 @@
+import type { CleaningStep } from '../crops'
+
 /** What can happen to a lot. Rows of these are only ever added. */
 export type EventKind =
   | 'brought-in'
@@ -16,6 +18,11 @@ export type EventKind =
   | 'planted'
   | 'corrected'
   | 'noted'
+  | 'cleaned'
+  | 'loaded'
+  | 'rotated'
+  | 'jarred'
+  | 'shaken'
 
 /** An event about to be written. Changes are whole grams and pieces; the lot's quantity is their sum. */
 export interface EventDraft {
@@ -38,6 +45,8 @@ export interface EventDetails {
   airflow?: 'still' | 'breezy' | 'fan'
   neck?: string
   pack?: string
+  units?: number
+  wasteG?: number
   lookedAt?: number
   bad?: number
   lotSize?: number
@@ -47,6 +56,17 @@ export interface EventDetails {
   code?: string
   text?: string
   why?: string
+  /** what was done to clean it */
+  step?: CleaningStep
+  /** dehydrator: trays and the air it is set to */
+  trays?: number
+  airC?: number
+  /** conditioning jar */
+  beads?: boolean
+  mould?: boolean
+  jarHumidityPct?: number
+  /** where a split-off lot stands, if not in store */
+  stage?: 'fresh'
 }
 
 export const draft = (kind: EventKind, rest: Partial<Omit<EventDraft, 'kind'>> = {}): EventDraft => ({

@@ -1,7 +1,8 @@
 import type { LotEvent } from './event'
 import type { Quantity } from './quantity'
 
-export type Stage = 'drying' | 'fresh' | 'stored' | 'gone'
+/** On the line, in the dehydrator, in the conditioning jar, waiting to be used, in store, or nothing left. */
+export type Stage = 'drying' | 'dryer' | 'conditioning' | 'fresh' | 'stored' | 'gone'
 
 /** A lot as its events tell it. */
 export interface LotHistory {
@@ -18,8 +19,37 @@ export interface LotHistory {
   tests: { atMs: number; test: string; passed: boolean }[]
   checks: { atMs: number; lookedAt: number; bad: number; lotSize?: number }[]
   pack: string | null
+  /** spells in the dehydrator, the last one now or just over; weights before the first: what went in */
+  loads: {
+    atMs: number
+    weightG: number
+    trays: number
+    airC: number
+    weighings: { atMs: number; weightG: number }[]
+    rotatedAtMs: number | null
+  }[]
+  /** the conditioning jar it is or was last in, with the looks at it */
+  jar: { atMs: number; looks: { atMs: number; beads: boolean; mould: boolean; jarHumidityPct?: number }[] } | null
   weightAtFirstG: number
   piecesAtFirst: number | null
+}
+
+/** Where an event puts a lot, if it does. */
+function placed(e: LotEvent): Exclude<Stage, 'gone'> | undefined {
+  switch (e.kind) {
+    case 'hung':
+      return 'drying'
+    case 'loaded':
+      return 'dryer'
+    case 'jarred':
+      return 'conditioning'
+    case 'finished':
+      return 'stored'
+    case 'split-in':
+      return e.details.stage ?? 'stored'
+    default:
+      return undefined
+  }
 }
 
 /** Reads a lot's events, oldest first. The lot is counted once an event has named pieces. */
@@ -27,6 +57,7 @@ export function lotHistory(events: readonly LotEvent[]): LotHistory {
   let weightG = 0
   let pieces = 0
   let counted = false
+  let stage: Exclude<Stage, 'gone'> = 'fresh'
   const h: LotHistory = {
     quantity: { weightG: 0, pieces: null },
     stage: 'fresh',
@@ -40,6 +71,8 @@ export function lotHistory(events: readonly LotEvent[]): LotHistory {
     tests: [],
     checks: [],
     pack: null,
+    loads: [],
+    jar: null,
     weightAtFirstG: 0,
     piecesAtFirst: null,
   }
@@ -54,8 +87,28 @@ export function lotHistory(events: readonly LotEvent[]): LotHistory {
     const d = e.details
     if (d.airflow) h.airflow.push({ atMs: e.atMs, airflow: d.airflow })
     if (d.pack) h.pack = d.pack
+    stage = placed(e) ?? stage
     if (e.kind === 'hung') h.hungAtMs = e.atMs
-    if (e.kind === 'weighed' && d.scaleG) h.weighings.push({ atMs: e.atMs, weightG: d.scaleG, basis: d.basis ?? 'lot' })
+    if (e.kind === 'weighed' && d.scaleG) {
+      const load = stage === 'dryer' ? h.loads.at(-1) : undefined
+      if (load) load.weighings.push({ atMs: e.atMs, weightG: d.scaleG })
+      else h.weighings.push({ atMs: e.atMs, weightG: d.scaleG, basis: d.basis ?? 'lot' })
+    }
+    // chaff is not water: what was weighed with it says nothing of the grain
+    if (e.kind === 'cleaned') h.weighings = []
+    if (e.kind === 'loaded') {
+      h.loads.push({ atMs: e.atMs, weightG, trays: d.trays ?? 1, airC: d.airC ?? 55, weighings: [], rotatedAtMs: null })
+    }
+    if (e.kind === 'rotated' && h.loads.length > 0) h.loads.at(-1)!.rotatedAtMs = e.atMs
+    if (e.kind === 'jarred') h.jar = { atMs: e.atMs, looks: [] }
+    if (e.kind === 'shaken' && h.jar) {
+      h.jar.looks.push({
+        atMs: e.atMs,
+        beads: d.beads ?? false,
+        mould: d.mould ?? false,
+        ...(d.jarHumidityPct === undefined ? {} : { jarHumidityPct: d.jarHumidityPct }),
+      })
+    }
     if (e.kind === 'tested') for (const r of d.results ?? []) h.tests.push({ atMs: e.atMs, ...r })
     if (e.kind === 'checked') {
       h.checks.push({
@@ -66,13 +119,17 @@ export function lotHistory(events: readonly LotEvent[]): LotHistory {
       })
     }
     // a corrected finishing weight is what the lot began with in store, a use is not
-    if (['brought-in', 'split-in', 'finished', 'split-out', 'corrected'].includes(e.kind)) {
+    if (
+      ['brought-in', 'split-in', 'finished', 'split-out', 'corrected', 'cleaned', 'loaded', 'jarred'].includes(e.kind)
+    ) {
       h.weightAtFirstG = weightG
       h.piecesAtFirst = counted ? pieces : null
     }
-    if (e.kind === 'finished' || e.kind === 'split-in') h.storedAtMs = e.atMs
+    if (stage === 'stored' && placed(e)) h.storedAtMs = e.atMs
   }
-  h.quantity = { weightG, pieces: counted ? pieces : null }
-  h.stage = weightG <= 0 ? 'gone' : h.storedAtMs !== null ? 'stored' : h.hungAtMs !== null ? 'drying' : 'fresh'
+  // what was cut up is counted no longer
+  h.quantity = { weightG, pieces: counted && (pieces > 0 || weightG <= 0) ? pieces : null }
+  if (stage !== 'stored') h.storedAtMs = null
+  h.stage = weightG <= 0 ? 'gone' : stage
   return h
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { cropById } from '../crops'
+import { dayMs } from '../household'
 import { Refusal } from '../refusal'
 import { bringIn, eventSays, lotHistory, nextLotCode, perform, type LotAct, type LotEvent } from './index'
 
@@ -15,16 +16,21 @@ const begin = (heaps: { heap: string; weightG: number; pieces?: number }[], tota
   )
 
 /** Plays acts on one lot and on what splits off; refused acts change nothing. */
-function play(acts: LotAct[]) {
+function play(acts: LotAct[], of = crop) {
   const ledgers: LotEvent[][] = [
-    begin([{ heap: 'sound', weightG: 5000 }], 5000)[0]!.events.map((e) => ({ ...e, atMs: 0 })),
+    bringIn(of, 5000, [{ heap: 'sound', weightG: 5000, pieces: 60, placeId: 'veranda' }], airflowOf)[0]!.events.map(
+      (e) => ({
+        ...e,
+        atMs: 0,
+      }),
+    ),
   ]
   acts.forEach((act, i) => {
     const ledger = ledgers[i % ledgers.length]!
     try {
-      const outcome = perform(act, { crop, lot: lotHistory(ledger), airflowOf })
-      ledger.push(...outcome.events.map((e) => ({ ...e, atMs: i + 1 })))
-      if (outcome.splitOff) ledgers.push(outcome.splitOff.events.map((e) => ({ ...e, atMs: i + 1 })))
+      const outcome = perform(act, { crop: of, lot: lotHistory(ledger), nowMs: i * dayMs, airflowOf })
+      ledger.push(...outcome.events.map((e) => ({ ...e, atMs: i * dayMs })))
+      for (const split of outcome.splitsOff ?? []) ledgers.push(split.events.map((e) => ({ ...e, atMs: i * dayMs })))
     } catch (error) {
       if (!(error instanceof Refusal)) throw error
     }
@@ -46,9 +52,13 @@ const anyAct: fc.Arbitrary<LotAct> = fc.oneof(
     placeId: fc.constant('north'),
     weightG: fc.integer({ min: 1, max: 5000 }),
     pieces: fc.integer({ min: 1, max: 120 }),
-    small: fc.option(
-      fc.record({ weightG: fc.integer({ min: 1, max: 900 }), pieces: fc.integer({ min: 1, max: 30 }) }),
-      { nil: undefined },
+    grades: fc.array(
+      fc.record({
+        grade: fc.constantFrom('large' as const, 'small' as const, 'seconds' as const),
+        weightG: fc.integer({ min: 1, max: 900 }),
+        pieces: fc.option(fc.integer({ min: 1, max: 30 }), { nil: undefined }),
+      }),
+      { maxLength: 3 },
     ),
   }),
   fc.record({
@@ -78,13 +88,31 @@ const anyAct: fc.Arbitrary<LotAct> = fc.oneof(
     weightG: fc.integer({ min: 0, max: 5000 }),
     why: fc.constant('scale'),
   }),
+  fc.record({
+    act: fc.constant('clean' as const),
+    step: fc.constantFrom('thresh' as const, 'winnow' as const),
+    weightG: fc.integer({ min: 1, max: 5200 }),
+  }),
+  fc.record({
+    act: fc.constant('load' as const),
+    takenG: fc.option(fc.integer({ min: 1, max: 3000 }), { nil: undefined }),
+    weightG: fc.integer({ min: 1, max: 3000 }),
+    trays: fc.constant(3),
+    airC: fc.constant(58),
+    placeId: fc.constant('kitchen'),
+  }),
+  fc.constant({ act: 'rotate' as const }),
+  fc.record({ act: fc.constant('jar' as const), weightG: fc.integer({ min: 1, max: 3000 }) }),
+  fc.record({ act: fc.constant('shake' as const), beads: fc.boolean(), mould: fc.constant(false) }),
 )
+
+const paths = ['garlic-hardneck', 'apple-late', 'bean-drying', 'tomato']
 
 describe('the ledger', () => {
   it('conserves weight and pieces over any sequence of acts: what is there is what came less what went', () => {
     fc.assert(
-      fc.property(fc.array(anyAct, { maxLength: 25 }), (acts) => {
-        const ledgers = play(acts)
+      fc.property(fc.array(anyAct, { maxLength: 30 }), fc.constantFrom(...paths), (acts, id) => {
+        const ledgers = play(acts, cropById(id))
         let there = 0
         let came = 0
         let went = 0
@@ -101,14 +129,14 @@ describe('the ledger', () => {
         }
         expect(there).toBe(came - went)
       }),
-      { numRuns: 300 },
+      { numRuns: 600 },
     )
   })
 
   it('gives the last gram with the last piece', () => {
     const ledger = begin([{ heap: 'sound', weightG: 1000, pieces: 3 }], 1000)[0]!.events.map((e) => ({ ...e, atMs: 0 }))
     for (let i = 1; i <= 3; i++) {
-      const outcome = perform({ act: 'use', pieces: 1 }, { crop, lot: lotHistory(ledger), airflowOf })
+      const outcome = perform({ act: 'use', pieces: 1 }, { crop, lot: lotHistory(ledger), nowMs: 0, airflowOf })
       ledger.push(...outcome.events.map((e) => ({ ...e, atMs: i })))
     }
     expect(lotHistory(ledger).quantity).toEqual({ weightG: 0, pieces: 0 })
@@ -144,20 +172,20 @@ describe('acts', () => {
   it('lets a marked bunch stand for the lot', () => {
     const events = ledger()
     events.push({
-      ...perform({ act: 'weigh', weightG: 600, basis: 'bunch' }, { crop, lot: lotHistory(events), airflowOf })
+      ...perform({ act: 'weigh', weightG: 600, basis: 'bunch' }, { crop, lot: lotHistory(events), nowMs: 0, airflowOf })
         .events[0]!,
       atMs: 1,
     })
     expect(lotHistory(events).quantity.weightG).toBe(5000)
     events.push({
-      ...perform({ act: 'weigh', weightG: 540, basis: 'bunch' }, { crop, lot: lotHistory(events), airflowOf })
+      ...perform({ act: 'weigh', weightG: 540, basis: 'bunch' }, { crop, lot: lotHistory(events), nowMs: 0, airflowOf })
         .events[0]!,
       atMs: 2,
     })
     expect(lotHistory(events).quantity.weightG).toBe(4500)
   })
   it('asks about a surprise and takes it when sure', () => {
-    const context = { crop, lot: lotHistory(ledger()), airflowOf }
+    const context = { crop, lot: lotHistory(ledger()), nowMs: 0, airflowOf }
     expect(() => perform({ act: 'weigh', weightG: 9000, basis: 'lot' }, context)).toThrow(/keep it anyway/)
     expect(perform({ act: 'weigh', weightG: 9000, basis: 'lot', sure: true }, context).events[0]!.weightG).toBe(4000)
   })

@@ -30,7 +30,7 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
       const pack = crop.packs.find((p) => p.id === d.pack)?.label ?? d.pack
       if (event.weightG === 0 && !d.neck) return `put by: ${pack}${placeName ? `, in ${placeName.toLowerCase()}` : ''}`
       const neck = crop.necks.find((n) => n.id === d.neck)?.label
-      return `cleaned and packed: ${neck ? `${neck}, ` : ''}${pack}${placeName ? `, to ${placeName.toLowerCase()}` : ''}; ${grams(-event.weightG)} of tops, roots and water off`
+      return `cleaned and packed: ${neck ? `${neck}, ` : ''}${d.units && d.units > 1 ? `${d.units} × ` : ''}${pack}${placeName ? `, to ${placeName.toLowerCase()}` : ''}; ${grams(-event.weightG)} of tops, roots and water off${d.wasteG ? `, ${grams(d.wasteG)} of it trimmings` : ''}`
     }
     case 'split-out':
       return `${took} split off${d.code ? ` as ${d.code}` : ''}${d.why ? ` (${d.why})` : ''}`
@@ -50,6 +50,16 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
       return `planted ${took}${d.cause ? ` (${d.cause.toLowerCase()})` : ''}`
     case 'corrected':
       return `corrected by ${event.weightG > 0 ? '+' : ''}${grams(event.weightG)}${d.why ? `: ${d.why}` : ''}`
+    case 'cleaned':
+      return `${d.step === 'thresh' ? 'threshed' : d.step === 'sieve' ? 'sieved' : 'winnowed'}: ${grams(d.scaleG ?? 0)} clean, ${grams(-event.weightG)} of straw and chaff off`
+    case 'loaded':
+      return `${d.why === 'back from the jar' ? 'back in the dryer' : 'in the dryer'}: ${grams(d.scaleG ?? 0)} on ${d.trays === 1 ? 'one tray' : `${d.trays} trays`} at ${d.airC} °C`
+    case 'rotated':
+      return 'trays changed round'
+    case 'jarred':
+      return `out of the dryer, ${grams(d.scaleG ?? 0)} into jars to condition`
+    case 'shaken':
+      return `jar shaken: ${d.mould ? 'mould' : d.beads ? 'beads on the glass' : 'no beads'}${d.jarHumidityPct === undefined ? '' : `, ${Math.round(d.jarHumidityPct)} % in the jar`}`
     case 'noted':
       return d.text ?? ''
   }

@@ -1,6 +1,7 @@
 import { addDays, daysBetween, type CivilDate } from '../household'
 
-export type JobKind = 'weigh' | 'test' | 'take-down' | 'unstall' | 'check' | 'use' | 'read'
+export type JobKind =
+  'weigh' | 'test' | 'take-down' | 'unstall' | 'check' | 'use' | 'read' | 'rotate' | 'take-out' | 'shake'
 
 export interface Job {
   kind: JobKind
@@ -84,6 +85,40 @@ export function dryingJobs(lot: DryingLot, today: CivilDate): Job[] {
   }
   return jobs
 }
+
+export interface DryerLot {
+  /** when the trays change places, and the load is likely done: dates, and times of day in words */
+  rotateOn: CivilDate
+  rotateAt: string
+  rotated: boolean
+  doneOn: CivilDate
+  doneBetween: string
+  /** weight at which it is done, in words */
+  target: string
+}
+
+/** Jobs a load in the dehydrator asks for. */
+export function dryerJobs(lot: DryerLot, today: CivilDate): Job[] {
+  const later = (on: CivilDate) => (on < today ? today : on)
+  const out: Job = {
+    kind: 'take-out',
+    dueOn: later(lot.doneOn),
+    why: `Done at ${lot.target}, likely ${lot.doneBetween}.`,
+  }
+  return lot.rotated
+    ? [out]
+    : [
+        { kind: 'rotate', dueOn: later(lot.rotateOn), why: `Half way about ${lot.rotateAt}: the trays dry unevenly.` },
+        out,
+      ]
+}
+
+/** A conditioning jar is shaken every day until its week is over. */
+export const jarJob = (day: number, of: number, shakenToday: boolean, today: CivilDate): Job => ({
+  kind: 'shake',
+  dueOn: shakenToday ? addDays(today, 1) : today,
+  why: `Day ${Math.min(day, of)} of ${of}: look for beads on the glass.`,
+})
 
 export interface StoredLot {
   storedOn: CivilDate

@@ -201,6 +201,7 @@ function shareLeft(state: HouseholdState, lot: LotState, daysAhead: number): num
     const age = daysBetween(lot.broughtOn, state.today)
     return useWithinShare(age + daysAhead, heap.useWithinDays.value)
   }
+  if (lot.stage === 'dryer' || lot.stage === 'conditioning') return lot.stage === 'dryer' ? 0.25 : 1
   if (lot.stage === 'drying') return lot.cropData.curing?.finalWeightRatio.value ?? 1
   const keeping = state.keeping(lot)
   const now = meanSoundShare(keeping.model, keeping.belief.weights, keeping.nowDay)

@@ -1,6 +1,6 @@
 import { hourMs, airSeries, joinSeries, type AirSeries } from '@vadose/core/air'
 import { beliefAfterChecks, checkSize, nextCheckInDays, spreadPerWeek } from '@vadose/core/checks'
-import { type Almanac, type Crop, type GasLevel } from '@vadose/core/crops'
+import { driedForm, type Almanac, type Crop, type GasLevel } from '@vadose/core/crops'
 import { dayMs } from '@vadose/core/household'
 import {
   keepingForecast,
@@ -78,6 +78,9 @@ export class HouseholdState {
     this.today = this.dateOf(nowMs)
     this.climate = climateFor(household.latitudeDeg, household.altitudeM)
   }
+
+  /** A lot's crop as it grew, where the lot itself has been dried. */
+  freshCrop = (lot: LotState): Crop => cropIn(this.almanac, lot.crop)
 
   dateOf = (ms: number): string => civilDateOf(ms, this.household.timeZone)
 
@@ -224,9 +227,10 @@ async function loadState(client: Client, household: HouseholdRow, nowMs: number)
   const almanac = await almanacOf(client, household.id)
   const lots = rows.map((row): LotState => {
     const own = byLot.get(row.id) ?? []
+    const crop = cropIn(almanac, row.crop)
     return {
       ...row,
-      cropData: cropIn(almanac, row.crop),
+      cropData: row.dried ? driedForm(crop) : crop,
       events: own,
       history: lotHistory(own.map((e) => ({ ...e, atMs: e.at.getTime() }))),
     }

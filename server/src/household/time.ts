@@ -9,6 +9,10 @@ export const nowOf = (household: Pick<HouseholdRow, 'practiceNow'>): number =>
 export const civilDateOf = (ms: number, timeZone: string): string =>
   DateTime.fromMillis(ms, { zone: timeZone }).toISODate() ?? '1970-01-01'
 
+/** Time of day of an instant, 14:05. */
+export const clockTimeOf = (ms: number, timeZone: string): string =>
+  DateTime.fromMillis(ms, { zone: timeZone }).toFormat('HH:mm')
+
 /** Instant of a local hour on a civil day, ms. */
 export const instantOf = (date: string, hour: number, timeZone: string): number =>
   DateTime.fromISO(date, { zone: timeZone }).set({ hour }).toMillis()

@@ -13,7 +13,7 @@ const fortnight = 14
 /** Lots to eat from, soonest lost first; planting stock is not food. */
 export function larderLots(state: HouseholdState): LarderLot[] {
   const eatable = state.lots
-    .filter((lot) => lot.stage !== 'drying' && lot.fate !== 'plant')
+    .filter((lot) => !['drying', 'dryer', 'conditioning'].includes(lot.stage) && lot.fate !== 'plant')
     .map((lot) => ({ ...soundness(state, lot), lot }))
   return eatFirst(eatable).map(({ lot, lossAvoidedPerKg, keepsUntil: until, beyond, why }) => ({
     ...lotRow(lot),

@@ -94,7 +94,7 @@ describe('the drying line', () => {
       placeId: place('North room'),
       weightG: 3300,
       pieces: 90,
-      small: { weightG: 300, pieces: 14 },
+      grades: [{ grade: 'small', weightG: 300, pieces: 14 }],
     })
     expect(done.body.made).toEqual(['G26-4'])
     const main = (await client.get('/lots/G26-1')).body as LotView
@@ -110,7 +110,7 @@ describe('the drying line', () => {
   it.each([
     ['a neck nobody cuts', { neck: 'twisted' }],
     ['a pack that is none', { pack: 'plastic' }],
-    ['small ones heavier than all', { small: { weightG: 5000, pieces: 3 } }],
+    ['small ones heavier than all', { grades: [{ grade: 'small', weightG: 5000, pieces: 3 }] }],
   ])('refuses to finish with %s', async (_name, over) => {
     const finish = {
       act: 'finish',

@@ -6,7 +6,7 @@ import { Refusal } from '@vadose/core/refusal'
 import { Router } from 'express'
 import type { Pool } from '../database'
 import { currentState, type PlaceState } from '../household'
-import { curingView, lotRow, readyDates } from '../lots'
+import { curingView, dryerView, jarView, lotRow, readyDates } from '../lots'
 
 const backHours = 10 * 24
 const aheadHours = 5 * 24
@@ -45,6 +45,12 @@ export function lineRoutes(pool: Pool): Router {
         hungOn: state.dateOf(lot.history.hungAtMs!),
       })),
       air: used.map((place) => ({ placeId: place.id, place: place.name, points: airPoints(place) })),
+      dryer: state.lots
+        .filter((lot) => lot.stage === 'dryer')
+        .map((lot) => ({ ...lotRow(lot), load: dryerView(state, lot) })),
+      jars: state.lots
+        .filter((lot) => lot.stage === 'conditioning')
+        .map((lot) => ({ ...lotRow(lot), jar: jarView(state, lot) })),
       stallKPa: lots[0]?.cropData.curing?.stallKPa.value ?? 0.15,
     } satisfies LineView)
   })

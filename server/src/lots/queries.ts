@@ -7,7 +7,7 @@ export interface FullLotRow extends LotRow {
 }
 
 const lotColumns = `id, code, crop, heap, fate, variety, bed, brought_on as "broughtOn", stage, place_id as "placeId",
-  place, coalesce(weight_g, 0) as "weightG", pieces`
+  place, coalesce(weight_g, 0) as "weightG", pieces, coalesce(dried, false) as dried`
 
 export const lotsStillHere = async (db: Client, householdId: string) =>
   (
@@ -31,7 +31,7 @@ export async function lotListJson(db: Client, householdId: string, gone: boolean
     name: 'lot-list',
     text: `select coalesce(json_agg(json_build_object('code', code, 'crop', crop, 'heap', heap, 'fate', fate,
        'variety', variety, 'bed', bed, 'broughtOn', brought_on, 'stage', stage, 'placeId', place_id, 'place', place,
-       'weightG', coalesce(weight_g, 0), 'pieces', pieces) order by brought_on, code), '[]')::text as list
+       'weightG', coalesce(weight_g, 0), 'pieces', pieces, 'dried', coalesce(dried, false)) order by brought_on, code), '[]')::text as list
      from lot_now where household_id = $1 and (stage <> 'gone') = not $2`,
     values: [householdId, gone],
   })

@@ -19,7 +19,7 @@ import { eventsOfLot, lotByCode, lotListJson } from './queries'
 import { labelSheets, type LabelSheetId } from './label-sheets'
 import { labelsPdf } from './labels'
 import { tagSvg, tagWords } from './tag'
-import { curingView, eventView, keepingView, keepsUntil, lotRow } from './view'
+import { curingView, dryerView, eventView, jarView, keepingView, keepsUntil, lotRow } from './view'
 import { writeAct } from './write'
 
 const checkers = Object.fromEntries(Object.entries(actSchemas).map(([name, schema]) => [name, checker<Act>(schema)]))
@@ -146,6 +146,8 @@ async function lotView(pool: Pool, householdId: string, timeZone: string, code: 
     events: events.map((e) => eventView(crop, e, placeName(e.placeId), (ms) => civilDateOf(ms, timeZone))),
     keeping: keeps ? keepingView(state, lot) : null,
     curing: lot?.stage === 'drying' ? curingView(state, lot) : null,
+    dryer: lot?.stage === 'dryer' ? dryerView(state, lot) : null,
+    jar: lot?.stage === 'conditioning' ? jarView(state, lot) : null,
     checks: (lot?.history.checks ?? []).map((c) => ({ on: state.dateOf(c.atMs), lookedAt: c.lookedAt, bad: c.bad })),
     elsewhere: keeps
       ? state.places

@@ -46,9 +46,11 @@ export function tagWords(crop: Crop, lot: FullLotRow, pack?: string): TagWords {
         ? crop.curing?.clock === 'healing'
           ? 'skins healing'
           : 'drying'
-        : lot.stage === 'fresh'
-          ? 'use first'
-          : (crop.packs.find((p) => p.id === pack)?.label ?? ''),
+        : lot.stage === 'dryer' || lot.stage === 'conditioning'
+          ? 'dried, not done'
+          : lot.stage === 'fresh'
+            ? 'use first'
+            : (crop.packs.find((p) => p.id === pack)?.label ?? ''),
   }
 }
 

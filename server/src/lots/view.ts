@@ -1,11 +1,11 @@
-import type { CuringView, KeepingView, LotEventView, LotRow } from '@vadose/contract/lots'
+import type { CuringView, DryerView, JarView, KeepingView, LotEventView, LotRow } from '@vadose/contract/lots'
 import { mapSpread, type Spread } from '@vadose/core/chance'
 import { soundNow } from '@vadose/core/checks'
 import type { Crop } from '@vadose/core/crops'
 import { addDays } from '@vadose/core/household'
 import { endReason } from '@vadose/core/keeping'
-import { airflowAt, expectedNowG } from '@vadose/core/line'
-import { eventSays } from '@vadose/core/lots'
+import { airflowAt, conditioningDays, conditioningVerdict, dryerState, expectedNowG } from '@vadose/core/line'
+import { eventSays, jarDay } from '@vadose/core/lots'
 import type { HouseholdState, LotState, PlaceState } from '../household'
 import type { EventRow, FullLotRow } from './queries'
 
@@ -22,6 +22,7 @@ export const lotRow = (row: FullLotRow): LotRow => ({
   place: row.place,
   weightG: row.weightG,
   pieces: row.pieces,
+  dried: row.dried,
 })
 
 /** When 9 in 10 (or half) are still sound, as dates, and which end comes first there. */
@@ -115,3 +116,34 @@ export const eventView = (
   place: placeName,
   says: eventSays(crop, event, placeName),
 })
+
+export function dryerView(state: HouseholdState, lot: LotState): DryerView {
+  const { loads } = lot.history
+  const load = loads.at(-1)!
+  const now = dryerState(state.freshCrop(lot), load, loads[0]!.weightG, state.nowMs)
+  const iso = (ms: number) => new Date(ms).toISOString()
+  return {
+    trays: load.trays,
+    airC: load.airC,
+    loadedAt: iso(load.atMs),
+    targetG: Math.round(now.targetG),
+    moisturePct: now.moisturePct,
+    progress: now.progress,
+    doneAt: mapSpread(now.doneAtMs, iso),
+    rotateAt: iso(now.rotateAtMs),
+    rotated: load.rotatedAtMs !== null,
+    again: loads.length > 1,
+  }
+}
+
+export function jarView(state: HouseholdState, lot: LotState): JarView {
+  const looks = lot.history.jar?.looks ?? []
+  const last = looks.at(-1)
+  const day = jarDay(lot.history, state.nowMs)
+  return {
+    day,
+    of: conditioningDays.least,
+    shakenToday: last !== undefined && state.dateOf(last.atMs) === state.today,
+    says: last ? conditioningVerdict({ ...last, day }).says : null,
+  }
+}

@@ -31,6 +31,10 @@ const finishes: Partial<Record<LotAct['act'], JobKind[]>> = {
   finish: ['take-down', 'test', 'weigh', 'unstall'],
   check: ['check'],
   use: ['use'],
+  load: ['use', 'check', 'test', 'weigh', 'take-down', 'unstall'],
+  rotate: ['rotate'],
+  jar: ['rotate', 'take-out'],
+  shake: ['shake'],
 }
 
 /** Writes a harvest: its lots and their first events. Runs inside the caller's transaction. */
@@ -102,28 +106,31 @@ export async function writeAct(db: Client, moment: Moment, code: string, act: Lo
   }
   const events = await eventsOfLot(db, householdId, lot.id)
   const history = lotHistory(events.map((e) => ({ ...e, atMs: e.at.getTime() })))
-  const outcome = perform(act, { crop, lot: history, airflowOf: naturalAirflow(places) })
+  const outcome = perform(act, { crop, lot: history, nowMs, airflowOf: naturalAirflow(places) })
   const at = new Date(nowMs)
   const made: string[] = []
-  let newCode: string | undefined
-  if (outcome.splitOff) {
-    newCode = nextLotCode(crop.letter, Number(lot.broughtOn.slice(0, 4)), await codesTaken(db, householdId))
+  const codes = outcome.splitsOff ? await codesTaken(db, householdId) : []
+  for (const split of outcome.splitsOff ?? []) {
+    const newCode = nextLotCode(crop.letter, Number(lot.broughtOn.slice(0, 4)), codes)
+    codes.push(newCode)
+    made.push(newCode)
     const id = await addLot(db, householdId, {
       code: newCode,
       crop: lot.crop,
-      heap: outcome.splitOff.label,
+      heap: split.heap ?? lot.heap,
       fate: lot.fate,
       harvestId: lot.harvestId,
       splitFrom: lot.id,
       broughtOn: lot.broughtOn,
     })
-    for (const event of outcome.splitOff.events) {
-      await appendEvent(db, householdId, id, at, { ...event, details: { ...event.details, code } }, requestId)
+    for (const event of split.events) {
+      const details = event.kind === 'split-in' ? { ...event.details, code } : event.details
+      await appendEvent(db, householdId, id, at, { ...event, details }, requestId)
     }
-    made.push(newCode)
   }
+  let split = 0
   for (const event of outcome.events) {
-    const details = event.kind === 'split-out' && newCode ? { ...event.details, code: newCode } : event.details
+    const details = event.kind === 'split-out' ? { ...event.details, code: made[split++]! } : event.details
     await appendEvent(db, householdId, lot.id, at, { ...event, details }, requestId)
   }
   await finishJobs(db, householdId, lot.id, finishes[act.act] ?? [], today)

@@ -17,6 +17,9 @@ const titles: Record<JobView['kind'], (what: string, feels: string) => string> =
   check: (what) => `Look over the ${what}`,
   use: (what) => `Use up the ${what}`,
   read: (what) => `Read the ${what}`,
+  rotate: (what) => `Change the trays of ${what} round`,
+  'take-out': (what) => `Take the ${what} out of the dryer`,
+  shake: (what) => `Shake the jar of ${what}`,
 }
 
 function jobView(state: HouseholdState, job: OpenJob): JobView {
@@ -130,12 +133,13 @@ export function roundRoutes(pool: Pool): Router {
         .filter((place) => place.jobs.length > 0),
       eatFirst: larderLots(state)
         .slice(0, 4)
-        .map(({ code, crop, heap, weightG, pieces, why, lossAvoidedPerKg }) => ({
+        .map(({ code, crop, heap, weightG, pieces, dried, why, lossAvoidedPerKg }) => ({
           code,
           crop,
           heap,
           weightG,
           pieces,
+          dried,
           why,
           urgent: lossAvoidedPerKg > 0.15,
         })),

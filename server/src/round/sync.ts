@@ -1,8 +1,9 @@
 import type { Crop } from '@vadose/core/crops'
 import { addDays, daysBetween } from '@vadose/core/household'
-import { dryingJobs, storedJobs, useUpJob, type Job } from '@vadose/core/round'
+import { dryerJobs, dryingJobs, jarJob, storedJobs, useUpJob, type Job } from '@vadose/core/round'
 import { asHousehold, inTransaction, type Pool } from '../database'
 import {
+  clockTimeOf,
   householdById,
   lockHousehold,
   markPlanned,
@@ -10,6 +11,7 @@ import {
   type LotState,
   type PlaceState,
 } from '../household'
+import { dryerView, jarView } from '../lots'
 import { dropJobs, openJobs, upsertJob } from './queries'
 
 interface PlannedJob extends Job {
@@ -52,6 +54,26 @@ function lotJobs(state: HouseholdState, lot: LotState): Job[] {
       },
       state.today,
     )
+  }
+  if (lot.stage === 'dryer') {
+    const { rotateAt, rotated, doneAt, targetG } = dryerView(state, lot)
+    const at = (iso: string) => clockTimeOf(Date.parse(iso), state.household.timeZone)
+    const on = (iso: string) => state.dateOf(Date.parse(iso))
+    return dryerJobs(
+      {
+        rotateOn: on(rotateAt),
+        rotateAt: at(rotateAt),
+        rotated,
+        doneOn: on(doneAt.p50),
+        doneBetween: `between ${at(doneAt.p10)} and ${at(doneAt.p90)}`,
+        target: `${targetG.toLocaleString('en-GB')} g`,
+      },
+      state.today,
+    )
+  }
+  if (lot.stage === 'conditioning') {
+    const { day, of, shakenToday } = jarView(state, lot)
+    return [jarJob(day, of, shakenToday, state.today)]
   }
   const heap = cropData.heaps.find((h) => h.id === lot.heap)
   if (lot.stage === 'fresh') {

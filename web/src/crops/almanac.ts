@@ -1,4 +1,12 @@
-import { almanacWith, choiceOf, crops as shipped, noChanges, type AlmanacChanges, type Crop } from '@vadose/core/crops'
+import {
+  almanacWith,
+  choiceOf,
+  crops as shipped,
+  driedForm,
+  noChanges,
+  type AlmanacChanges,
+  type Crop,
+} from '@vadose/core/crops'
 import { shallowRef } from 'vue'
 
 /** The almanac as the household has it; what ships until the household's changes are known. */
@@ -16,11 +24,15 @@ export const allCrops = (): readonly Crop[] => almanac.value.crops
 /** The almanac's entry for a lot; every lot's crop is in it. */
 export const cropOf = (id: string): Crop => almanac.value.byId.get(id) ?? shipped[0]!
 
+/** A lot's crop in the form it is in: as it grew, or dried. */
+export const lotCrop = (lot: { crop: string; dried: boolean }): Crop =>
+  lot.dried ? driedForm(cropOf(lot.crop)) : cropOf(lot.crop)
+
 export const heapLabel = (crop: Crop, heap: string): string => crop.heaps.find((h) => h.id === heap)?.label ?? heap
 
 /** “Garlic, hardneck”, with its heap where it is not simply the sound one. */
-export function lotName(cropId: string, heap: string): string {
-  const crop = cropOf(cropId)
+export function lotName(cropId: string, heap: string, dried = false): string {
+  const crop = lotCrop({ crop: cropId, dried })
   return heap === 'sound' ? crop.name : `${crop.name} · ${heapLabel(crop, heap).toLowerCase()}`
 }
 

@@ -95,3 +95,12 @@ export function gramsFrom(text: string, unit: 'g' | 'kg' = 'g'): number | null {
   const grams = Math.round(value * perUnit)
   return grams > 0 && grams <= 2_000_000 ? grams : null
 }
+
+/** An instant as the household's clock shows it: the time of day, with the weekday where it is not today. */
+export function momentOf(iso: string, timeZone: string | undefined, today: string): string {
+  const at = new Date(iso)
+  const zone = timeZone ? { timeZone } : {}
+  const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', ...zone }).format(at)
+  const on = new Intl.DateTimeFormat('en-CA', { ...zone }).format(at)
+  return on === today ? time : `${weekdayOf(on)} ${time}`
+}

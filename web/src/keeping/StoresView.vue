@@ -94,7 +94,7 @@ function drop(code: string, to: string) {
         @done="moving = undefined"
       />
       <section v-if="lot && !moving" class="card stack" aria-label="Chosen lot">
-        <h2>{{ lotName(lot.crop, lot.heap) }} {{ lot.code }}</h2>
+        <h2>{{ lotName(lot.crop, lot.heap, lot.dried) }} {{ lot.code }}</h2>
         <template v-if="lot.stage === 'stored'">
           <p class="soft">{{ weight(lot.weightG) }} in {{ lot.place?.toLowerCase() }}; 9 in 10 still sound until</p>
           <p class="figure">{{ untilDate(lot.nineInTenUntil.p50, lot.beyond) }}</p>

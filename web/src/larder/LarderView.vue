@@ -57,7 +57,9 @@ const until = (lot: LarderLot) => (lot.beyond ? 'keeps over a year' : `9 in 10 t
             <Shelf :lot="lot" />
             <i class="board" aria-hidden="true"></i>
             <h3>
-              <a :href="`/lots/${lot.code}`" @click.prevent="drawer = lot.code">{{ lotName(lot.crop, lot.heap) }}</a>
+              <a :href="`/lots/${lot.code}`" @click.prevent="drawer = lot.code">{{
+                lotName(lot.crop, lot.heap, lot.dried)
+              }}</a>
               <span class="soft">{{ lot.code }}</span>
             </h3>
             <p>{{ amount(lot.pieces, lot.weightG, cropOf(lot.crop).piece) }}</p>

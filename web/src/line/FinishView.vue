@@ -6,7 +6,7 @@ import { computed, ref, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import { cropOf, schoolOf } from '../crops'
 import { amount, gramsFrom, humidity, largeUnit, temperature, useAnswer, weight } from '../household'
-import { useAct } from '../lots'
+import { countFrom, GradeRows, gradesFrom, useAct, type GradeEntries } from '../lots'
 
 const route = useRoute()
 const code = String(route.params['code']).toUpperCase()
@@ -18,9 +18,10 @@ const pack = ref('')
 const placeId = ref('')
 const kilos = ref('')
 const pieces = ref('')
-const withSmall = ref(false)
-const smallKilos = ref('')
-const smallPieces = ref('')
+const units = ref('')
+const waste = ref('')
+const bySize = ref(false)
+const sizes = ref<GradeEntries>({})
 const made = ref<string[]>()
 const { act, refusal, busy } = useAct()
 
@@ -31,17 +32,17 @@ watchEffect(() => {
   placeId.value ||=
     places.value?.find((p) => p.kind === 'cool-room')?.id ?? places.value?.find((p) => p.kind === 'cellar')?.id ?? ''
 })
-const count = (text: string) => (/^\d+$/.test(text.trim()) && Number(text) > 0 ? Number(text) : null)
 const grams = computed(() => gramsFrom(kilos.value, 'kg'))
-const heads = computed(() => count(pieces.value))
-const smallGrams = computed(() => gramsFrom(smallKilos.value, 'kg'))
-const smallHeads = computed(() => count(smallPieces.value))
+const counted = computed(() => countFrom(pieces.value))
+/** What the crop's usual piece would make of the weight, for lots nobody counts. */
+const estimate = computed(() => (grams.value ? Math.max(1, Math.round(grams.value / crop.value.pieceG.value)) : null))
+const grades = computed(() => (bySize.value ? gradesFrom(sizes.value) : []))
 const ready = computed(
   () =>
     grams.value !== null &&
-    heads.value !== null &&
     placeId.value !== '' &&
-    (!withSmall.value || (smallGrams.value !== null && smallHeads.value !== null)),
+    grades.value !== null &&
+    (pieces.value.trim() === '' || counted.value !== null),
 )
 const off = computed(() => (grams.value !== null && lot.value ? lot.value.weightG - grams.value : null))
 
@@ -52,8 +53,10 @@ async function keep(sure = false) {
     pack: pack.value,
     placeId: placeId.value,
     weightG: grams.value!,
-    pieces: heads.value!,
-    ...(withSmall.value ? { small: { weightG: smallGrams.value!, pieces: smallHeads.value! } } : {}),
+    ...(counted.value ? { pieces: counted.value } : {}),
+    ...(countFrom(units.value) ? { units: countFrom(units.value)! } : {}),
+    ...(gramsFrom(waste.value, 'kg') ? { wasteG: gramsFrom(waste.value, 'kg')! } : {}),
+    ...(grades.value?.length ? { grades: grades.value } : {}),
     ...(sure ? { sure } : {}),
   })
   if (answer) made.value = [answer.lot.code, ...answer.made]
@@ -106,31 +109,31 @@ async function keep(sure = false) {
         >
         <label class="field"
           >Count
-          <ElInput v-model="pieces" class="number" inputmode="numeric" :aria-label="`Number of ${crop.piece.many}`"
+          <ElInput
+            v-model="pieces"
+            class="number"
+            inputmode="numeric"
+            :placeholder="estimate ? `about ${estimate}` : ''"
+            :aria-label="`Number of ${crop.piece.many}`"
             ><template #suffix>{{ crop.piece.many }}</template></ElInput
+          ></label
+        >
+        <label class="field"
+          >Trimmings, if weighed
+          <ElInput v-model="waste" class="number" inputmode="decimal" :aria-label="`Trimmings, ${largeUnit()}`"
+            ><template #suffix>{{ largeUnit() }}</template></ElInput
           ></label
         >
       </div>
       <p v-if="off !== null" class="soft">
         {{ off >= 0 ? `${weight(off)} of tops, roots and water off` : `${weight(-off)} more than went on the line` }}
       </p>
-      <label class="row"
-        ><input v-model="withSmall" type="checkbox" /> Keep the small ones apart as a lot of their own</label
-      >
-      <div v-if="withSmall" class="row">
-        <label class="field"
-          >Small ones, of that
-          <ElInput v-model="smallKilos" class="number" inputmode="decimal" aria-label="Weight of the small ones, kg"
-            ><template #suffix>{{ largeUnit() }}</template></ElInput
-          ></label
-        >
-        <label class="field"
-          >Count
-          <ElInput v-model="smallPieces" class="number" inputmode="numeric" aria-label="Number of small ones"
-            ><template #suffix>{{ crop.piece.many }}</template></ElInput
-          ></label
-        >
-      </div>
+      <label class="row"><input v-model="bySize" type="checkbox" /> Sort by size: each size a lot of its own</label>
+      <template v-if="bySize">
+        <p class="soft">{{ crop.grading }}</p>
+        <GradeRows v-model="sizes" :many="crop.piece.many" />
+        <p v-if="grades === null" class="bad">One of the sizes cannot be read.</p>
+      </template>
     </section>
     <section class="card stack">
       <h2>Pack and place</h2>
@@ -147,7 +150,10 @@ async function keep(sure = false) {
           {{ p.label }}
         </button>
       </div>
-      <p class="soft">Airy: never plastic for a dry store.</p>
+      <label class="field"
+        >How many of them <ElInput v-model="units" class="short" inputmode="numeric" aria-label="How many packs"
+      /></label>
+      <p v-if="crop.needs.includes('airy') && pack !== 'jar'" class="soft">Airy: never plastic for a dry store.</p>
       <div class="choices" role="radiogroup" aria-label="Place">
         <button
           v-for="p in (places ?? []).filter((one) => !['outdoors', 'freezer'].includes(one.kind))"
@@ -171,7 +177,7 @@ async function keep(sure = false) {
     </p>
     <div>
       <ElButton type="primary" native-type="submit" size="large" :disabled="!ready || busy"
-        >Put by {{ heads && grams ? amount(heads, grams, crop.piece) : '' }}</ElButton
+        >Put by {{ grams ? amount(counted, grams, crop.piece) : '' }}</ElButton
       >
     </div>
   </form>
@@ -187,6 +193,9 @@ async function keep(sure = false) {
 .choice .soft {
   display: block;
   font-weight: 400;
+}
+.short {
+  width: 92px;
 }
 .number {
   width: 150px;

@@ -5,10 +5,12 @@ import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { cropColour, cropOf, lotName } from '../crops'
 import { dateRange, useAnswer, useFrame } from '../household'
-import { useAct, WeighField } from '../lots'
+import { CleanForm, useAct, WeighField } from '../lots'
 import { ReadField } from '../places'
 import AirChart from './AirChart.vue'
+import DryerCard from './DryerCard.vue'
 import EndTests from './EndTests.vue'
+import JarsCard from './JarsCard.vue'
 import RopeChart from './RopeChart.vue'
 import WeightChart from './WeightChart.vue'
 
@@ -29,7 +31,8 @@ const heals = computed(() => cropOf(chosen.value?.crop ?? '').curing?.clock === 
 const feels = computed(() =>
   (cropOf(chosen.value?.crop ?? '').curing?.endTests ?? []).map((t) => t.label.toLowerCase()).join(', '),
 )
-const open = ref<'weigh' | 'test'>()
+const open = ref<'weigh' | 'test' | 'clean'>()
+const cleans = computed(() => cropOf(chosen.value?.crop ?? '').cleaning)
 const { act, refusal, busy } = useAct()
 const choose = (code: string) => {
   open.value = undefined
@@ -81,6 +84,10 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         }}
       </p>
     </header>
+    <div v-if="view.dryer.length || view.jars.length" class="two">
+      <DryerCard v-if="view.dryer.length" :loads="view.dryer" />
+      <JarsCard v-if="view.jars.length" :jars="view.jars" />
+    </div>
     <section v-if="view.lots.length === 0" class="card">
       <h2>The rope is empty</h2>
       <p>
@@ -108,6 +115,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
             >Weigh <kbd>w</kbd></ElButton
           >
           <ElButton @click="open = open === 'test' ? undefined : 'test'">Feel {{ feels }}</ElButton>
+          <ElButton v-if="cleans" @click="open = open === 'clean' ? undefined : 'clean'">Thresh, clean</ElButton>
           <RouterLink class="el-button" :to="`/lots/${chosen.code}/finish`">Take down</RouterLink>
         </div>
       </div>
@@ -118,6 +126,14 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         :basis="chosen.basis"
         :expected-g="chosen.expectedG"
         focus-first
+        @done="open = undefined"
+      />
+      <CleanForm
+        v-if="open === 'clean' && cleans"
+        :key="chosen.code"
+        :code="chosen.code"
+        :weight-g="chosen.weightG"
+        :steps="cleans"
         @done="open = undefined"
       />
       <EndTests
@@ -200,6 +216,11 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 .three {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 14px;
+}
+.two {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 420px), 1fr));
   gap: 14px;
 }
 .options {

@@ -40,7 +40,7 @@ const found = computed((): Found[] => {
       const crop = cropOf(lot.crop)
       return {
         key: lot.code,
-        title: `${lot.code} ${lotName(lot.crop, lot.heap)}`,
+        title: `${lot.code} ${lotName(lot.crop, lot.heap, lot.dried)}`,
         detail: [lot.place, amount(lot.pieces, lot.weightG, crop.piece)].filter(Boolean).join(' · '),
         to: `/lots/${lot.code}`,
         words: [lot.code, crop.name, ...crop.synonyms, lot.heap, lot.variety, lot.bed, lot.place]

@@ -2,10 +2,12 @@
 import type { LotView } from '@vadose/contract/lots'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
-import { cropColour, cropOf, heapLabel } from '../crops'
+import { cropColour, cropOf, heapLabel, lotCrop } from '../crops'
 import { amount, dateRange, longDate, shortDate, untilDate, useFrame, weight } from '../household'
 import { useAct } from './act'
 import SurvivalChart from './SurvivalChart.vue'
+import CleanForm from './CleanForm.vue'
+import GradeForm from './GradeForm.vue'
 import TakeForm from './TakeForm.vue'
 import LedgerList from './LedgerList.vue'
 import MoveForm from './MoveForm.vue'
@@ -13,11 +15,17 @@ import WeighField from './WeighField.vue'
 
 const props = defineProps<{ lot: LotView; wide?: boolean }>()
 const frame = useFrame()
-const crop = computed(() => cropOf(props.lot.crop))
+const crop = computed(() => lotCrop(props.lot))
+const dries = computed(
+  () => ['fresh', 'stored'].includes(props.lot.stage) && cropOf(props.lot.crop).dehydrating && !props.lot.dried,
+)
+const cleans = computed(() =>
+  ['drying', 'stored'].includes(props.lot.stage) ? cropOf(props.lot.crop).cleaning : undefined,
+)
 const colour = computed(() => cropColour(props.lot.crop))
 const keeping = computed(() => props.lot.keeping)
 const curing = computed(() => props.lot.curing)
-type Open = 'use' | 'lose' | 'move' | 'weigh' | 'correct' | 'note'
+type Open = 'clean' | 'grade' | 'use' | 'lose' | 'move' | 'weigh' | 'correct' | 'note'
 const open = ref<Open>()
 const toggle = (what: Open) => (open.value = open.value === what ? undefined : what)
 const { act, refusal } = useAct()
@@ -48,12 +56,20 @@ defineExpose({ toggle })
       </p>
       <div class="acts no-print">
         <template v-if="!gone">
-          <ElButton v-if="lot.stage !== 'drying'" type="primary" @click="toggle('use')">Use <kbd>u</kbd></ElButton>
+          <ElButton v-if="['fresh', 'stored'].includes(lot.stage)" type="primary" @click="toggle('use')"
+            >Use <kbd>u</kbd></ElButton
+          >
           <ElButton v-if="curing" type="primary" @click="toggle('weigh')">Weigh</ElButton>
           <RouterLink v-if="lot.stage === 'stored'" class="el-button" :to="`/lots/${lot.code}/check`"
             >Look over&nbsp;<kbd>c</kbd></RouterLink
           >
           <RouterLink v-if="curing" class="el-button" :to="`/lots/${lot.code}/finish`">Take down</RouterLink>
+          <ElButton v-if="cleans" @click="toggle('clean')">Thresh, clean</ElButton>
+          <RouterLink v-if="dries" class="el-button" :to="`/lots/${lot.code}/dry`">Dry it</RouterLink>
+          <RouterLink v-if="lot.dryer || lot.jar" class="el-button el-button--primary" to="/line"
+            >On the line</RouterLink
+          >
+          <ElButton v-if="lot.stage === 'stored' && !lot.dried" @click="toggle('grade')">Sort by size</ElButton>
           <ElButton @click="toggle('move')">Move <kbd>m</kbd></ElButton>
           <ElButton @click="toggle('lose')">Gone bad</ElButton>
           <RouterLink class="el-button" :to="`/lots/${lot.code}/tag`">Tag</RouterLink>
@@ -75,6 +91,10 @@ defineExpose({ toggle })
         focus-first
         @done="open = undefined"
       />
+    </section>
+    <GradeForm v-if="open === 'grade'" :lot="lot" @done="open = undefined" />
+    <section v-if="open === 'clean' && cleans" class="card">
+      <CleanForm :code="lot.code" :weight-g="lot.weightG" :steps="cleans" @done="open = undefined" />
     </section>
     <form v-if="open === 'note'" class="card row" @submit.prevent="keepNote">
       <input v-model="note" class="note" aria-label="Note" placeholder="What should be remembered" maxlength="500" />

@@ -2,13 +2,13 @@
 import type { LotRow } from '@vadose/contract/lots'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
-import { cropOf } from '../crops'
+import { lotCrop } from '../crops'
 import { amount, gramsFrom } from '../household'
 import { useAct } from './act'
 
 const props = defineProps<{ lot: LotRow; kind: 'use' | 'lose' | 'correct' }>()
 const emit = defineEmits<{ done: [] }>()
-const crop = computed(() => cropOf(props.lot.crop))
+const crop = computed(() => lotCrop(props.lot))
 const counted = computed(() => props.lot.pieces !== null)
 const pieces = ref(1)
 const weightText = ref('')

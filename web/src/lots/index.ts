@@ -1,5 +1,8 @@
 export * from './act'
+export { default as CleanForm } from './CleanForm.vue'
 export { default as FindBox } from './FindBox.vue'
+export { default as GradeRows, type GradeEntries } from './GradeRows.vue'
+export * from './grades'
 export { default as LotDrawer } from './LotDrawer.vue'
 export { default as MoveForm } from './MoveForm.vue'
 export { default as TakeForm } from './TakeForm.vue'

@@ -51,6 +51,18 @@ const late = computed(() => daysBetween(props.job.dueOn, props.today))
         >Start check</RouterLink
       >
       <RouterLink v-else-if="job.kind === 'use'" class="el-button" :to="`/lots/${job.code}`">Use some</RouterLink>
+      <ElButton v-else-if="job.kind === 'rotate' && job.code" :disabled="busy" @click="act(job.code, { act: 'rotate' })"
+        >Changed round</ElButton
+      >
+      <RouterLink v-else-if="job.kind === 'take-out'" class="el-button el-button--primary" to="/line"
+        >To the dryer</RouterLink
+      >
+      <template v-else-if="job.kind === 'shake' && job.code">
+        <ElButton type="primary" :disabled="busy" @click="act(job.code, { act: 'shake', beads: false, mould: false })"
+          >No beads</ElButton
+        >
+        <RouterLink class="el-button" to="/line">Beads or mould</RouterLink>
+      </template>
       <ReadField v-else-if="job.kind === 'read'" :place-id="placeId" />
     </div>
   </article>

@@ -1,0 +1,154 @@
+<script setup lang="ts">
+import type { LotView } from '@vadose/contract/lots'
+import type { PlaceView } from '@vadose/contract/places'
+import { dryWeight } from '@vadose/core/line'
+import { ElButton, ElInput } from 'element-plus'
+import { computed, ref, watchEffect } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { cropOf } from '../crops'
+import {
+  amount,
+  degree,
+  fromCelsius,
+  gramsFrom,
+  largeUnit,
+  temperature,
+  toCelsius,
+  useAnswer,
+  weight,
+} from '../household'
+import { useAct } from '../lots'
+
+/** Loading the dehydrator with a lot or a part of it. */
+const route = useRoute()
+const router = useRouter()
+const code = String(route.params['code']).toUpperCase()
+const { answer: lot, failure } = useAnswer<LotView>(() => `/lots/${code}`)
+const { answer: places } = useAnswer<PlaceView[]>(() => '/places')
+const crop = computed(() => cropOf(lot.value?.crop ?? ''))
+const how = computed(() => crop.value.dehydrating)
+const all = ref(true)
+const taken = ref('')
+const onTrays = ref('')
+const trays = ref('4')
+const air = ref('')
+const placeId = ref('')
+watchEffect(() => {
+  if (how.value) air.value ||= String(Math.round(fromCelsius((how.value.airC.value[0] + how.value.airC.value[1]) / 2)))
+  placeId.value ||= places.value?.find((p) => p.kind === 'room')?.id ?? places.value?.[0]?.id ?? ''
+})
+const takenG = computed(() => (all.value ? (lot.value?.weightG ?? null) : gramsFrom(taken.value, 'kg')))
+const weightG = computed(() => gramsFrom(onTrays.value, 'kg'))
+const airC = computed(() => toCelsius(Number(air.value.replace(',', '.'))))
+const trayCount = computed(() => (/^\d+$/.test(trays.value.trim()) ? Number(trays.value) : 0))
+const ready = computed(
+  () =>
+    takenG.value !== null &&
+    weightG.value !== null &&
+    Number.isFinite(airC.value) &&
+    trayCount.value > 0 &&
+    placeId.value,
+)
+const outcome = computed(() =>
+  weightG.value && how.value
+    ? dryWeight(weightG.value, crop.value.waterPct.value, how.value.finalMoisturePct.value)
+    : null,
+)
+const { act, refusal, busy } = useAct()
+async function load(sure = false) {
+  const done = await act(code, {
+    act: 'load',
+    ...(all.value ? {} : { takenG: takenG.value! }),
+    weightG: weightG.value!,
+    trays: trayCount.value,
+    airC: Math.round(airC.value * 10) / 10,
+    placeId: placeId.value,
+    ...(sure ? { sure } : {}),
+  })
+  if (done) await router.push('/line')
+}
+</script>
+
+<template>
+  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <p v-else-if="lot && !how" class="notice">
+    {{ crop.name }} is not dried in a dehydrator. <RouterLink :to="`/lots/${code}`">To the lot</RouterLink>
+  </p>
+  <form v-else-if="lot && how" class="stack load" @submit.prevent="load()">
+    <header class="head">
+      <h1>Dry {{ crop.name.toLowerCase() }} {{ code }}</h1>
+      <p class="soft">{{ amount(lot.pieces, lot.weightG, crop.piece) }} there</p>
+    </header>
+    <section class="card stack">
+      <h2>First</h2>
+      <p>
+        {{ how.cut }}<template v-if="how.pretreat">; {{ how.pretreat }}</template
+        >. {{ temperature(how.airC.value[0], 0)
+        }}{{ how.airC.value[1] > how.airC.value[0] ? `–${temperature(how.airC.value[1], 0)}` : '' }},
+        {{ how.hours.value[0] }} to {{ how.hours.value[1] }} hours, to {{ how.doneness }}.
+      </p>
+    </section>
+    <section class="card stack">
+      <div class="choices" role="radiogroup" aria-label="How much of it">
+        <button type="button" role="radio" class="choice" :aria-checked="all" @click="all = true">All of it</button>
+        <button type="button" role="radio" class="choice" :aria-checked="!all" @click="all = false">A part</button>
+      </div>
+      <div class="row">
+        <label v-if="!all" class="field"
+          >Taken from the lot
+          <ElInput v-model="taken" class="number" inputmode="decimal" :aria-label="`Taken from the lot, ${largeUnit()}`"
+            ><template #suffix>{{ largeUnit() }}</template></ElInput
+          ></label
+        >
+        <label class="field"
+          >On the trays, prepared
+          <ElInput
+            v-model="onTrays"
+            class="number"
+            inputmode="decimal"
+            :aria-label="`Weight on the trays, ${largeUnit()}`"
+            ><template #suffix>{{ largeUnit() }}</template></ElInput
+          ></label
+        >
+        <label class="field"
+          >Trays <ElInput v-model="trays" class="short" inputmode="numeric" aria-label="Trays"
+        /></label>
+        <label class="field"
+          >Air
+          <ElInput v-model="air" class="short" inputmode="decimal" :aria-label="`Air of the dryer, ${degree()}`"
+            ><template #suffix>{{ degree() }}</template></ElInput
+          ></label
+        >
+        <label class="field"
+          >It stands in
+          <select v-model="placeId" aria-label="Place of the dryer">
+            <option v-for="p in places" :key="p.id" :value="p.id">{{ p.name }}</option>
+          </select></label
+        >
+      </div>
+      <p v-if="outcome" class="figure">
+        {{ weight(Math.round(outcome.targetWeightG)) }} when it is done
+        <span class="soft">{{ weight(Math.round(outcome.waterToLoseG)) }} of water to go</span>
+      </p>
+    </section>
+    <p v-if="refusal" class="notice bad" role="alert">
+      {{ refusal.message }}
+      <ElButton v-if="refusal.code === 'surprise'" @click="load(true)">Keep it anyway</ElButton>
+    </p>
+    <div>
+      <ElButton type="primary" size="large" native-type="submit" :disabled="!ready || busy">Start the dryer</ElButton>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.load {
+  max-width: 860px;
+}
+.number {
+  width: 140px;
+}
+.short {
+  width: 92px;
+}
+</style>

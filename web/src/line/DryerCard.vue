@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import type { LineView } from '@vadose/contract/line'
+import { ElButton, ElInput } from 'element-plus'
+import { reactive, ref } from 'vue'
+import { cropColour, cropOf, lotName } from '../crops'
+import { gramsFrom, momentOf, smallUnit, temperature, useFrame, weight } from '../household'
+import { useAct, WeighField } from '../lots'
+
+/** Loads in the dehydrator: when each is done, by its hours and by the scale. */
+defineProps<{ loads: LineView['dryer'] }>()
+const frame = useFrame()
+const at = (iso: string) => momentOf(iso, frame.frame?.household.timeZone, frame.today)
+const open = ref<{ code: string; what: 'weigh' | 'jar' }>()
+const toggle = (code: string, what: 'weigh' | 'jar') =>
+  (open.value = open.value?.code === code && open.value.what === what ? undefined : { code, what })
+const out = reactive({ text: '' })
+const { act, refusal, busy } = useAct()
+
+async function jar(code: string, sure = false) {
+  const weightG = gramsFrom(out.text)
+  if (weightG === null) return
+  if (await act(code, { act: 'jar', weightG, ...(sure ? { sure } : {}) })) {
+    out.text = ''
+    open.value = undefined
+  }
+}
+const doneness = (crop: string) => cropOf(crop).dehydrating?.doneness ?? ''
+</script>
+
+<template>
+  <section class="card" aria-label="In the dryer">
+    <h2>In the dryer</h2>
+    <ul class="rows">
+      <li v-for="l in loads" :key="l.code" class="load" :style="{ '--crop': cropColour(l.crop) }">
+        <div>
+          <h3>
+            {{ lotName(l.crop, l.heap) }} <RouterLink :to="`/lots/${l.code}`">{{ l.code }}</RouterLink>
+          </h3>
+          <p class="soft">
+            {{ l.load.again ? 'back from the jar, ' : '' }}{{ weight(l.weightG) }} on
+            {{ l.load.trays === 1 ? 'one tray' : `${l.load.trays} trays` }} at {{ temperature(l.load.airC, 0) }} since
+            {{ at(l.load.loadedAt) }}
+          </p>
+        </div>
+        <div class="done">
+          <strong>done {{ at(l.load.doneAt.p10) }} – {{ at(l.load.doneAt.p90) }}</strong>
+          <p class="soft">at {{ weight(l.load.targetG) }}; {{ doneness(l.crop) }}</p>
+        </div>
+        <div
+          class="bar"
+          role="img"
+          :aria-label="`${Math.round(l.load.progress * 100)} in 100 of the water gone, about ${Math.round(l.load.moisturePct)} % left`"
+        >
+          <i :style="{ width: `${l.load.progress * 100}%` }"></i>
+          <span>{{ Math.round(l.load.moisturePct) }} % water left</span>
+        </div>
+        <div class="row">
+          <ElButton @click="toggle(l.code, 'weigh')">Weigh</ElButton>
+          <ElButton v-if="!l.load.rotated" :disabled="busy" @click="act(l.code, { act: 'rotate' })"
+            >Trays changed round</ElButton
+          >
+          <ElButton type="primary" @click="toggle(l.code, 'jar')">Out, into jars</ElButton>
+        </div>
+        <WeighField
+          v-if="open?.code === l.code && open.what === 'weigh'"
+          :code="l.code"
+          basis="lot"
+          :expected-g="null"
+          focus-first
+          @done="open = undefined"
+        />
+        <form v-if="open?.code === l.code && open.what === 'jar'" class="row" @submit.prevent="jar(l.code)">
+          <ElInput
+            v-model="out.text"
+            class="grams"
+            inputmode="decimal"
+            autofocus
+            :aria-label="`Dried weight of ${l.code}, ${smallUnit()}`"
+            :placeholder="`about ${l.load.targetG}`"
+            ><template #suffix>{{ smallUnit() }}</template></ElInput
+          >
+          <ElButton type="primary" native-type="submit" :disabled="gramsFrom(out.text) === null || busy">Keep</ElButton>
+          <p class="soft">Cool first. Two thirds full; shake every day for a week.</p>
+          <p v-if="refusal" class="bad" role="alert">
+            {{ refusal.message }}
+            <ElButton v-if="refusal.code === 'surprise'" @click="jar(l.code, true)">Keep it anyway</ElButton>
+          </p>
+        </form>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 6px 0 0;
+}
+.load {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 8px 18px;
+  padding: 10px 0;
+}
+.bar {
+  grid-column: 1 / -1;
+  position: relative;
+  height: 24px;
+  border-radius: 6px;
+  background: var(--paper-deep);
+  overflow: hidden;
+}
+.bar i {
+  position: absolute;
+  inset: 0 auto 0 0;
+  background: color-mix(in srgb, var(--crop) 45%, var(--paper-deep));
+}
+.bar span {
+  position: relative;
+  padding-left: 9px;
+  font-size: 14px;
+  font-weight: 600;
+}
+.grams {
+  width: 150px;
+}
+@media (max-width: 820px) {
+  .load {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import type { LineView } from '@vadose/contract/line'
+import { ElButton, ElInput } from 'element-plus'
+import { ref } from 'vue'
+import { cropColour, lotName } from '../crops'
+import { weight } from '../household'
+import { useAct } from '../lots'
+
+/** Dried food a week in the jar before it is put by: shaken every day, looked at for beads. */
+defineProps<{ jars: LineView['jars'] }>()
+const percent = ref('')
+const { act, refusal, busy } = useAct()
+const jarPct = () => {
+  const value = Number(percent.value.replace(',', '.'))
+  return percent.value.trim() !== '' && Number.isFinite(value) ? { jarHumidityPct: value } : {}
+}
+async function shake(code: string, beads: boolean, mould = false) {
+  if (await act(code, { act: 'shake', beads, mould, ...jarPct() })) percent.value = ''
+}
+</script>
+
+<template>
+  <section class="card" aria-label="In jars, conditioning">
+    <h2>In jars, a week before they are put by</h2>
+    <ul class="rows">
+      <li v-for="l in jars" :key="l.code" class="jar" :style="{ '--crop': cropColour(l.crop) }">
+        <div>
+          <h3>
+            {{ lotName(l.crop, l.heap) }} <RouterLink :to="`/lots/${l.code}`">{{ l.code }}</RouterLink>
+          </h3>
+          <p class="soft">{{ weight(l.weightG) }}. {{ l.jar.says ?? 'Not looked at yet.' }}</p>
+        </div>
+        <ol class="days" :aria-label="`Day ${Math.min(l.jar.day, l.jar.of)} of ${l.jar.of}`">
+          <li v-for="d in l.jar.of" :key="d" :class="{ past: d < l.jar.day || (d === l.jar.day && l.jar.shakenToday) }">
+            {{ d }}
+          </li>
+        </ol>
+        <p v-if="l.jar.shakenToday" class="good">shaken today</p>
+        <div v-else class="row">
+          <ElInput
+            v-model="percent"
+            class="percent"
+            inputmode="decimal"
+            placeholder="air in it"
+            :aria-label="`Humidity in the jar ${l.code}, % (if a hygrometer is in it)`"
+            ><template #suffix>%</template></ElInput
+          >
+          <ElButton type="primary" :disabled="busy" @click="shake(l.code, false)">Shaken, no beads</ElButton>
+          <ElButton :disabled="busy" @click="shake(l.code, true)">Beads: back to the dryer</ElButton>
+          <ElButton :disabled="busy" @click="shake(l.code, false, true)">Mould: throw it out</ElButton>
+        </div>
+      </li>
+    </ul>
+    <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 6px 0 0;
+}
+.jar {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 8px 18px;
+  padding: 10px 0;
+}
+.jar > .row,
+.jar > .good {
+  grid-column: 1 / -1;
+}
+.days {
+  list-style: none;
+  display: flex;
+  gap: 4px;
+  padding: 0;
+  margin: 0;
+}
+.days li {
+  width: 26px;
+  height: 26px;
+  border-radius: 13px;
+  border: 2px solid var(--crop);
+  display: grid;
+  place-items: center;
+  font-size: 13px;
+}
+.days .past {
+  background: var(--crop);
+  color: var(--card);
+}
+.percent {
+  width: 116px;
+}
+@media (max-width: 820px) {
+  .jar {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

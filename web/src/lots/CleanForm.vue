@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import type { CleaningStep } from '@vadose/core/crops'
+import { ElButton, ElInput } from 'element-plus'
+import { computed, ref } from 'vue'
+import { gramsFrom, largeUnit, weight } from '../household'
+import { useAct } from './act'
+
+/** Threshing, sieving, winnowing: what is left on the scale after each. */
+const props = defineProps<{ code: string; weightG: number; steps: readonly CleaningStep[] }>()
+const emit = defineEmits<{ done: [] }>()
+const words = { thresh: 'Threshed', sieve: 'Sieved', winnow: 'Winnowed' }
+const step = ref<CleaningStep>(props.steps[0]!)
+const text = ref('')
+const grams = computed(() => gramsFrom(text.value, 'kg'))
+const { act, refusal, busy } = useAct()
+async function keep() {
+  if (await act(props.code, { act: 'clean', step: step.value, weightG: grams.value! })) {
+    text.value = ''
+    emit('done')
+  }
+}
+</script>
+
+<template>
+  <form class="row" @submit.prevent="keep">
+    <div class="choices" role="radiogroup" aria-label="What was done">
+      <button
+        v-for="s in steps"
+        :key="s"
+        type="button"
+        role="radio"
+        class="choice"
+        :aria-checked="step === s"
+        @click="step = s"
+      >
+        {{ words[s] }}
+      </button>
+    </div>
+    <ElInput
+      v-model="text"
+      class="kilos"
+      inputmode="decimal"
+      :aria-label="`Weight after, ${largeUnit()}`"
+      placeholder="after"
+      ><template #suffix>{{ largeUnit() }}</template></ElInput
+    >
+    <ElButton type="primary" native-type="submit" :disabled="grams === null || busy">Keep</ElButton>
+    <p v-if="grams !== null && grams <= weightG" class="soft">{{ weight(weightG - grams) }} of straw and chaff off</p>
+    <p v-else class="soft">{{ weight(weightG) }} before</p>
+    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+  </form>
+</template>
+
+<style scoped>
+.kilos {
+  width: 130px;
+}
+</style>

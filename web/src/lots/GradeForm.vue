@@ -1,0 +1,35 @@
+<script setup lang="ts">
+import type { LotRow } from '@vadose/contract/lots'
+import { ElButton } from 'element-plus'
+import { computed, ref } from 'vue'
+import { lotCrop } from '../crops'
+import { amount } from '../household'
+import { useAct } from './act'
+import { gradesFrom } from './grades'
+import GradeRows, { type GradeEntries } from './GradeRows.vue'
+
+const props = defineProps<{ lot: LotRow }>()
+const emit = defineEmits<{ done: [] }>()
+const crop = computed(() => lotCrop(props.lot))
+const entries = ref<GradeEntries>({})
+const grades = computed(() => gradesFrom(entries.value))
+const { act, refusal, busy } = useAct()
+async function keep() {
+  if (await act(props.lot.code, { act: 'grade', grades: grades.value! })) emit('done')
+}
+</script>
+
+<template>
+  <form class="card stack" @submit.prevent="keep">
+    <h2>Sort by size</h2>
+    <p class="soft">
+      {{ crop.grading }} Each size you weigh becomes a lot of its own; the rest of
+      {{ amount(lot.pieces, lot.weightG, crop.piece) }} stays {{ lot.code }}.
+    </p>
+    <GradeRows v-model="entries" :many="crop.piece.many" />
+    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <div>
+      <ElButton type="primary" native-type="submit" :disabled="!grades?.length || busy">Make the lots</ElButton>
+    </div>
+  </form>
+</template>
