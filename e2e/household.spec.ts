@@ -24,7 +24,7 @@ test('an onion harvest with a heap for the bin, a lot split at the end, and some
   await page.getByLabel('Weight of the small ones, kg').fill('1.2')
   await page.getByLabel('Number of small ones').fill('20')
   await page.getByLabel('Weight cleaned, kg').fill('10.4')
-  await expect(page.getByText('1.60 kg of tops, roots and water off')).toBeVisible()
+  await expect(page.getByText('1.60 kg of trimmings and water off')).toBeVisible()
   await page.getByRole('radio', { name: 'plait' }).click()
   await page.getByRole('button', { name: /^Put by 90 onions/ }).click()
   await expect(page.getByRole('link', { name: 'Tag for N26-3' })).toBeVisible()

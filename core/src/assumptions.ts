@@ -59,6 +59,9 @@ export const recentAirMemoryDays = 10
 /** What the last ten days say of the next fortnight, against the same weeks of earlier years: fitted on four summers. */
 export const recentAirShare = 0.3
 
+/** Spread thinner or bunched smaller, a lot feels the air's pull as so much stronger: judgement. */
+export const thinLayerGain = 1.3
+
 /** Newly bad pieces a household will bear before it wants to look: a share of the lot, and never under one piece. */
 export const bearableBadShare = 0.02
 

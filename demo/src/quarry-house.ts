@@ -249,6 +249,11 @@ const season2026: Step[] = [
   ...weighings('N26-9', 2390, 1.0, 0.86, ['2026-09-28']),
 ]
 
+/** A part of a lot cut up and put in the dehydrator; it becomes a lot of its own. */
+const dryer = (on: CivilDate, hour: number, code: string, takenG: number, weightG: number, trays: number): Step[] => [
+  { on, hour, do: 'act', code, act: { act: 'load', takenG, weightG, trays, airC: 60, place: 'Kitchen' } },
+]
+
 const lift = (
   on: CivilDate,
   hour: number,
@@ -297,6 +302,10 @@ const autumn2026: Step[] = [
     { heap: 'sound', weightG: 26500, pieces: 178, place: 'Shed' },
     { heap: 'nicked', weightG: 5200, pieces: 37, place: 'Kitchen' },
   ]),
+  ...dryer('2026-09-30', 14, 'A26-2', 3200, 2600, 5),
+  { on: '2026-09-30', hour: 19, do: 'act', code: 'A26-3', act: { act: 'rotate' } },
+  { on: '2026-10-01', hour: 7, do: 'act', code: 'A26-3', act: { act: 'jar', weightG: 470 } },
+  ...dryer('2026-10-02', 5, 'A26-2', 1500, 1240, 3),
   lift('2026-09-30', 16, 'tomato-green', 'Late Cluster', 'Glasshouse', 0.2, [
     { heap: 'sound', weightG: 5400, pieces: 57, place: 'North room' },
   ]),

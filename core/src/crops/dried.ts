@@ -14,9 +14,8 @@ export function driedForm(crop: Crop): Crop {
   if (!dehydrating) return crop
   const days = driedDays[fruitGroups.includes(crop.group) ? 'fruit' : 'vegetable']
   const left = (100 - crop.waterPct.value) / (100 - dehydrating.finalMoisturePct.value)
-  const { freezing: _frozen, curing: _cured, readiness: _ready, ...rest } = crop
-  return {
-    ...rest,
+  const dried: Crop = {
+    ...crop,
     name: `${crop.name}, dried`,
     plural: `dried ${crop.plural}`,
     pieceG: { value: Math.max(0.05, crop.pieceG.value * left), source: 'judgement' },
@@ -43,4 +42,8 @@ export function driedForm(crop: Crop): Crop {
     },
     faults: [faults['jar-beads'], faults['seed-mould'], faults.weevil],
   }
+  delete dried.freezing
+  delete dried.curing
+  delete dried.readiness
+  return dried
 }

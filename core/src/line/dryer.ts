@@ -83,7 +83,7 @@ export function dryerState(crop: Crop, load: DryerLoad, firstG: number, nowMs: n
   const p50 = after(logPace)
   return {
     targetG,
-    moisturePct: wetBasisPct(Math.max(end / 2, reckoned)),
+    moisturePct: wetBasisPct(100 * Math.max(end / 2, reckoned)),
     progress: start > end ? Math.min(1, Math.max(0, (start - reckoned) / (start - end))) : 1,
     doneAtMs: { p10: after(logPace + q90 * logSd), p50, p90: after(logPace - q90 * logSd) },
     rotateAtMs: load.atMs + (p50 - load.atMs) / 2,

@@ -65,7 +65,9 @@ describe('apples through the dehydrator', () => {
     const state = (hour: number) => dryerState(apple, lot.lot().loads[0]!, 2500, hour * hourMs)
     // 2.5 kg at 85.56 % water to 20 %: 2500 · 0.1444 / 0.8 = 451 g
     expect(state(0).targetG).toBeCloseTo(451.25, 1)
-    const hours = (state(0).doneAtMs.p50 / hourMs) as number
+    const hours = state(0).doneAtMs.p50 / hourMs
+    expect(state(0).moisturePct).toBeCloseTo(85.56, 2)
+    expect(state(hours).moisturePct).toBeCloseTo(20, 1)
     expect(hours).toBeGreaterThan(6)
     expect(hours).toBeLessThan(12)
     expect(state(0).rotateAtMs / hourMs).toBeCloseTo(hours / 2, 6)

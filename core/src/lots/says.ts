@@ -30,7 +30,7 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
       const pack = crop.packs.find((p) => p.id === d.pack)?.label ?? d.pack
       if (event.weightG === 0 && !d.neck) return `put by: ${pack}${placeName ? `, in ${placeName.toLowerCase()}` : ''}`
       const neck = crop.necks.find((n) => n.id === d.neck)?.label
-      return `cleaned and packed: ${neck ? `${neck}, ` : ''}${d.units && d.units > 1 ? `${d.units} × ` : ''}${pack}${placeName ? `, to ${placeName.toLowerCase()}` : ''}; ${grams(-event.weightG)} of tops, roots and water off${d.wasteG ? `, ${grams(d.wasteG)} of it trimmings` : ''}`
+      return `cleaned and packed: ${neck ? `${neck}, ` : ''}${d.units && d.units > 1 ? `${d.units} × ` : ''}${pack}${placeName ? `, to ${placeName.toLowerCase()}` : ''}; ${grams(-event.weightG)} of trimmings and water off${d.wasteG ? `, ${grams(d.wasteG)} of it trimmings` : ''}`
     }
     case 'split-out':
       return `${took} split off${d.code ? ` as ${d.code}` : ''}${d.why ? ` (${d.why})` : ''}`

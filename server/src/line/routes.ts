@@ -1,12 +1,12 @@
 import type { LineLotDetail, LineView } from '@vadose/contract/line'
 import { hourMs } from '@vadose/core/air'
-import { curingOf, airflowAt, weightCurve, whatWouldHelp, type Alternative } from '@vadose/core/line'
-import { placeKinds } from '@vadose/core/places'
+import { weightCurve } from '@vadose/core/line'
 import { Refusal } from '@vadose/core/refusal'
 import { Router } from 'express'
 import type { Pool } from '../database'
 import { currentState, type PlaceState } from '../household'
-import { curingView, dryerView, jarView, lotRow, readyDates } from '../lots'
+import { curingView, dryerView, jarView, lotRow } from '../lots'
+import { lineAdvice, optionsFor } from './advice'
 
 const backHours = 10 * 24
 const aheadHours = 5 * 24
@@ -55,31 +55,15 @@ export function lineRoutes(pool: Pool): Router {
     } satisfies LineView)
   })
 
+  router.get('/line-advice', async (request, response) => {
+    response.json(lineAdvice(await currentState(pool, request)))
+  })
+
   router.get('/line/:code', async (request, response) => {
     const state = await currentState(pool, request)
     const lot = state.lots.find((l) => l.code === request.params.code && l.stage === 'drying')
     if (!lot) throw new Refusal('not-found', `There is no lot ${request.params.code} on the line.`)
     const { lot: curing, state: now } = state.curing(lot)
-    const airflow = airflowAt(curing.airflow, state.nowMs)
-    const places = state.places.filter(
-      (place) => place.id !== lot.placeId && !['outdoors', 'freezer', 'fridge'].includes(place.kind),
-    )
-    const natural = state.place(lot.placeId) ? placeKinds[state.place(lot.placeId)!.kind].airflow : 'breezy'
-    const fan: Alternative =
-      airflow === 'fan'
-        ? { id: 'fan-off', label: 'Here, fan off', airflow: natural }
-        : { id: 'fan-on', label: 'Here, with a fan', airflow: 'fan' }
-    const moves = places.map((place): Alternative => ({
-      id: place.id,
-      label: `Move to ${place.name.toLowerCase()}`,
-      airAhead: state.lineAhead(place),
-      airflow: placeKinds[place.kind].airflow,
-    }))
-    const [asIs, ...others] = whatWouldHelp(
-      curing,
-      curingOf(lot.cropData).clock === 'healing' ? moves : [fan, ...moves],
-    )
-    const best = others.sort((a, b) => a.readyAtMs.p50 - b.readyAtMs.p50)
     const basis = lot.history.weighings.at(-1)?.basis ?? null
     response.json({
       code: lot.code,
@@ -95,19 +79,7 @@ export function lineRoutes(pool: Pool): Router {
             Math.max(state.nowMs, limit(now.readyAtMs.p90, state.nowMs)) + 3 * 24 * hourMs,
           ).map((p) => ({ at: new Date(p.atMs).toISOString(), p10: p.p10, p50: p.p50, p90: p.p90 }))
         : [],
-      options: [asIs!, ...best].map((o) => ({
-        id: o.id,
-        label: o.label,
-        ready: readyDates(state, o.readyAtMs),
-        daysSaved: Number.isFinite(o.daysSaved) ? o.daysSaved : null,
-        mouldHoursAhead: o.mouldHoursAhead,
-        act:
-          o.id === 'leave'
-            ? null
-            : o.id === 'fan-on' || o.id === 'fan-off'
-              ? { act: 'fan' as const, on: o.id === 'fan-on' }
-              : { act: 'move' as const, placeId: o.id },
-      })),
+      options: optionsFor(state, lot),
     } satisfies LineLotDetail)
   })
 

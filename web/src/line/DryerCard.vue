@@ -122,6 +122,10 @@ ul {
   font-size: 14px;
   font-weight: 600;
 }
+
+.load > :is(.row, form, .weigh) {
+  grid-column: 1 / -1;
+}
 .grams {
   width: 150px;
 }

@@ -78,9 +78,7 @@ async function keep(sure = false) {
   <form v-else-if="lot && lot.stage === 'drying'" class="stack finish" @submit.prevent="keep()">
     <header class="head">
       <h1>Take down {{ code }}</h1>
-      <p class="soft">
-        {{ crop.name }}, {{ weight(lot.weightG) }} on the line. Rub off soil, trim the roots, keep the wrapper.
-      </p>
+      <p class="soft">{{ crop.name }}, {{ weight(lot.weightG) }} on the line. {{ crop.trimming }}</p>
     </header>
     <section v-if="crop.necks.length" class="card stack">
       <h2>Neck</h2>
@@ -107,7 +105,7 @@ async function keep(sure = false) {
             ><template #suffix>{{ largeUnit() }}</template></ElInput
           ></label
         >
-        <label class="field"
+        <label v-if="crop.pieceG.value >= 5" class="field"
           >Count
           <ElInput
             v-model="pieces"
@@ -126,7 +124,7 @@ async function keep(sure = false) {
         >
       </div>
       <p v-if="off !== null" class="soft">
-        {{ off >= 0 ? `${weight(off)} of tops, roots and water off` : `${weight(-off)} more than went on the line` }}
+        {{ off >= 0 ? `${weight(off)} of trimmings and water off` : `${weight(-off)} more than went on the line` }}
       </p>
       <label class="row"><input v-model="bySize" type="checkbox" /> Sort by size: each size a lot of its own</label>
       <template v-if="bySize">
@@ -198,6 +196,6 @@ async function keep(sure = false) {
   width: 92px;
 }
 .number {
-  width: 150px;
+  width: 172px;
 }
 </style>

@@ -10,6 +10,7 @@ import { ReadField } from '../places'
 import AirChart from './AirChart.vue'
 import DryerCard from './DryerCard.vue'
 import EndTests from './EndTests.vue'
+import LineAdviceCard from './LineAdviceCard.vue'
 import JarsCard from './JarsCard.vue'
 import RopeChart from './RopeChart.vue'
 import WeightChart from './WeightChart.vue'
@@ -96,7 +97,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         <RouterLink to="/bring-in">Bring in a harvest</RouterLink>
       </p>
     </section>
-    <section v-else class="card line" aria-label="The rope">
+    <section v-if="view.lots.length" class="card line" aria-label="The rope">
       <RopeChart :lots="view.lots" :chosen="chosen?.code" @choose="choose" />
     </section>
     <section v-if="chosen" class="card" aria-label="Chosen lot">
@@ -147,6 +148,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         <li v-for="r in chosen.reasons" :key="r">{{ r }}</li>
       </ul>
     </section>
+    <LineAdviceCard v-if="view.lots.length" />
     <div v-if="chosen" class="three">
       <section class="card">
         <h2>Drying power of the air</h2>
@@ -174,7 +176,12 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
               </p>
             </div>
             <strong>{{ dateRange(o.ready.p10, o.ready.p90) }}</strong>
-            <ElButton v-if="o.act" :disabled="busy" :aria-label="`${o.label}: do it`" @click="act(chosen!.code, o.act!)"
+            <RouterLink v-if="o.to" class="el-button" :to="o.to">Load it</RouterLink>
+            <ElButton
+              v-else-if="o.act"
+              :disabled="busy"
+              :aria-label="`${o.label}: do it`"
+              @click="act(chosen!.code, o.act!)"
               >Do it</ElButton
             >
           </li>
@@ -214,11 +221,13 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   font-size: 14.5px;
 }
 .three {
+  order: 2;
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: 14px;
 }
 .two {
+  order: 1;
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(100%, 420px), 1fr));
   gap: 14px;
@@ -242,6 +251,14 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 .options .el-button {
   min-height: 34px;
   padding: 4px 10px;
+}
+@media (max-width: 820px) {
+  .two {
+    order: -1;
+  }
+  .head {
+    order: -2;
+  }
 }
 @media (max-width: 1000px) {
   .three {

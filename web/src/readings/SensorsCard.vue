@@ -2,13 +2,15 @@
 import type { PlaceView } from '@vadose/contract/places'
 import type { SensorMade, SensorView } from '@vadose/contract/readings'
 import { ElButton, ElInput } from 'element-plus'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { ApiError, post, remove } from '../api'
 import { useAnswer, useFrame } from '../household'
 
 defineProps<{ places: PlaceView[] }>()
 const frame = useFrame()
 const { answer: sensors } = useAnswer<SensorView[]>(() => '/sensors')
+const real = computed(() => (sensors.value ?? []).filter((s) => !s.simulated))
+const simulated = computed(() => (sensors.value ?? []).filter((s) => s.simulated).map((s) => s.place.toLowerCase()))
 const name = ref('')
 const placeId = ref('')
 const made = ref<SensorMade>()
@@ -41,13 +43,12 @@ const example = (token: string) =>
 <template>
   <section class="card stack">
     <h2>Sensors that send by themselves</h2>
+    <p v-if="simulated.length" class="soft">Simulated, every hour: {{ simulated.join(', ') }}.</p>
     <ul class="rows">
-      <li v-for="s in sensors" :key="s.id" class="row">
+      <li v-for="s in real" :key="s.id" class="row">
         <strong>{{ s.name }}</strong> <span>in {{ s.place.toLowerCase() }}</span>
         <span class="soft">{{
-          s.simulated
-            ? 'simulated'
-            : s.lastAt
+          s.lastAt
               ? `last heard ${s.lastAt.slice(0, 16).replace('T', ' ')} UTC`
               : 'not heard yet'
         }}</span>

@@ -99,7 +99,11 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
       </section>
       <section v-if="round.weather.length" class="card">
         <h2>Weather</h2>
-        <p class="soft">days past, and ahead if the recent ones go on</p>
+        <p class="soft">
+          two days past, then what is to come{{
+            round.weather.some((d) => d.ahead && d.rainMm !== null) ? ' by the forecast' : ' if the recent days go on'
+          }}
+        </p>
         <WeatherDays :days="round.weather" />
         <p v-for="says in round.weatherSays" :key="says" class="notice">{{ says }}</p>
       </section>
