@@ -25,6 +25,8 @@ export const harvestSchema = {
           weightG: grams,
           pieces,
           placeId: uuid,
+          /** an earlier lot of the same crop and heap it is added to */
+          addTo: { type: 'string', maxLength: 10 },
         },
         additionalProperties: false,
       },
@@ -43,4 +45,27 @@ export interface IntakeMemory {
   crop: string
   variety: string | null
   bed: string | null
+}
+
+/** The daily pick: one crop, one weight. */
+export const pickSchema = {
+  type: 'object',
+  required: ['requestId', 'crop', 'weightG'],
+  properties: { requestId: uuid, crop: { type: 'string', maxLength: 60 }, weightG: grams, pieces },
+  additionalProperties: false,
+} as const
+export type NewPick = FromSchema<typeof pickSchema>
+
+/** What has been picked of a crop, by week from its Monday. */
+export interface PickedCrop {
+  crop: string
+  totalG: number
+  weeks: { from: string; weightG: number }[]
+}
+
+/** A bed that bore a disease: not for that family again for years. */
+export interface MarkedBed {
+  bed: string
+  crop: string
+  on: string
 }

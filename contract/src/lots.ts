@@ -220,6 +220,8 @@ export interface JarView {
 export interface LotView extends LotRow {
   dryer: DryerView | null
   jar: JarView | null
+  /** there is a picture at /lots/CODE/photo.jpg */
+  pictured: boolean
   events: LotEventView[]
   keeping: KeepingView | null
   curing: CuringView | null

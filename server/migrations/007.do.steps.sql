@@ -18,7 +18,7 @@ left join (
   select household_id, lot_id,
     sum(weight_g)::integer as weight_g,
     -- what was cut up is counted no longer
-    nullif(case when bool_or(pieces <> 0) then sum(pieces)::integer end, 0) as pieces,
+    case when bool_or(pieces <> 0) and (sum(pieces) > 0 or sum(weight_g) <= 0) then sum(pieces)::integer end as pieces,
     (array_agg(place_id order by id desc) filter (where place_id is not null))[1] as place_id,
     bool_or(kind = 'loaded') as dried,
     -- where it stands is what put it there last

@@ -48,6 +48,9 @@ export function normalShare(z: number): number {
   return Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI) / (-z + fraction)
 }
 
+/** Density of the standard normal distribution. */
+export const normalDensity = (z: number): number => Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)
+
 /** n standard normal deviates of equal weight, standing for the whole distribution. */
 export const normalPoints = (n: number): number[] => Array.from({ length: n }, (_, i) => normalQuantile((i + 0.5) / n))
 

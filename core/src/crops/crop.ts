@@ -243,6 +243,8 @@ export interface CropData {
   freezing?: Freezing
   dehydrating?: Dehydrating
   cleaning?: CleaningStep[]
+  /** pieces lifted for each one kept back and planted: a head of garlic is planted as its cloves */
+  givesPerPiece?: Sourced
   schools: School[]
   faults: string[]
   cautions: string[]

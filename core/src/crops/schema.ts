@@ -226,6 +226,7 @@ export const cropSchema = object(
       doneness: text(80),
       conditions: { type: 'boolean' },
     }),
+    givesPerPiece: n(0.5, 100),
     cleaning: list({ enum: ['thresh', 'sieve', 'winnow'] }, 1, 3),
     schools: list(
       object(['topic', 'question', 'choices', 'usual'], {

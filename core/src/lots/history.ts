@@ -94,6 +94,8 @@ export function lotHistory(events: readonly LotEvent[]): LotHistory {
       if (load) load.weighings.push({ atMs: e.atMs, weightG: d.scaleG })
       else h.weighings.push({ atMs: e.atMs, weightG: d.scaleG, basis: d.basis ?? 'lot' })
     }
+    // what joins later was not weighed with the rest
+    if (e.kind === 'brought-in') h.weighings = h.weighings.filter((w) => w.basis === 'bunch')
     // chaff is not water: what was weighed with it says nothing of the grain
     if (e.kind === 'cleaned') h.weighings = []
     if (e.kind === 'loaded') {

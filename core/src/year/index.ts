@@ -1,1 +1,2 @@
+export * from './keep-back'
 export * from './planting'

@@ -1,4 +1,4 @@
-import type { IntakeMemory } from '@vadose/contract/intake'
+import type { IntakeMemory, MarkedBed, PickedCrop } from '@vadose/contract/intake'
 import type { Client } from '../database'
 
 export interface HarvestDraft {
@@ -27,5 +27,41 @@ export const lastHarvests = async (db: Client, householdId: string) =>
       `select distinct on (crop) crop, variety, bed from harvests where household_id = $1
        order by crop, harvested_on desc, recorded_at desc`,
       [householdId],
+    )
+  ).rows
+
+/** This week's lot of a crop picked day by day, if there is one that has not gone. */
+export const pickLotOfWeek = async (db: Client, householdId: string, crop: string, heap: string, today: string) =>
+  (
+    await db.query<{ code: string }>(
+      `select code from lot_now where household_id = $1 and crop = $2 and heap = $3 and stage in ('fresh', 'stored')
+         and not coalesce(dried, false) and brought_on >= date_trunc('week', $4::date) and brought_on <= $4::date
+       order by brought_on desc, code desc limit 1`,
+      [householdId, crop, heap, today],
+    )
+  ).rows[0]?.code
+
+/** What came in of each crop since a day, by week from its Monday. */
+export const pickedByWeek = async (db: Client, householdId: string, since: string) =>
+  (
+    await db.query<PickedCrop>(
+      `select crop, sum(g)::int as "totalG", json_agg(json_build_object('from', week, 'weightG', g) order by week) as weeks
+       from (
+         select crop, date_trunc('week', harvested_on)::date as week, sum(total_g)::int as g
+         from harvests where household_id = $1 and harvested_on >= $2
+         group by crop, week
+       ) weekly group by crop order by crop`,
+      [householdId, since],
+    )
+  ).rows
+
+/** Beds that bore a disease in the last years. */
+export const markedBeds = async (db: Client, householdId: string, since: string) =>
+  (
+    await db.query<MarkedBed>(
+      `select distinct on (bed, crop) bed, crop, harvested_on as on from harvests
+       where household_id = $1 and bed_marked and bed is not null and harvested_on >= $2
+       order by bed, crop, harvested_on desc`,
+      [householdId, since],
     )
   ).rows

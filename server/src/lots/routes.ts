@@ -1,9 +1,9 @@
 import { actSchemas, type Act, type ActAnswer, type LotView } from '@vadose/contract/lots'
 import { lotCodePattern, type LotAct } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
-import { Router, type Request } from 'express'
+import { raw, Router, type Request } from 'express'
 import { almanacOf, cropIn } from '../crops'
-import { asHousehold, type Pool } from '../database'
+import { asHousehold, inTransaction, type Pool } from '../database'
 import {
   currentHousehold,
   currentId,
@@ -15,7 +15,8 @@ import {
 } from '../household'
 import { checker } from '../http'
 import { placesOf } from '../places'
-import { eventsOfLot, lotByCode, lotListJson } from './queries'
+import { eventsOfLot, lockLot, lotByCode, lotListJson } from './queries'
+import { keepPhoto, photoOf, strippedJpeg } from './photo'
 import { labelSheets, type LabelSheetId } from './label-sheets'
 import { labelsPdf } from './labels'
 import { tagSvg, tagWords } from './tag'
@@ -76,6 +77,27 @@ export function lotRoutes(pool: Pool): Router {
     response.type('image/svg+xml').send(tagSvg(cropIn(almanac, lot.crop), lot, address))
   })
 
+  router.post('/lots/:code/photo', raw({ type: 'image/jpeg', limit: '2mb' }), async (request, response) => {
+    const code = codeIn(request)
+    const id = await currentId(pool, request)
+    if (!Buffer.isBuffer(request.body)) throw new Refusal('invalid', 'Send a JPEG picture (image/jpeg).', 'photo')
+    const jpeg = strippedJpeg(request.body)
+    await inTransaction(pool, id, async (db) => {
+      const lot = await lockLot(db, id, code)
+      if (!lot) throw new Refusal('not-found', `There is no lot ${code}.`)
+      await keepPhoto(db, id, lot.id, jpeg)
+    })
+    response.status(201).json({ bytes: jpeg.length })
+  })
+
+  router.get('/lots/:code/photo.jpg', async (request, response) => {
+    const code = codeIn(request)
+    const id = await currentId(pool, request)
+    const jpeg = await asHousehold(pool, id, (db) => photoOf(db, id, code))
+    if (!jpeg) throw new Refusal('not-found', `There is no picture of ${code}.`)
+    response.type('image/jpeg').send(jpeg)
+  })
+
   router.get('/labels.pdf', async (request, response) => {
     const asked = request.query['lots']
     const codes = typeof asked === 'string' ? [...new Set(asked.toUpperCase().split(',').filter(Boolean))] : []
@@ -131,10 +153,15 @@ async function lotList(pool: Pool, { id, revision }: HouseholdRow, gone: boolean
 }
 
 async function lotView(pool: Pool, householdId: string, timeZone: string, code: string): Promise<LotView> {
-  const { row, events, places } = await asHousehold(pool, householdId, async (db) => {
+  const { row, events, places, pictured } = await asHousehold(pool, householdId, async (db) => {
     const found = await lotByCode(db, householdId, code)
     if (!found) throw new Refusal('not-found', `There is no lot ${code}.`)
-    return { row: found, events: await eventsOfLot(db, householdId, found.id), places: await placesOf(db, householdId) }
+    return {
+      row: found,
+      events: await eventsOfLot(db, householdId, found.id),
+      places: await placesOf(db, householdId),
+      pictured: (await photoOf(db, householdId, code)) !== undefined,
+    }
   })
   const placeName = (id: string | null) => places.find((place) => place.id === id)?.name ?? null
   const state = await stateOf(pool, householdId)
@@ -148,6 +175,7 @@ async function lotView(pool: Pool, householdId: string, timeZone: string, code: 
     curing: lot?.stage === 'drying' ? curingView(state, lot) : null,
     dryer: lot?.stage === 'dryer' ? dryerView(state, lot) : null,
     jar: lot?.stage === 'conditioning' ? jarView(state, lot) : null,
+    pictured,
     checks: (lot?.history.checks ?? []).map((c) => ({ on: state.dateOf(c.atMs), lookedAt: c.lookedAt, bad: c.bad })),
     elsewhere: keeps
       ? state.places

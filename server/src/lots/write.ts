@@ -74,7 +74,19 @@ export async function writeHarvest(db: Client, moment: Moment, harvest: NewHarve
   })
   const codes = await codesTaken(db, householdId)
   const made: { code: string; heap: string; weightG: number }[] = []
-  for (const draft of drafts) {
+  for (const [i, draft] of drafts.entries()) {
+    const { addTo } = heaps[i]!
+    if (addTo) {
+      await addToLot(
+        db,
+        moment,
+        { ...heaps[i]!, code: addTo, crop: crop.id, field: `heaps/${i}/addTo`, at },
+        draft.heap.hangs,
+        harvest.requestId,
+      )
+      made.push({ code: addTo, heap: draft.heap.id, weightG: draft.events[0]!.weightG })
+      continue
+    }
     const code = nextLotCode(crop.letter, Number(harvest.harvestedOn.slice(0, 4)), codes)
     codes.push(code)
     const lotId = await addLot(db, householdId, {
@@ -92,6 +104,50 @@ export async function writeHarvest(db: Client, moment: Moment, harvest: NewHarve
     made.push({ code, heap: draft.heap.id, weightG: draft.events[0]!.weightG })
   }
   return made
+}
+
+/** What joins a lot on the line later than this would hold it back, days. */
+const joinsWithinDays = 3
+
+/** Another harvest put to an earlier lot: same crop, same heap, and not so much later that it dries apart. */
+async function addToLot(
+  db: Client,
+  { householdId, today }: Moment,
+  join: { code: string; crop: string; heap: string; weightG: number; pieces?: number; field: string; at: Date },
+  hangs: boolean,
+  requestId: string,
+): Promise<void> {
+  const lot = await lockLot(db, householdId, join.code)
+  if (!lot) throw new Refusal('not-found', `There is no lot ${join.code}.`, join.field)
+  if (lot.crop !== join.crop || lot.heap !== join.heap) {
+    throw new Refusal('invalid', `${join.code} is another crop or another heap.`, join.field)
+  }
+  const events = await eventsOfLot(db, householdId, lot.id)
+  const history = lotHistory(events.map((e) => ({ ...e, atMs: e.at.getTime() })))
+  if (hangs ? history.stage !== 'drying' : !['fresh', 'stored'].includes(history.stage)) {
+    throw new Refusal('invalid', `${join.code} has gone on its way; make what came in a lot of its own.`, join.field)
+  }
+  if (hangs && daysBetween(lot.broughtOn, today) > joinsWithinDays) {
+    throw new Refusal(
+      'invalid',
+      `${join.code} has hung for ${daysBetween(lot.broughtOn, today)} days: what comes now would hold it back. Make it a lot of its own.`,
+      join.field,
+    )
+  }
+  const { quantity } = history
+  // a counted lot stays counted: what was only weighed is counted by its mean
+  const pieces =
+    quantity.pieces === null
+      ? 0
+      : (join.pieces ?? Math.max(1, Math.round((join.weightG * quantity.pieces) / Math.max(1, quantity.weightG))))
+  await appendEvent(
+    db,
+    householdId,
+    lot.id,
+    join.at,
+    { kind: 'brought-in', weightG: join.weightG, pieces, placeId: null, details: {} },
+    requestId,
+  )
 }
 
 /** Writes an act on a lot: its events, the lot it splits off, and the jobs it gets done. */

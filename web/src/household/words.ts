@@ -96,6 +96,18 @@ export function gramsFrom(text: string, unit: 'g' | 'kg' = 'g'): number | null {
   return grams > 0 && grams <= 2_000_000 ? grams : null
 }
 
+/** Grams of a sum of weighings, “2.4 + 3.1 − 0.3”: buckets added, the tare taken off. Null where it cannot be read. */
+export function gramsFromSum(text: string, unit: 'g' | 'kg'): number | null {
+  const terms = text.replace(/\s*[+−-]\s*$/, '').split(/\s*([+−-])\s*/)
+  let sum = 0
+  for (let i = 0; i < terms.length; i += 2) {
+    const grams = gramsFrom(terms[i]!, unit)
+    if (grams === null) return null
+    sum += terms[i - 1] === undefined || terms[i - 1] === '+' ? grams : -grams
+  }
+  return sum > 0 && sum <= 2_000_000 ? sum : null
+}
+
 /** An instant as the household's clock shows it: the time of day, with the weekday where it is not today. */
 export function momentOf(iso: string, timeZone: string | undefined, today: string): string {
   const at = new Date(iso)

@@ -1,21 +1,28 @@
 <script setup lang="ts">
-import type { HarvestAnswer, IntakeMemory, NewHarvest } from '@vadose/contract/intake'
+import type { HarvestAnswer, IntakeMemory, MarkedBed, NewHarvest } from '@vadose/contract/intake'
+import type { LotRow } from '@vadose/contract/lots'
 import type { PlaceView, WeatherDay } from '@vadose/contract/places'
-import { isCivilDate } from '@vadose/core/household'
+import { daysBetween, isCivilDate } from '@vadose/core/household'
 import { remainderG } from '@vadose/core/intake'
 import { ElButton, ElDatePicker, ElInput } from 'element-plus'
 import 'element-plus/es/components/date-picker/style/css'
 import { computed, reactive, ref, watch } from 'vue'
 import { ApiError, newRequestId, post } from '../api'
-import { type Crop } from '../crops'
-import { gramsFrom, largeUnit, useAnswer, useFrame, weight } from '../household'
+import { cropOf, type Crop } from '../crops'
+import { bareLarge, gramsFromSum, largeUnit, shortDate, useAnswer, useFrame, weight } from '../household'
+import { countFrom, PhotoButton } from '../lots'
 import CropChooser from './CropChooser.vue'
 import HeapRow, { type HeapEntry } from './HeapRow.vue'
+import KeepBack from './KeepBack.vue'
+import PickRow from './PickRow.vue'
 import ReadinessLook from './ReadinessLook.vue'
+import TallyField from './TallyField.vue'
 
 const frame = useFrame()
 const { answer: places } = useAnswer<PlaceView[]>(() => '/places')
 const { answer: weather } = useAnswer<WeatherDay[]>(() => '/weather')
+const { answer: known } = useAnswer<LotRow[]>(() => '/lots')
+const { answer: marked } = useAnswer<MarkedBed[]>(() => '/harvests/marked-beds')
 const { answer: memory } = useAnswer<IntakeMemory[]>(() => '/harvests/last')
 
 const crop = ref<Crop>()
@@ -39,7 +46,7 @@ function choose(next: Crop) {
   bed.value = last?.bed ?? ''
   signShare.value = undefined
   heaps.clear()
-  for (const heap of next.heaps) heaps.set(heap.id, { kilos: '', pieces: '', placeId: proposed(heap.hangs) })
+  for (const heap of next.heaps) heaps.set(heap.id, { kilos: '', pieces: '', placeId: proposed(heap.hangs), addTo: '' })
 }
 /** Hanging goes to moving air under a roof, what is eaten soon to the kitchen. */
 function proposed(hangs: boolean): string {
@@ -52,19 +59,54 @@ watch(places, () =>
   heaps.forEach((h, id) => (h.placeId ||= proposed(crop.value?.heaps.find((x) => x.id === id)?.hangs ?? true))),
 )
 
-const totalG = computed(() => gramsFrom(total.value, 'kg'))
-const gramsOf = (id: string) => gramsFrom(heaps.get(id)?.kilos ?? '', 'kg')
+/** What stands on a heap: weighed, or reckoned from its count where nothing was weighed at all. */
+function gramsOf(id: string): number | null {
+  const entry = heaps.get(id)
+  const weighedG = gramsFromSum(entry?.kilos ?? '', 'kg')
+  if (weighedG !== null || total.value.trim() !== '' || entry?.kilos.trim()) return weighedG
+  const count = countFrom(entry?.pieces ?? '')
+  return count && crop.value ? Math.max(1, Math.round(count * crop.value.pieceG.value)) : null
+}
+/** All of it on the scale, or else what the heaps come to. */
+const typedTotalG = computed(() => gramsFromSum(total.value, 'kg'))
+const totalG = computed(
+  () =>
+    typedTotalG.value ??
+    (total.value.trim() === '' ? weighed.value.reduce((sum, h) => sum + h.weightG, 0) || null : null),
+)
 const first = computed(() => crop.value?.heaps[0]?.id ?? '')
 /** What nobody has put on a heap is sound, until the sound heap is weighed by itself. */
 const weighed = computed(() =>
   (crop.value?.heaps ?? []).map((h) => ({ heap: h.id, weightG: gramsOf(h.id) ?? 0 })).filter((h) => h.weightG > 0),
 )
 const left = computed(() => remainderG(totalG.value ?? 0, weighed.value))
-const restIsSound = computed(() => !heaps.get(first.value)?.kilos && left.value > 0)
-const badHeap = computed(() => [...heaps].find(([, h]) => h.kilos.trim() !== '' && gramsFrom(h.kilos, 'kg') === null))
-const piecesOf = (id: string) => {
-  const text = heaps.get(id)?.pieces.trim() ?? ''
-  return /^\d+$/.test(text) && Number(text) > 0 ? Number(text) : undefined
+const restIsSound = computed(() => typedTotalG.value !== null && !heaps.get(first.value)?.kilos && left.value > 0)
+const badHeap = computed(() =>
+  [...heaps].find(([, h]) => h.kilos.trim() !== '' && gramsFromSum(h.kilos, 'kg') === null),
+)
+const piecesOf = (id: string) => countFrom(heaps.get(id)?.pieces ?? '')
+/** Earlier lots of the same crop and heap that are not so much older that they dry or age apart. */
+const joinsWithin = { hanging: 3, stored: 10 }
+function joinsOf(heap: Crop['heaps'][number]): string[] {
+  return (known.value ?? [])
+    .filter((lot) => {
+      const age = daysBetween(lot.broughtOn, date.value)
+      const fits = heap.hangs ? lot.stage === 'drying' : lot.stage === 'fresh' || lot.stage === 'stored'
+      const recent = age >= 0 && age <= (heap.hangs ? joinsWithin.hanging : joinsWithin.stored)
+      const sameBed = !bed.value.trim() || !lot.bed || lot.bed.toLowerCase() === bed.value.trim().toLowerCase()
+      return lot.crop === crop.value?.id && lot.heap === heap.id && fits && recent && sameBed && !lot.dried
+    })
+    .map((lot) => lot.code)
+}
+/** What the bed bore before, where that matters for this crop's family. */
+const bedWarning = computed(() => {
+  const name = bed.value.trim().toLowerCase()
+  return (marked.value ?? []).find((m) => m.bed.toLowerCase() === name && cropOf(m.crop).family === crop.value?.family)
+})
+const plantingHeap = computed(() => crop.value?.heaps.find((h) => h.fate === 'plant'))
+function keepForPlanting(weightG: number, pieces: number) {
+  const id = plantingHeap.value!.id
+  heaps.set(id, { ...heaps.get(id)!, kilos: bareLarge(weightG), pieces: String(pieces) })
 }
 /** In the almanac's order, so that the sound heap gets the first code. */
 const lots = computed(() =>
@@ -95,8 +137,8 @@ async function bringIn() {
     totalG: totalG.value!,
     heaps: lots.value.map((lot) => {
       const pieces = piecesOf(lot.heap)
-      const placeId = heaps.get(lot.heap)!.placeId
-      return { ...lot, ...(pieces ? { pieces } : {}), ...(placeId ? { placeId } : {}) }
+      const { placeId, addTo } = heaps.get(lot.heap)!
+      return { ...lot, ...(pieces ? { pieces } : {}), ...(addTo ? { addTo } : placeId ? { placeId } : {}) }
     }),
     ...(variety.value.trim() ? { variety: variety.value.trim() } : {}),
     ...(bed.value.trim() ? { bed: bed.value.trim() } : {}),
@@ -133,6 +175,7 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
         <span>{{ heapOf(lot.heap).label }}, {{ weight(lot.weightG) }}</span>
         <span v-if="binned(lot.heap)" class="soft">written off; the bed is marked</span>
         <template v-else>
+          <PhotoButton :code="lot.code" />
           <RouterLink class="el-button" :to="`/lots/${lot.code}/tag`">Tag</RouterLink>
           <RouterLink v-if="heapOf(lot.heap).hangs" class="el-button" :to="`/line?lot=${lot.code}`"
             >On the line</RouterLink
@@ -159,14 +202,7 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
           <div class="row">
             <label class="field">
               All of it
-              <ElInput
-                v-model="total"
-                class="total"
-                inputmode="decimal"
-                :aria-label="`Weight of the whole harvest, ${largeUnit()}`"
-                placeholder="0.0"
-                ><template #suffix>{{ largeUnit() }}</template></ElInput
-              >
+              <TallyField v-model="total" :label="`Weight of the whole harvest, ${largeUnit()}`" placeholder="0.0" />
             </label>
             <label class="field">Variety <ElInput v-model="variety" maxlength="60" class="text" /></label>
             <label class="field">Bed <ElInput v-model="bed" maxlength="60" class="text" /></label>
@@ -183,7 +219,13 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
                 aria-label="Lifted on"
             /></label>
           </div>
-          <p v-if="total && totalG === null" class="bad">Type the weight in kilos, up to 2,000.</p>
+          <p v-if="total.trim() && totalG === null" class="bad">
+            Type the weight, up to 2,000 kg; several weighings with + between, the tare with −.
+          </p>
+          <p v-if="bedWarning" class="notice bad">
+            {{ bedWarning.bed }} was marked on {{ shortDate(bedWarning.on) }} for diseased
+            {{ cropOf(bedWarning.crop).plural }}: look twice at what came from it.
+          </p>
         </section>
 
         <section class="card">
@@ -195,14 +237,16 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
               :key="heap.id"
               :model-value="heaps.get(heap.id)!"
               :heap="heap"
-              :many="crop.piece.many"
+              :crop="crop"
+              :joins="joinsOf(heap)"
               :rest-g="heap.id === first && restIsSound ? left : 0"
               :places="keepable"
               @update:model-value="heaps.set(heap.id, $event)"
             />
           </div>
           <p class="sum" :class="{ bad: totalG !== null && !adds, good: adds }" aria-live="polite">
-            <template v-if="totalG === null">Weigh all of it first, then the heaps.</template>
+            <template v-if="totalG === null">Weigh all of it first, then the heaps; or only the heaps.</template>
+            <template v-else-if="typedTotalG === null">The heaps come to {{ weight(totalG) }}.</template>
             <template v-else-if="badHeap">One heap's weight cannot be read; type kilos.</template>
             <template v-else-if="left < 0">The heaps are {{ weight(-left) }} heavier than the harvest.</template>
             <template v-else-if="!adds">{{ weight(left) }} are on no heap yet.</template>
@@ -218,6 +262,13 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
       </div>
       <aside class="stack">
         <ReadinessLook v-model="signShare" :crop="crop" :today="frame.today" :weather="weather ?? []" />
+        <KeepBack
+          v-if="plantingHeap && crop.givesPerPiece"
+          :crop="crop"
+          :total-g="totalG"
+          :pieces="piecesOf(first)"
+          @take="keepForPlanting"
+        />
         <section class="card">
           <h2>Handle like eggs</h2>
           <p class="soft">{{ crop.handling }}</p>
@@ -225,17 +276,14 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
         </section>
       </aside>
     </div>
-    <p v-else class="soft">
+    <PickRow v-if="!crop" :memory="memory ?? []" />
+    <p v-if="!crop" class="soft">
       Choose what came in. Weigh it, sort it into heaps, and every heap becomes a lot with a tag.
     </p>
   </form>
 </template>
 
 <style scoped>
-.total {
-  width: 130px;
-  font-weight: 600;
-}
 .text {
   width: 150px;
 }

@@ -4,18 +4,49 @@ export interface HeapEntry {
   kilos: string
   pieces: string
   placeId: string
+  /** code of an earlier lot it is put to; a new lot when empty */
+  addTo: string
 }
 </script>
 
 <script setup lang="ts">
 import type { PlaceView } from '@vadose/contract/places'
-import type { HeapTemplate } from '@vadose/core/crops'
+import type { Crop, HeapTemplate } from '@vadose/core/crops'
 import { ElInput } from 'element-plus'
-import { bareLarge, largeUnit } from '../household'
+import { computed } from 'vue'
+import { bareLarge, gramsFromSum, largeUnit, weight } from '../household'
+import { countFrom } from '../lots'
+import TallyField from './TallyField.vue'
 
-defineProps<{ heap: HeapTemplate; many: string; restG: number; places: PlaceView[] }>()
+const props = defineProps<{
+  heap: HeapTemplate
+  crop: Crop
+  restG: number
+  places: PlaceView[]
+  /** earlier lots it could be put to */
+  joins: string[]
+}>()
 const entry = defineModel<HeapEntry>({ required: true })
 const change = (part: Partial<HeapEntry>) => (entry.value = { ...entry.value, ...part })
+const many = computed(() => props.crop.piece.many)
+const grams = computed(() => gramsFromSum(entry.value.kilos, 'kg') ?? (props.restG || null))
+const count = computed(() => countFrom(entry.value.pieces))
+const step = (by: number) => {
+  const next = (count.value ?? 0) + by
+  change({ pieces: next > 0 ? String(next) : '' })
+}
+const pieceG = computed(() => props.crop.pieceG.value)
+/** The one from the other, by what a piece of this crop usually weighs. */
+const hint = computed(() => {
+  if (grams.value && !count.value && pieceG.value >= 5) {
+    return `about ${Math.max(1, Math.round(grams.value / pieceG.value))} ${many.value}`
+  }
+  if (!grams.value && count.value)
+    return `about ${weight(Math.round(count.value * pieceG.value))} by their usual weight`
+  if (grams.value && count.value) return `${weight(Math.round(grams.value / count.value))} each`
+  return ''
+})
+const picked = (event: Event) => (event.target as HTMLSelectElement).value
 </script>
 
 <template>
@@ -25,32 +56,42 @@ const change = (part: Partial<HeapEntry>) => (entry.value = { ...entry.value, ..
       <p class="soft">{{ heap.hint }}</p>
     </div>
     <div class="row">
-      <ElInput
+      <TallyField
         :model-value="entry.kilos"
-        class="kilos"
-        inputmode="decimal"
+        :label="`${heap.label}, ${largeUnit()}`"
         :placeholder="restG > 0 ? bareLarge(restG) : '0'"
-        :aria-label="`${heap.label}, ${largeUnit()}`"
         @update:model-value="change({ kilos: $event })"
-      >
-        <template #suffix>{{ largeUnit() }}</template>
-      </ElInput>
-      <ElInput
-        :model-value="entry.pieces"
-        class="kilos"
-        inputmode="numeric"
-        placeholder="count"
-        :aria-label="`${heap.label}, number of ${many}`"
-        @update:model-value="change({ pieces: $event })"
       />
+      <span class="counter">
+        <button type="button" class="step" :aria-label="`${heap.label}: one fewer`" @click="step(-1)">−</button>
+        <ElInput
+          :model-value="entry.pieces"
+          class="count"
+          inputmode="numeric"
+          placeholder="count"
+          :aria-label="`${heap.label}, number of ${many}`"
+          @update:model-value="change({ pieces: $event })"
+        />
+        <button type="button" class="step" :aria-label="`${heap.label}: one more`" @click="step(1)">+</button>
+      </span>
       <select
-        v-if="heap.fate !== 'bin'"
+        v-if="heap.fate !== 'bin' && !entry.addTo"
         :value="entry.placeId"
         :aria-label="`Place for ${heap.label}`"
-        @change="change({ placeId: ($event.target as HTMLSelectElement).value })"
+        @change="change({ placeId: picked($event) })"
       >
         <option v-for="p in places" :key="p.id" :value="p.id">{{ p.name }}</option>
       </select>
+      <select
+        v-if="joins.length && heap.fate !== 'bin'"
+        :value="entry.addTo"
+        :aria-label="`Lot for ${heap.label}`"
+        @change="change({ addTo: picked($event) })"
+      >
+        <option value="">a new lot</option>
+        <option v-for="code in joins" :key="code" :value="code">into {{ code }}</option>
+      </select>
+      <span v-if="hint" class="soft hint">{{ hint }}</span>
     </div>
   </div>
 </template>
@@ -58,23 +99,42 @@ const change = (part: Partial<HeapEntry>) => (entry.value = { ...entry.value, ..
 <style scoped>
 .heap {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.5fr);
   gap: 8px 16px;
   align-items: center;
   padding: 7px 0;
 }
-.kilos {
-  width: 104px;
+.count {
+  width: 92px;
+}
+.counter {
+  display: inline-flex;
+  gap: 4px;
+}
+.step {
+  display: none;
+  width: 44px;
+  border: 1.3px solid var(--line);
+  border-radius: 8px;
+  background: var(--card);
+  font-size: 20px;
+  font-weight: 600;
 }
 select {
   max-width: 130px;
 }
+.hint {
+  flex-basis: 100%;
+}
 @media (max-width: 820px) {
   .heap {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
   select {
     min-height: 48px;
+  }
+  .step {
+    display: block;
   }
 }
 </style>

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { WeatherDay } from '@vadose/contract/places'
 import { readinessVerdicts, weatherAdvice } from '@vadose/core/intake'
-import { computed } from 'vue'
+import { addDays } from '@vadose/core/household'
+import { ElDatePicker } from 'element-plus'
+import 'element-plus/es/components/date-picker/style/css'
+import { computed, ref } from 'vue'
 import type { Crop } from '../crops'
 import { longDate } from '../household'
 
@@ -15,6 +18,11 @@ const verdicts = computed(() =>
   share.value === undefined ? [] : readinessVerdicts(props.crop, share.value, props.today),
 )
 const advice = computed(() => weatherAdvice(props.crop, share.value, props.today, props.weather))
+const scapesCut = ref('')
+const scapeWindow = computed(() => {
+  const days = props.crop.readiness?.scapeDays?.value
+  return days && scapesCut.value ? days.map((n) => longDate(addDays(scapesCut.value, n))).join(' – ') : ''
+})
 const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
 </script>
 
@@ -51,6 +59,19 @@ const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
         </p>
       </li>
     </ul>
+    <label v-if="look.scapeDays" class="field"
+      >Scapes cut on
+      <ElDatePicker
+        v-model="scapesCut"
+        type="date"
+        format="D MMM YYYY"
+        value-format="YYYY-MM-DD"
+        placeholder="if you cut them"
+        aria-label="Scapes cut on"
+    /></label>
+    <p v-if="scapeWindow">
+      By the scapes, lift <strong>{{ scapeWindow }}</strong>: three to four weeks after the cut.
+    </p>
   </section>
 </template>
 

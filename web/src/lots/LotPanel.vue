@@ -8,6 +8,7 @@ import { useAct } from './act'
 import SurvivalChart from './SurvivalChart.vue'
 import CleanForm from './CleanForm.vue'
 import GradeForm from './GradeForm.vue'
+import PhotoButton from './PhotoButton.vue'
 import TakeForm from './TakeForm.vue'
 import LedgerList from './LedgerList.vue'
 import MoveForm from './MoveForm.vue'
@@ -72,6 +73,7 @@ defineExpose({ toggle })
           <ElButton v-if="lot.stage === 'stored' && !lot.dried" @click="toggle('grade')">Sort by size</ElButton>
           <ElButton @click="toggle('move')">Move <kbd>m</kbd></ElButton>
           <ElButton @click="toggle('lose')">Gone bad</ElButton>
+          <PhotoButton :code="lot.code" :pictured="lot.pictured" />
           <RouterLink class="el-button" :to="`/lots/${lot.code}/tag`">Tag</RouterLink>
         </template>
         <ElButton @click="toggle('note')">Note</ElButton>
@@ -169,6 +171,9 @@ defineExpose({ toggle })
       <RouterLink :to="`/line?lot=${lot.code}`">See it on the drying line</RouterLink>
     </section>
 
+    <section v-if="lot.pictured" class="card">
+      <img class="picture" :src="`/api/lots/${lot.code}/photo.jpg?${frame.tick}`" :alt="`${crop.name} ${lot.code}`" />
+    </section>
     <LedgerList :events="lot.events" />
     <section class="card cautions">
       <h2>Careful</h2>
@@ -184,6 +189,11 @@ defineExpose({ toggle })
 .code {
   color: var(--soft);
   white-space: nowrap;
+}
+.picture {
+  max-width: min(100%, 520px);
+  border-radius: 6px;
+  display: block;
 }
 .note {
   flex: 1;

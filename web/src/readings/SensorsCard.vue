@@ -48,9 +48,7 @@ const example = (token: string) =>
       <li v-for="s in real" :key="s.id" class="row">
         <strong>{{ s.name }}</strong> <span>in {{ s.place.toLowerCase() }}</span>
         <span class="soft">{{
-          s.lastAt
-              ? `last heard ${s.lastAt.slice(0, 16).replace('T', ' ')} UTC`
-              : 'not heard yet'
+          s.lastAt ? `last heard ${s.lastAt.slice(0, 16).replace('T', ' ')} UTC` : 'not heard yet'
         }}</span>
         <ElButton v-if="!s.simulated" :aria-label="`Turn away ${s.name}`" @click="drop(s.id)">Turn away</ElButton>
       </li>

@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { keepBack } from '@vadose/core/year'
+import { ElButton, ElInput } from 'element-plus'
+import { computed, ref } from 'vue'
+import type { Crop } from '../crops'
+import { weight } from '../household'
+
+/** How many to put by for planting, and whether the largest or the smallest: what is eaten now, what comes next year. */
+const props = defineProps<{ crop: Crop; totalG: number | null; pieces: number | null }>()
+const emit = defineEmits<{ take: [weightG: number, pieces: number] }>()
+const text = ref('')
+const by = ref<'number' | 'share'>('number')
+const pieces = computed(
+  () => props.pieces ?? (props.totalG ? Math.max(2, Math.round(props.totalG / props.crop.pieceG.value)) : null),
+)
+const keep = computed(() => {
+  const value = Number(text.value.replace(',', '.'))
+  if (text.value.trim() === '' || !Number.isFinite(value) || value <= 0 || !pieces.value) return null
+  return by.value === 'number' ? Math.round(value) : Math.max(1, Math.round((pieces.value * value) / 100))
+})
+const choices = computed(() => {
+  if (!keep.value || !props.totalG || !pieces.value || keep.value >= pieces.value) return []
+  return keepBack(props.totalG, pieces.value, keep.value, props.crop.givesPerPiece!.value)
+})
+</script>
+
+<template>
+  <section class="card stack">
+    <h2>Keep back for planting</h2>
+    <p v-if="!totalG" class="soft">Weigh the harvest first.</p>
+    <template v-else>
+      <div class="row">
+        <ElInput v-model="text" class="short" inputmode="decimal" aria-label="How many to keep back" placeholder="0" />
+        <div class="choices" role="radiogroup" aria-label="Number or share">
+          <button type="button" role="radio" class="choice" :aria-checked="by === 'number'" @click="by = 'number'">
+            {{ crop.piece.many }}
+          </button>
+          <button type="button" role="radio" class="choice" :aria-checked="by === 'share'" @click="by = 'share'">
+            %
+          </button>
+        </div>
+        <span class="soft">of {{ props.pieces ? '' : 'about ' }}{{ pieces }}</span>
+      </div>
+      <p v-if="keep && pieces && keep >= pieces" class="bad">Some must be left to eat.</p>
+      <ul class="rows">
+        <li v-for="c in choices" :key="c.which">
+          <p>
+            <strong>The {{ c.which }} {{ c.pieces }}</strong
+            >, {{ weight(c.weightG) }}
+          </p>
+          <p class="soft">
+            leaves {{ weight(c.leftG) }} to eat; next year about {{ c.nextPieces }} {{ crop.piece.many }},
+            {{ weight(c.nextG) }}
+          </p>
+          <ElButton @click="emit('take', c.weightG, c.pieces)">Put them on the planting heap</ElButton>
+        </li>
+      </ul>
+      <p class="soft">
+        Plant only what is sound and true to name: the largest pays next year, the smallest feeds you now.
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.short {
+  width: 84px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+li {
+  padding: 8px 0;
+}
+</style>

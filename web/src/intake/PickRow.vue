@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import type { HarvestAnswer, IntakeMemory, PickedCrop } from '@vadose/contract/intake'
+import { addDays } from '@vadose/core/household'
+import { ElButton, ElInput } from 'element-plus'
+import { computed, nextTick, ref } from 'vue'
+import { ApiError, newRequestId, post } from '../api'
+import { allCrops, cropColour, cropOf } from '../crops'
+import { gramsFrom, largeUnit, shortDate, useAnswer, useFrame, weight } from '../household'
+
+/** What is picked day by day: one tap, one weight; it adds up by crop and week. */
+const props = defineProps<{ memory: IntakeMemory[] }>()
+const frame = useFrame()
+const { answer: picked } = useAnswer<PickedCrop[]>(() => '/picks')
+const daily = (id: string) => {
+  const heap = cropOf(id).heaps[0]
+  return heap?.id === 'sound' && heap.fate === 'eat-first' && !heap.hangs
+}
+const fresh = computed(() => allCrops().filter((c) => daily(c.id)))
+const before = computed(() => props.memory.map((m) => m.crop).filter(daily))
+const chosen = ref('')
+const text = ref('')
+const field = ref<InstanceType<typeof ElInput>>()
+const done = ref('')
+const failure = ref('')
+const busy = ref(false)
+let requestId = newRequestId()
+const grams = computed(() => gramsFrom(text.value, 'kg'))
+
+async function choose(id: string) {
+  chosen.value = chosen.value === id ? '' : id
+  done.value = ''
+  await nextTick()
+  field.value?.focus()
+}
+async function keep() {
+  if (!grams.value || busy.value) return
+  busy.value = true
+  failure.value = ''
+  try {
+    const { lots } = await post<HarvestAnswer>('/picks', { requestId, crop: chosen.value, weightG: grams.value })
+    requestId = newRequestId()
+    done.value = `${weight(grams.value)} of ${cropOf(chosen.value).plural} put to ${lots[0]!.code}.`
+    text.value = ''
+    chosen.value = ''
+    await frame.changed()
+  } catch (error) {
+    failure.value = error instanceof ApiError ? error.message : String(error)
+    if (!(error instanceof ApiError && error.code === 'away')) requestId = newRequestId()
+  } finally {
+    busy.value = false
+  }
+}
+const weeksShown = 10
+const thisMonday = computed(() => {
+  const day = new Date(`${frame.today}T12:00:00Z`).getUTCDay()
+  return frame.today ? addDays(frame.today, -((day + 6) % 7)) : ''
+})
+const sums = computed(() =>
+  (picked.value ?? [])
+    .filter((p) => daily(p.crop))
+    .map((p) => {
+      const weeks = Array.from({ length: weeksShown }, (_, i) => {
+        const from = addDays(thisMonday.value, -7 * (weeksShown - 1 - i))
+        return { from, weightG: p.weeks.find((w) => w.from === from)?.weightG ?? 0 }
+      })
+      return { ...p, weeks, most: Math.max(1, ...weeks.map((w) => w.weightG)), now: weeks.at(-1)!.weightG }
+    }),
+)
+</script>
+
+<template>
+  <section class="card stack" aria-label="Daily pick">
+    <h2>Daily pick</h2>
+    <div class="row">
+      <button
+        v-for="id in before"
+        :key="id"
+        type="button"
+        class="choice crop"
+        :aria-pressed="chosen === id"
+        :style="{ '--crop': cropColour(id) }"
+        @click="choose(id)"
+      >
+        {{ cropOf(id).name }}
+      </button>
+      <select
+        :value="before.includes(chosen) ? '' : chosen"
+        aria-label="Another crop picked"
+        @change="choose(($event.target as HTMLSelectElement).value)"
+      >
+        <option value="">{{ before.length ? 'another' : 'what was picked' }}</option>
+        <option v-for="c in fresh" :key="c.id" :value="c.id">{{ c.name }}</option>
+      </select>
+      <form v-if="chosen" class="row" @submit.prevent="keep">
+        <ElInput
+          ref="field"
+          v-model="text"
+          class="kilos"
+          inputmode="decimal"
+          :aria-label="`${cropOf(chosen).name} picked, ${largeUnit()}`"
+          placeholder="0.0"
+        >
+          <template #suffix>{{ largeUnit() }}</template>
+        </ElInput>
+        <ElButton type="primary" native-type="submit" :disabled="!grams || busy">Keep</ElButton>
+      </form>
+    </div>
+    <p v-if="done" class="good" role="status">{{ done }}</p>
+    <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
+    <ul v-if="sums.length" class="sums">
+      <li v-for="s in sums" :key="s.crop" :style="{ '--crop': cropColour(s.crop) }">
+        <span>{{ cropOf(s.crop).name }}</span>
+        <svg viewBox="0 0 120 30" role="img" :aria-label="`${cropOf(s.crop).name} by week, the last ${weeksShown}`">
+          <rect
+            v-for="(w, i) in s.weeks"
+            :key="w.from"
+            :x="i * 12 + 1"
+            width="10"
+            :y="30 - Math.max(1, (w.weightG / s.most) * 29)"
+            :height="Math.max(1, (w.weightG / s.most) * 29)"
+          >
+            <title>week from {{ shortDate(w.from) }}: {{ weight(w.weightG) }}</title>
+          </rect>
+        </svg>
+        <span
+          ><strong>{{ weight(s.now) }}</strong> this week, {{ weight(s.totalG) }} in a year</span
+        >
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.crop {
+  border-left: 7px solid var(--crop);
+}
+.kilos {
+  width: 120px;
+}
+.sums {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 6px;
+}
+.sums li {
+  display: grid;
+  grid-template-columns: minmax(90px, 160px) 120px minmax(0, 1fr);
+  gap: 12px;
+  align-items: center;
+}
+svg {
+  width: 120px;
+  height: 30px;
+}
+rect {
+  fill: var(--crop);
+}
+</style>

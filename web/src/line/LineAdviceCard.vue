@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import type { LineAdvice } from '@vadose/contract/line'
+import { ElButton } from 'element-plus'
+import { computed } from 'vue'
+import { lotName } from '../crops'
+import { useAnswer } from '../household'
+import { useAct } from '../lots'
+
+/** The line as a whole: what tomorrow's air does to it, and which moves would help most. */
+const { answer: advice } = useAnswer<LineAdvice>(() => '/line-advice')
+const { act, refusal, busy } = useAct()
+const kPa = (value: number) => value.toFixed(2)
+const days = (n: number) => `${Math.round(n)} ${Math.round(n) === 1 ? 'day' : 'days'} sooner`
+const gain = ({ daysSaved, mouldHoursAvoided, ready }: LineAdvice['moves'][number]['option']) =>
+  [
+    daysSaved === null ? (ready.p50 ? 'only so does it get dry' : '') : daysSaved >= 0.5 ? days(daysSaved) : '',
+    mouldHoursAvoided >= 1 ? `${mouldHoursAvoided} h of mould weather avoided` : '',
+  ]
+    .filter(Boolean)
+    .join(', ')
+const word = (place: LineAdvice['tomorrow'][number]) => {
+  if (place.stalls) return 'drying stalls'
+  const change = place.vpdKPa / Math.max(0.01, place.lastDayKPa)
+  return change > 1.15 ? 'dries faster than today' : change < 0.85 ? 'dries slower than today' : 'dries as today'
+}
+const shown = computed(() => (advice.value?.tomorrow.length || advice.value?.moves.length ? advice.value : undefined))
+</script>
+
+<template>
+  <section v-if="shown" class="card whole" aria-label="The line as a whole">
+    <div>
+      <h2>Tomorrow on the line</h2>
+      <ul>
+        <li v-for="p in shown.tomorrow" :key="p.placeId">
+          <strong>{{ p.place }}</strong>, {{ p.lots }} {{ p.lots === 1 ? 'lot' : 'lots' }}:
+          <span :class="{ bad: p.stalls }">{{ p.stalls ? '▲ ' : '' }}{{ word(p) }}</span>
+          <span class="soft"> {{ kPa(p.vpdKPa) }} kPa, last day {{ kPa(p.lastDayKPa) }}</span>
+        </li>
+      </ul>
+    </div>
+    <div v-if="shown.moves.length">
+      <h2>What would help most</h2>
+      <ul>
+        <li v-for="m in shown.moves" :key="m.code" class="move">
+          <span>
+            <RouterLink :to="`/line?lot=${m.code}`">{{ m.code }}</RouterLink> {{ lotName(m.crop, m.heap) }}:
+            <strong>{{ m.option.label.charAt(0).toLowerCase() + m.option.label.slice(1) }}</strong>
+            <span class="soft">{{ gain(m.option) }}</span>
+          </span>
+          <RouterLink v-if="m.option.to" class="el-button" :to="m.option.to">Load it</RouterLink>
+          <ElButton
+            v-else-if="m.option.act"
+            :disabled="busy"
+            :aria-label="`${m.code}, ${m.option.label}: do it now`"
+            @click="act(m.code, m.option.act)"
+            >Do it</ElButton
+          >
+        </li>
+      </ul>
+      <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.whole {
+  display: grid;
+  grid-template-columns: minmax(0, 2fr) minmax(0, 3fr);
+  gap: 10px 28px;
+}
+li .soft {
+  margin-left: 0.45em;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 4px 0 0;
+  display: grid;
+  gap: 4px;
+}
+.move {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 10px;
+  align-items: center;
+}
+.el-button {
+  min-height: 34px;
+  padding: 4px 10px;
+}
+@media (max-width: 820px) {
+  .whole {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

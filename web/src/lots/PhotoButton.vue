@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { ApiError } from '../api'
+import { useFrame } from '../household'
+
+/** Takes a picture of a lot: made small here, so that what the camera wrote into the file never leaves the phone. */
+const props = defineProps<{ code: string; pictured?: boolean }>()
+const frame = useFrame()
+const failure = ref('')
+const kept = ref(false)
+const busy = ref(false)
+const longestPx = 800
+
+async function take(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  busy.value = true
+  failure.value = ''
+  try {
+    const jpeg = await small(file)
+    const response = await fetch(`/api/lots/${props.code}/photo`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'image/jpeg' },
+      body: jpeg,
+    })
+    if (!response.ok) {
+      const body = (await response.json()) as { error: { code: string; message: string } }
+      throw new ApiError(body.error.code, body.error.message)
+    }
+    kept.value = true
+    await frame.changed()
+  } catch (error) {
+    failure.value = error instanceof ApiError ? error.message : 'That file is no picture this browser can read.'
+  } finally {
+    busy.value = false
+  }
+}
+
+async function small(file: File): Promise<Blob> {
+  const picture = await createImageBitmap(file)
+  const scale = Math.min(1, longestPx / Math.max(picture.width, picture.height))
+  const canvas = document.createElement('canvas')
+  canvas.width = Math.max(1, Math.round(picture.width * scale))
+  canvas.height = Math.max(1, Math.round(picture.height * scale))
+  canvas.getContext('2d')!.drawImage(picture, 0, 0, canvas.width, canvas.height)
+  return new Promise((resolve, reject) =>
+    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('no picture'))), 'image/jpeg', 0.8),
+  )
+}
+</script>
+
+<template>
+  <label class="el-button photo" :class="{ busy }">
+    {{ kept ? 'Picture kept' : pictured ? 'New picture' : 'Picture' }}
+    <input type="file" accept="image/*" capture="environment" :aria-label="`Picture of ${code}`" @change="take" />
+  </label>
+  <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
+</template>
+
+<style scoped>
+.photo {
+  position: relative;
+  overflow: hidden;
+}
+.photo input {
+  position: absolute;
+  inset: 0;
+  opacity: 0;
+  cursor: pointer;
+  font-size: 0;
+}
+.photo:focus-within {
+  outline: 3px solid var(--accent);
+  outline-offset: 2px;
+}
+.busy {
+  opacity: 0.6;
+}
+</style>
