@@ -264,8 +264,17 @@ const lift = (
   heaps: { heap: string; weightG: number; pieces?: number; place: string }[],
 ): Step => ({ on, hour, do: 'harvest', crop, variety, bed, signShare, heaps })
 
+/** Picked week by week and eaten within days; the code is the one the next lot of its letter gets. */
+const picks = (crop: string, variety: string, bed: string, letter: string, from: CivilDate, grams: number[]): Step[] =>
+  grams.flatMap((weightG, i): Step[] => [
+    lift(addDays(from, 7 * i), 18, crop, variety, bed, 0.6, [{ heap: 'sound', weightG, place: 'Kitchen' }]),
+    { on: addDays(from, 7 * i + 1), hour: 19, do: 'act', code: `${letter}26-${i + 1}`, act: { act: 'use', weightG } },
+  ])
+
 /** The rest of the autumn: what dries, heals and is put by beside onions and garlic. */
 const autumn2026: Step[] = [
+  ...picks('raspberry', 'Autumn Row', 'Hedge', 'Y', '2026-08-04', [900, 1400, 2100, 2300, 1900, 1500, 1100, 600]),
+  ...picks('kale', 'Curled', 'Bed 12', 'B', '2026-09-08', [500, 650, 700]),
   lift('2026-09-06', 10, 'chilli', 'Lantern', 'Glasshouse', 0.5, [{ heap: 'sound', weightG: 1450, place: 'Kitchen' }]),
   ...weighings('C26-1', 420, 1.05, 0.17, ['2026-09-07', '2026-09-13', '2026-09-21', '2026-09-29']),
   lift('2026-09-13', 15, 'coriander', 'Old Kitchen', 'Bed 8', 0.6, [{ heap: 'sound', weightG: 640, place: 'Loft' }]),

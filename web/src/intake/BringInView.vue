@@ -39,8 +39,9 @@ const busy = ref(false)
 const made = ref<HarvestAnswer['lots']>()
 let requestId = newRequestId()
 
-function choose(next: Crop) {
+function choose(next: Crop | undefined) {
   crop.value = next
+  if (!next) return
   const last = memory.value?.find((m) => m.crop === next.id)
   variety.value = last?.variety ?? ''
   bed.value = last?.bed ?? ''
@@ -194,7 +195,7 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
   </div>
 
   <form v-else class="stack" @submit.prevent="bringIn">
-    <CropChooser :model-value="crop" :memory="memory ?? []" @update:model-value="$event && choose($event)" />
+    <CropChooser :model-value="crop" :memory="memory ?? []" @update:model-value="choose" />
 
     <div v-if="crop" class="columns">
       <div class="stack">

@@ -17,13 +17,14 @@ const before = computed(() =>
   }),
 )
 const shown = computed(() => {
+  // what has been chosen stands alone, so that the scale comes next on a phone
+  if (crop.value && !query.value.trim() && !all.value) return [crop.value]
   if (query.value.trim())
     return findCrops(allCrops(), query.value)
       .slice(0, 12)
       .map((m) => m.crop)
   if (all.value || before.value.length === 0) return [...allCrops()]
-  const chosen = crop.value
-  return chosen && !before.value.some((c) => c.id === chosen.id) ? [chosen, ...before.value] : before.value
+  return before.value
 })
 function take(next: Crop) {
   crop.value = next
@@ -56,7 +57,8 @@ function take(next: Crop) {
       >
         {{ c.name }}
       </button>
-      <button v-if="!query && before.length > 0" type="button" class="choice" @click="all = !all">
+      <button v-if="!query && crop && !all" type="button" class="choice" @click="crop = undefined">Another crop</button>
+      <button v-else-if="!query && before.length > 0" type="button" class="choice" @click="all = !all">
         {{ all ? 'Fewer' : `All ${allCrops().length}` }}
       </button>
       <p v-if="query && shown.length === 0" class="soft">

@@ -172,7 +172,7 @@ defineExpose({ toggle })
     </section>
 
     <section v-if="lot.pictured" class="card">
-      <img class="picture" :src="`/api/lots/${lot.code}/photo.jpg?${frame.tick}`" :alt="`${crop.name} ${lot.code}`" />
+      <img class="photo" :src="`/api/lots/${lot.code}/photo.jpg?${frame.tick}`" :alt="`${crop.name} ${lot.code}`" />
     </section>
     <LedgerList :events="lot.events" />
     <section class="card cautions">
@@ -190,7 +190,7 @@ defineExpose({ toggle })
   color: var(--soft);
   white-space: nowrap;
 }
-.picture {
+.photo {
   max-width: min(100%, 520px);
   border-radius: 6px;
   display: block;

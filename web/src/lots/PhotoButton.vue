@@ -52,7 +52,7 @@ async function small(file: File): Promise<Blob> {
 </script>
 
 <template>
-  <label class="el-button photo" :class="{ busy }">
+  <label class="el-button picture" :class="{ busy }">
     {{ kept ? 'Picture kept' : pictured ? 'New picture' : 'Picture' }}
     <input type="file" accept="image/*" capture="environment" :aria-label="`Picture of ${code}`" @change="take" />
   </label>
@@ -60,21 +60,6 @@ async function small(file: File): Promise<Blob> {
 </template>
 
 <style scoped>
-.photo {
-  position: relative;
-  overflow: hidden;
-}
-.photo input {
-  position: absolute;
-  inset: 0;
-  opacity: 0;
-  cursor: pointer;
-  font-size: 0;
-}
-.photo:focus-within {
-  outline: 3px solid var(--accent);
-  outline-offset: 2px;
-}
 .busy {
   opacity: 0.6;
 }

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { ElButton } from 'element-plus'
+import { onBeforeUnmount, ref } from 'vue'
+import { useRouter } from 'vue-router'
+
+/** Opens a lot by the QR on its tag: by the camera where the browser allows it, or from a picture. */
+const router = useRouter()
+const video = ref<HTMLVideoElement>()
+const looking = ref(false)
+const says = ref('')
+// a page that is not safe (http from another machine) is shown no camera
+const camera = typeof navigator.mediaDevices?.getUserMedia === 'function'
+const longestPx = 1000
+const everyMs = 180
+let stream: MediaStream | undefined
+let timer: ReturnType<typeof setTimeout> | undefined
+
+function stop() {
+  clearTimeout(timer)
+  stream?.getTracks().forEach((track) => track.stop())
+  stream = undefined
+  looking.value = false
+}
+onBeforeUnmount(stop)
+
+/** The code of the lot a tag's address names. */
+const codeIn = (text: string) => /\/lots\/([A-Z]\d{2}-\d{1,4})$/i.exec(text)?.[1]?.toUpperCase()
+
+async function decode(source: HTMLVideoElement | ImageBitmap, width: number, height: number): Promise<string | undefined> {
+  const { default: jsQR } = await import('jsqr')
+  const scale = Math.min(1, longestPx / Math.max(width, height))
+  const canvas = document.createElement('canvas')
+  canvas.width = Math.round(width * scale)
+  canvas.height = Math.round(height * scale)
+  const context = canvas.getContext('2d', { willReadFrequently: true })!
+  context.drawImage(source, 0, 0, canvas.width, canvas.height)
+  const { data } = context.getImageData(0, 0, canvas.width, canvas.height)
+  return jsQR(data, canvas.width, canvas.height)?.data
+}
+
+function open(text: string): boolean {
+  const code = codeIn(text)
+  if (!code) {
+    says.value = 'That code is not on a tag of ours.'
+    return false
+  }
+  stop()
+  void router.push(`/lots/${code}`)
+  return true
+}
+
+async function look() {
+  says.value = ''
+  try {
+    stream = await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment' } })
+  } catch {
+    says.value = 'The camera is not to be had here: allow it in the browser, take a picture, or type the code.'
+    return
+  }
+  looking.value = true
+  const next = async () => {
+    const frame = video.value
+    if (!looking.value) return
+    if (frame && frame.videoWidth > 0) {
+      const text = await decode(frame, frame.videoWidth, frame.videoHeight)
+      if (text && open(text)) return
+    }
+    timer = setTimeout(() => void next(), everyMs)
+  }
+  timer = setTimeout(() => {
+    if (video.value && stream) {
+      video.value.srcObject = stream
+      void video.value.play()
+    }
+    void next()
+  }, 0)
+}
+
+async function fromPicture(event: Event) {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  if (!file) return
+  says.value = ''
+  try {
+    const picture = await createImageBitmap(file)
+    const text = await decode(picture, picture.width, picture.height)
+    if (text) open(text)
+    else says.value = 'No tag to be read in that picture: closer, flat, and in more light.'
+  } catch {
+    says.value = 'That file is no picture this browser can read.'
+  }
+}
+</script>
+
+<template>
+  <section class="card stack">
+    <h2>By its tag</h2>
+    <div class="row">
+      <ElButton v-if="camera && !looking" type="primary" @click="look">Look with the camera</ElButton>
+      <ElButton v-if="looking" @click="stop">Stop</ElButton>
+      <label class="el-button picture"
+        >From a picture
+        <input type="file" accept="image/*" capture="environment" aria-label="Picture of a tag" @change="fromPicture"
+      /></label>
+    </div>
+    <video v-if="looking" ref="video" muted playsinline aria-label="What the camera sees"></video>
+    <p v-if="says" class="notice bad" role="alert">{{ says }}</p>
+  </section>
+</template>
+
+<style scoped>
+video {
+  width: min(100%, 520px);
+  border-radius: 8px;
+  background: var(--ink);
+}
+</style>
