@@ -158,3 +158,20 @@ test('apples go through the dehydrator; beads in the jar send them back; a week 
   await page.goto(`/lots/${code}`)
   await expect(page.getByText(/7.0 kg|7.00 kg/).first()).toBeVisible()
 })
+
+test('weighing from the round is three acts: the field, the number, Enter', async ({ page }) => {
+  await startHousehold(page, 'Weigh House')
+  await bringIn(page, 'Onion, storing', '9')
+  await page.goto('/')
+  const job = page.locator('.job[data-kind="weigh"]')
+  // a number typed counts once; four are allowed
+  let acts = 0
+  await job.getByLabel(/grams$/).click()
+  acts++
+  await page.keyboard.type('1240')
+  acts++
+  await page.keyboard.press('Enter')
+  acts++
+  await expect(job).toHaveCount(0)
+  expect(acts).toBeLessThanOrEqual(4)
+})

@@ -10,6 +10,7 @@ await build({
   entryPoints: [
     resolve(here, 'src/main.ts'),
     resolve(here, 'src/reset-demo.ts'),
+    resolve(here, 'src/readings/sensor.ts'),
     { in: resolve(here, 'src/bench/calc.ts'), out: 'calc' },
   ].map((entry) => (typeof entry === 'string' ? { in: entry, out: entry.match(/([^/]+)\.ts$/)[1] } : entry)),
   outdir: resolve(here, 'dist'),

@@ -4,6 +4,7 @@ import type { Logger } from 'pino'
 import { benchRoutes } from './bench/routes'
 import { almanacRoutes } from './crops/routes'
 import type { Pool } from './database'
+import { exportRoutes } from './exports/routes'
 import { householdRoutes } from './household/routes'
 import { answerError } from './http'
 import { intakeRoutes } from './intake/routes'
@@ -30,6 +31,7 @@ export function makeApp(pool: Pool, webRoot: string, log: Logger): Express {
   api.use('/bench', express.json({ limit: '8mb', strict: false }))
   // a year of five-minute readings is 3 MB
   api.use('/readings/imports', express.json({ limit: '32mb' }))
+  api.use('/ingest', express.json({ limit: '1mb' }))
   api.use(express.json({ limit: '256kb' }))
   api.use((_request, response, next) => {
     response.set('Cache-Control', 'no-store')
@@ -51,6 +53,7 @@ export function makeApp(pool: Pool, webRoot: string, log: Logger): Express {
     storesRoutes,
     larderRoutes,
     roundRoutes,
+    exportRoutes,
   ]) {
     api.use(routes(pool))
   }

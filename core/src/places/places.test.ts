@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { steadyAir } from '../air'
 import { dayMs } from '../household'
-import { airAhead, assumedAir, climateFor, outdoorNormal, placeKinds, type PlaceKind } from './index'
+import { airAhead, assumedAir, climateFor, outdoorNormal, placeKinds, withForecast, type PlaceKind } from './index'
 
 const climate = climateFor(47, 430)
 const october = Date.UTC(2026, 9, 2)
@@ -54,5 +54,38 @@ describe('the air ahead', () => {
     const air = assumedAir('cellar', climate, october, 48)
     expect(air.relativeHumidityPct[0]).toBe(placeKinds.cellar.usualHumidityPct)
     expect(air.hours).toBe(48)
+  })
+})
+
+describe('a weather forecast in the air to come', () => {
+  const hours = 240
+  const flat = (t: number, rh: number) => steadyAir(t, rh, hours)
+  const usual = flat(10, 75)
+  const cold = steadyAir(2, 90, 120)
+  it('is the air outdoors for as long as it goes, and the usual after', () => {
+    const out = withForecast(usual, 'outdoors', usual, cold)
+    expect([out.temperatureC[0], out.temperatureC[119], out.temperatureC[120]]).toEqual([2, 2, 10])
+    expect(out.relativeHumidityPct[50]).toBe(90)
+  })
+  it('comes through thin walls nearly whole and late, through thick ones hardly', () => {
+    const veranda = withForecast(flat(11, 70), 'veranda', usual, cold)
+    const shed = withForecast(flat(11, 74), 'shed', usual, cold)
+    const cellar = withForecast(flat(11, 86), 'cellar', usual, cold)
+    expect(veranda.temperatureC[2]!).toBeGreaterThan(10)
+    expect(veranda.temperatureC[110]!).toBeLessThan(5)
+    expect(shed.temperatureC[110]!).toBeLessThan(8)
+    expect(shed.temperatureC[110]!).toBeGreaterThan(veranda.temperatureC[110]!)
+    expect(cellar.temperatureC[110]!).toBeGreaterThan(10.5)
+    // and has left again some days after its end
+    expect(Math.abs(veranda.temperatureC[230]! - 11)).toBeLessThan(0.5)
+  })
+  it('keeps humidity within what air can hold', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -15, max: 35 }), fc.integer({ min: 20, max: 98 }), (t, rh) => {
+        const out = withForecast(flat(12, 70), 'veranda', usual, steadyAir(t, rh, 120))
+        expect(out.relativeHumidityPct.every((pct) => pct >= 15 && pct <= 98)).toBe(true)
+        expect(out.vpdKPa.every((kPa) => kPa >= 0)).toBe(true)
+      }),
+    )
   })
 })

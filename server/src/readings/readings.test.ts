@@ -109,6 +109,16 @@ describe('a sensor with a token', () => {
     expect((await client.delete(`/sensors/${id}`)).status).toBe(200)
     expect((await send(token, batch)).status).toBe(401)
   })
+  it('sends a month at once', async () => {
+    const { token } = (await client.post('/sensors', { name: 'Long asleep', placeId: place('Shed') })).body
+    const readings = Array.from({ length: 5000 }, (_, i) => ({
+      at: new Date(Date.UTC(2026, 5, 1) + i * 600_000 + 1000).toISOString(),
+      temperatureC: 11.25,
+      relativeHumidityPct: 85.5,
+    }))
+    expect((await send(token, { readings })).body).toEqual({ taken: 5000, already: 0 })
+    expect((await send(token, { readings: [...readings, readings[0]] })).status).toBe(400)
+  })
   it('is turned away without one, with a wrong clock, or with air that cannot be', async () => {
     expect((await served.client().post('/ingest', { readings: [reading(1)] })).status).toBe(401)
     const { token } = (await client.post('/sensors', { name: 'Odd', placeId: place('Cellar') })).body

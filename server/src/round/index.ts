@@ -1,2 +1,3 @@
 export * from './queries'
+export * from './job-view'
 export * from './sync'

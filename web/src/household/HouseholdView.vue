@@ -152,6 +152,22 @@ function wear(next: 'paper' | 'cellar') {
 
     <SettingsCard v-if="frame.frame" />
 
+    <section v-if="frame.frame" class="card stack">
+      <h2>Take it with you</h2>
+      <div class="row">
+        <a class="el-button" href="/api/exports/jobs.ics" download>Jobs, as a calendar</a>
+        <a class="el-button" href="/api/exports/lots.csv" download>Lots, CSV</a>
+        <a class="el-button" href="/api/exports/ledger.csv" download>The whole ledger, CSV</a>
+      </div>
+      <p v-if="places?.length">
+        Readings, CSV:
+        <template v-for="(p, i) in places" :key="p.id"
+          >{{ i ? ', ' : ''
+          }}<a :href="`/api/exports/readings.csv?place=${p.id}`" download>{{ p.name.toLowerCase() }}</a></template
+        >
+      </p>
+    </section>
+
     <section class="card">
       <h2>Light</h2>
       <div class="choices" role="radiogroup" aria-label="Light">

@@ -26,7 +26,11 @@ onBeforeUnmount(stop)
 /** The code of the lot a tag's address names. */
 const codeIn = (text: string) => /\/lots\/([A-Z]\d{2}-\d{1,4})$/i.exec(text)?.[1]?.toUpperCase()
 
-async function decode(source: HTMLVideoElement | ImageBitmap, width: number, height: number): Promise<string | undefined> {
+async function decode(
+  source: HTMLVideoElement | ImageBitmap,
+  width: number,
+  height: number,
+): Promise<string | undefined> {
   const { default: jsQR } = await import('jsqr')
   const scale = Math.min(1, longestPx / Math.max(width, height))
   const canvas = document.createElement('canvas')

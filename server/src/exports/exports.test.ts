@@ -1,0 +1,68 @@
+import ICAL from 'ical.js'
+import { parse } from 'csv-parse/sync'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { garlicHarvest, practiceHousehold, serveFresh, type Client, type Served } from '../testing/fresh'
+
+let served: Served
+let client: Client
+let place: (name: string) => string
+beforeAll(async () => {
+  served = await serveFresh()
+  client = served.client()
+  ;({ place } = await practiceHousehold(client, '2026-07-12'))
+  await client.post('/harvests', garlicHarvest(place('Veranda'), { variety: '=1+1', bed: 'Bed "3", north\nhalf' }))
+})
+afterAll(() => served.close())
+const file = async (path: string) => {
+  const response = await fetch(`${client.base}/api/exports/${path}`)
+  return { status: response.status, type: response.headers.get('content-type') ?? '', text: await response.text() }
+}
+
+describe('CSV, read back by csv-parse', () => {
+  it('holds every lot with its quantity, quotes and line breaks whole, formulae as text', async () => {
+    const { type, text } = await file('lots.csv')
+    expect(type).toMatch(/^text\/csv/)
+    const rows = parse(text, { columns: true }) as Record<string, string>[]
+    expect(rows).toHaveLength(3)
+    expect(rows[0]).toMatchObject({ code: 'G26-1', weight_g: '4900', stage: 'drying', bed: 'Bed "3", north\nhalf' })
+    expect(rows[0]!['variety']).toBe("'=1+1")
+  })
+  it('holds a ledger whose sums are the lots', async () => {
+    const ledger = parse((await file('ledger.csv')).text, { columns: true }) as Record<string, string>[]
+    const lots = parse((await file('lots.csv')).text, { columns: true }) as Record<string, string>[]
+    for (const lot of lots) {
+      const own = ledger.filter((e) => e['code'] === lot['code'])
+      expect(own.reduce((sum, e) => sum + Number(e['weight_g']), 0)).toBe(Number(lot['weight_g']))
+      expect(own.every((e) => !Number.isNaN(Date.parse(e['at']!)))).toBe(true)
+    }
+  })
+  it('holds the readings of one place, and refuses another', async () => {
+    const rows = parse((await file(`readings.csv?place=${place('Cellar')}&from=2026-07-10`)).text, {
+      columns: true,
+    }) as Record<string, string>[]
+    expect(rows.length).toBeGreaterThan(40)
+    expect(rows.every((r) => Number(r['temperature_c']) > -20 && Number(r['relative_humidity_pct']) <= 100)).toBe(true)
+    expect((await file('readings.csv?place=nowhere')).status).toBe(404)
+    expect((await file(`readings.csv?place=${place('Cellar')}&from=spring`)).status).toBe(400)
+  })
+})
+
+describe('the jobs as a calendar, read back by ical.js', () => {
+  it('are whole-day events on the day they are due', async () => {
+    const { type, text } = await file('jobs.ics')
+    expect(type).toMatch(/^text\/calendar/)
+    const events = new ICAL.Component(ICAL.parse(text) as object[])
+      .getAllSubcomponents('vevent')
+      .map((one) => new ICAL.Event(one))
+    const round = (await client.get('/round')).body
+    const today = round.places.flatMap((p: { jobs: { code: string; title: string }[] }) => p.jobs)
+    expect(events.length).toBeGreaterThanOrEqual(today.length)
+    for (const job of today) {
+      const event = events.find((e) => e.summary === `${job.title} (${job.code})`)!
+      expect(event.startDate.isDate).toBe(true)
+      expect(event.startDate.toString()).toBe('2026-07-12')
+      expect(event.endDate.toString()).toBe('2026-07-13')
+    }
+    expect(new Set(events.map((e) => e.uid)).size).toBe(events.length)
+  })
+})

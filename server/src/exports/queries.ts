@@ -1,0 +1,39 @@
+import type { Client } from '../database'
+
+/** Every lot there ever was, as it stands. */
+export const lotTable = async (db: Client, householdId: string) =>
+  (
+    await db.query(
+      `select code, crop, heap, fate, variety, bed, brought_on, stage, coalesce(dried, false) as dried, place,
+         coalesce(weight_g, 0) as weight_g, pieces
+       from lot_now where household_id = $1 order by brought_on, code`,
+      [householdId],
+    )
+  ).rows
+
+/** Every event of the ledger, oldest first. */
+export const ledgerTable = async (db: Client, householdId: string) =>
+  (
+    await db.query(
+      `select to_char(e.at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') as at, l.code, l.crop, e.kind, e.weight_g, e.pieces,
+         p.name as place, e.details::text as details
+       from lot_events e
+       join lots l on l.household_id = e.household_id and l.id = e.lot_id
+       left join places p on p.household_id = e.household_id and p.id = e.place_id
+       where e.household_id = $1 order by e.at, e.id`,
+      [householdId],
+    )
+  ).rows
+
+export const mostReadingRows = 200_000
+
+/** Readings of one place between two instants, oldest first. */
+export const readingTable = async (db: Client, householdId: string, placeId: string, from: Date) =>
+  (
+    await db.query(
+      `select to_char(at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') as at, temperature_c::numeric, relative_humidity_pct::numeric,
+         rain_mm::numeric, source
+       from readings where household_id = $1 and place_id = $2 and at >= $3 order by at limit ${mostReadingRows}`,
+      [householdId, placeId, from],
+    )
+  ).rows
