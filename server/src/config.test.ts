@@ -30,7 +30,7 @@ it('says in one sentence that the database does not answer', async () => {
 it('says in one sentence that a migration failed, and leaves nothing half done', async () => {
   const database = await freshDatabase()
   const folder = mkdtempSync(join(tmpdir(), 'vadose-migrations-'))
-  writeFileSync(join(folder, '005.do.broken.sql'), 'create table half (id int); select nonsense from nowhere;')
+  writeFileSync(join(folder, '099.do.broken.sql'), 'create table half (id int); select nonsense from nowhere;')
   try {
     await expect(migrate(database.url, folder)).rejects.toThrow(/could not be brought up to date/)
     const client = new pg.Client({ connectionString: database.url })

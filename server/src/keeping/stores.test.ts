@@ -139,7 +139,7 @@ describe('the round', () => {
     const order = (await stores()).places.map((p) => p.name)
     const walked = round.places.map((p) => order.indexOf(p.name))
     expect(walked).toEqual([...walked].sort((a, b) => a - b))
-    expect(round.weather.filter((d) => d.ahead)).toHaveLength(4)
+    expect(round.weather.filter((d) => d.ahead)).toHaveLength(5)
     expect(round.eatFirst[0]!.code).toBe('G26-2')
     const next = round.nextJobs[0]!
     const then = (await client.get(`/round?on=${next.on}`)).body as RoundView

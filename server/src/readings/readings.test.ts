@@ -110,7 +110,7 @@ describe('a sensor with a token', () => {
     expect((await send(token, batch)).status).toBe(401)
   })
   it('sends a month at once', async () => {
-    const { token } = (await client.post('/sensors', { name: 'Long asleep', placeId: place('Shed') })).body
+    const { token } = (await client.post('/sensors', { name: 'Long asleep', placeId: place('Veranda') })).body
     const readings = Array.from({ length: 5000 }, (_, i) => ({
       at: new Date(Date.UTC(2026, 5, 1) + i * 600_000 + 1000).toISOString(),
       temperatureC: 11.25,
