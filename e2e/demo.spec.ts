@@ -21,6 +21,9 @@ const views = [
   '/bench/drying-fit',
   '/bench/brine',
   '/household',
+  '/readings',
+  '/lots/A26-2/dry',
+  '/lots/A26-3',
   '/find',
   '/nowhere-at-all',
 ]

@@ -52,7 +52,7 @@ test('households stand side by side, and a place of one is not a place of anothe
   await page.getByLabel('Name of a new place').fill('Root clamp')
   await page.getByLabel('Kind of place').selectOption('cellar')
   await page.getByRole('button', { name: 'Add it' }).click()
-  await expect(page.getByText('Root clamp')).toBeVisible()
+  await expect(page.getByText('Root clamp', { exact: true })).toBeVisible()
   await page.goto('/stores')
   await expect(page.locator('[data-place="Root clamp"]')).toBeVisible()
   await page.goto('/household')

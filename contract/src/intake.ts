@@ -25,6 +25,7 @@ export const harvestSchema = {
           weightG: grams,
           pieces,
           placeId: uuid,
+          hungIn: { enum: ['bunch', 'plait', 'rack', 'bag', 'sheet', 'box'] },
           /** an earlier lot of the same crop and heap it is added to */
           addTo: { type: 'string', maxLength: 10 },
         },

@@ -3,6 +3,8 @@ import type { Spread } from './shapes'
 
 export interface LineLot extends LotRow, CuringView {
   hungOn: string
+  /** “in bunches”; null where nobody said */
+  hungIn: string | null
 }
 
 export interface LineView {

@@ -118,6 +118,7 @@ export const actSchemas = {
       sure: { type: 'boolean' },
     } as const,
   ),
+  strike: act('strike', ['event', 'why'] as const, { event: { type: 'integer', minimum: 1 }, why: text } as const),
   grade: act('grade', ['grades'] as const, { grades } as const),
   rotate: act('rotate', [] as const, {} as const),
   jar: act('jar', ['weightG'] as const, { weightG: grams, sure: { type: 'boolean' } } as const),
@@ -164,6 +165,8 @@ export interface LotEventView {
   place: string | null
   /** in the household's words */
   says: string
+  /** a weighing that a later entry strikes out */
+  struck: boolean
 }
 
 export interface KeepingView {

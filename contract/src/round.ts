@@ -2,7 +2,7 @@ import type { WeatherDay } from './places'
 
 export interface JobView {
   id: number
-  kind: 'weigh' | 'test' | 'take-down' | 'unstall' | 'check' | 'use' | 'read' | 'rotate' | 'take-out' | 'shake'
+  kind: 'weigh' | 'test' | 'take-down' | 'unstall' | 'check' | 'use' | 'read' | 'rotate' | 'turn' | 'take-out' | 'shake'
   dueOn: string
   why: string
   code: string | null

@@ -95,6 +95,17 @@ export interface Readiness {
   scapeDays?: Sourced<Range>
 }
 
+/** How a lot dries: in bunches, plaits, on racks, in paper bags, on sheets, in boxes. */
+export const hungInWords = {
+  bunch: 'in bunches',
+  plait: 'in plaits',
+  rack: 'on racks',
+  bag: 'in paper bags',
+  sheet: 'on sheets',
+  box: 'in open boxes',
+} as const
+export type HungIn = keyof typeof hungInWords
+
 export interface Curing {
   /**
    * `drying-power`: water leaves at the pace of the air's pull. `healing`: skin closes at the pace of warmth,
@@ -117,6 +128,10 @@ export interface Curing {
   bunch?: Sourced<Range>
   /** what the calendar says, days, for comparison */
   usualDays: Sourced<Range>
+  /** how it can be hung or spread, the usual way first */
+  hangs: HungIn[]
+  /** turned so often, where it lies */
+  turnEveryDays?: Sourced
   endTests: EndTest[]
   conditions: Sourced<string>
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { addDays } from '../household'
 import { cropById } from '../crops'
-import { frostTender, weatherAdvice } from './index'
+import { dryForDays, frostTender, weatherAdvice } from './index'
 
 const today = '2026-09-14'
 const days = (rain: (number | null)[], lows: number[] = []) =>
@@ -19,6 +19,13 @@ describe('the weather to come', () => {
     )
     expect(weatherAdvice(cropById('leek'), 0.1, today, cold)).toEqual([])
     expect(weatherAdvice(cropById('squash-butternut'), 0.1, today, days([0, 0, 0]))).toEqual([])
+  })
+  it('counts the days since rain that matters', () => {
+    const past = (mm: (number | null)[]) => mm.map((rainMm) => ({ rainMm }))
+    expect(dryForDays(past([0, 5, 0, 0.4, 0]))).toBe(3)
+    expect(dryForDays(past([0, 0, 3]))).toBe(0)
+    expect(dryForDays(past([null, null]))).toBeNull()
+    expect(dryForDays([])).toBeNull()
   })
   it('knows what frost ruins', () => {
     for (const id of ['squash-hubbard', 'tomato', 'cucumber', 'sweet-potato', 'pepper']) {

@@ -69,5 +69,23 @@ export function weatherAdvice(
   return says
 }
 
+/** What is to cure is left unwatered for about so long before it is lifted, days. Common practice, no source. */
+export const unwateredDays = 7
+const wetMm = 2
+
+/**
+ * Days since it last rained enough to matter, up to today; null where nobody says.
+ * @param past days up to yesterday, oldest first
+ */
+export function dryForDays(past: readonly { rainMm: number | null }[]): number | null {
+  let days = 0
+  for (const day of [...past].reverse()) {
+    if (day.rainMm === null) return days > 0 ? days : null
+    if (day.rainMm >= wetMm) return days
+    days++
+  }
+  return past.length > 0 ? days : null
+}
+
 const words = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' })
 const spoken = (on: CivilDate) => words.format(new Date(`${on}T12:00:00Z`))

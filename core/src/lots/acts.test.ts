@@ -158,7 +158,10 @@ describe('every event has its words', () => {
     [draft('tested', { details: { results: [{ test: 'neck', passed: false }] } }), /^neck: soft or green inside$/],
     [draft('fan', { details: { airflow: 'fan' } }), /fan on/],
     [draft('fan', { details: { airflow: 'still' } }), /fan off/],
-    [draft('finished', { weightG: -364, details: { neck: 'long', pack: 'net' } }), /long neck, net.*364 g of trimmings/],
+    [
+      draft('finished', { weightG: -364, details: { neck: 'long', pack: 'net' } }),
+      /long neck, net.*364 g of trimmings/,
+    ],
     [
       draft('split-out', { weightG: -300, pieces: -14, details: { code: 'G26-4' } }),
       /14 heads, 300 g split off as G26-4/,

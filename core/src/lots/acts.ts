@@ -5,6 +5,7 @@ import { conditioningVerdict, dehydratingOf } from '../line'
 import { draft, type EventDetails, type EventDraft } from './event'
 import type { LotHistory } from './history'
 import { gramsOfPieces, piecesOfGrams, type Quantity } from './quantity'
+import { strikeOut, weighingChangeG } from './strike'
 
 /** Surprises are asked about, never refused for good: `sure` passes. */
 const surpriseShare = 1.2
@@ -47,6 +48,7 @@ export type LotAct =
   | ({ act: 'lose'; cause: string } & Taking)
   | { act: 'correct'; weightG: number; pieces?: number; why: string }
   | { act: 'note'; text: string }
+  | { act: 'strike'; event: number; why: string }
   | { act: 'clean'; step: CleaningStep; weightG: number }
   | { act: 'load'; takenG?: number; weightG: number; trays: number; airC: number; placeId: string; sure?: boolean }
   | { act: 'grade'; grades: Grade[] }
@@ -75,7 +77,7 @@ export interface ActContext {
  */
 export function perform(act: LotAct, context: ActContext): ActOutcome {
   const { lot } = context
-  if (lot.stage === 'gone' && act.act !== 'correct' && act.act !== 'note') {
+  if (lot.stage === 'gone' && !['correct', 'note', 'strike'].includes(act.act)) {
     throw new Refusal('gone', 'Nothing is left of this lot. Correct its weight first if that is wrong.')
   }
   switch (act.act) {
@@ -114,12 +116,16 @@ export function perform(act: LotAct, context: ActContext): ActOutcome {
       const { pack, placeId, quantity } = lot
       return graded(act.grades, quantity.weightG, quantity.pieces ?? 0, placeId, pack ? { pack } : {})
     }
+    case 'strike':
+      return { events: [strikeOut(lot.events, act.event, act.why)] }
     case 'clean':
       return { events: [cleaned(act, context)] }
     case 'load':
       return loaded(act, context)
     case 'rotate':
-      requireStage(lot, 'dryer', 'This lot is not in the dryer.')
+      if (lot.stage !== 'dryer' && lot.stage !== 'drying') {
+        throw new Refusal('not-dryer', 'This lot lies neither on trays nor on the line.')
+      }
       return { events: [draft('rotated')] }
     case 'jar':
       return { events: [jarred(act, lot)] }
@@ -148,10 +154,7 @@ function weighed(act: Extract<LotAct, { act: 'weigh' }>, lot: LotHistory): Event
       'weightG',
     )
   }
-  if (act.basis === 'lot') return draft('weighed', { weightG: act.weightG - now, details })
-  // a marked bunch stands for the lot: the lot has lost in the same proportion
-  const change = earlier ? Math.round(now * (act.weightG / earlier.weightG)) - now : 0
-  return draft('weighed', { weightG: Math.max(change, 1 - now), details })
+  return draft('weighed', { weightG: weighingChangeG(now, act.weightG, act.basis, earlier?.weightG), details })
 }
 
 function tested(results: { test: string; passed: boolean }[], { crop, lot }: ActContext): EventDraft {

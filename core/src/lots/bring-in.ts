@@ -1,5 +1,6 @@
 import { heapOf, requireHeapsAddUp } from '../intake'
-import type { Crop, HeapTemplate } from '../crops'
+import { hungInWords, type Crop, type HeapTemplate, type HungIn } from '../crops'
+import { Refusal } from '../refusal'
 import { draft, type EventDraft } from './event'
 
 export interface BroughtHeap {
@@ -7,6 +8,8 @@ export interface BroughtHeap {
   weightG: number
   pieces?: number
   placeId?: string
+  /** how it is hung or spread; the crop's usual way when left out */
+  hungIn?: HungIn
 }
 
 export interface LotDraft {
@@ -36,8 +39,22 @@ export function bringIn(
       // nothing to dry or finish: it is in store as it comes in
       events.push(draft('finished', { placeId, details: { pack: crop.packs[0]?.id ?? 'box' } }))
     } else if (heap.hangs) {
-      events.push(draft('hung', { placeId, details: { airflow: placeId ? airflowOf(placeId) : 'breezy' } }))
+      events.push(
+        draft('hung', {
+          placeId,
+          details: { airflow: placeId ? airflowOf(placeId) : 'breezy', ...hungIn(crop, brought.hungIn) },
+        }),
+      )
     }
     return { heap, events }
   })
+}
+
+function hungIn(crop: Crop, wanted: HungIn | undefined): { hungIn?: HungIn } {
+  const ways = crop.curing?.hangs ?? []
+  if (wanted && !ways.includes(wanted)) {
+    throw new Refusal('invalid', `${crop.plural} are not dried ${hungInWords[wanted]}.`, 'hungIn')
+  }
+  const way = wanted ?? ways[0]
+  return way ? { hungIn: way } : {}
 }

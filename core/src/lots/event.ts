@@ -1,4 +1,4 @@
-import type { CleaningStep } from '../crops'
+import type { CleaningStep, HungIn } from '../crops'
 
 /** What can happen to a lot. Rows of these are only ever added. */
 export type EventKind =
@@ -35,6 +35,8 @@ export interface EventDraft {
 
 export interface LotEvent extends EventDraft {
   atMs: number
+  /** its number in the ledger; events not yet written have none */
+  id?: number
 }
 
 export interface EventDetails {
@@ -43,6 +45,10 @@ export interface EventDetails {
   basis?: 'lot' | 'bunch'
   results?: { test: string; passed: boolean }[]
   airflow?: 'still' | 'breezy' | 'fan'
+  /** how it was hung or spread */
+  hungIn?: HungIn
+  /** the entry this one strikes out */
+  strikes?: number
   neck?: string
   pack?: string
   units?: number

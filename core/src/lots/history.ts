@@ -1,3 +1,4 @@
+import type { HungIn } from '../crops'
 import type { LotEvent } from './event'
 import type { Quantity } from './quantity'
 
@@ -14,6 +15,8 @@ export interface LotHistory {
   placeId: string | null
   /** where it was from when */
   stays: { atMs: number; placeId: string }[]
+  hungIn: HungIn | null
+  turnedAtMs: number | null
   airflow: { atMs: number; airflow: 'still' | 'breezy' | 'fan' }[]
   weighings: { atMs: number; weightG: number; basis: 'lot' | 'bunch' }[]
   tests: { atMs: number; test: string; passed: boolean }[]
@@ -30,6 +33,8 @@ export interface LotHistory {
   }[]
   /** the conditioning jar it is or was last in, with the looks at it */
   jar: { atMs: number; looks: { atMs: number; beads: boolean; mould: boolean; jarHumidityPct?: number }[] } | null
+  /** what it was told from */
+  events: readonly LotEvent[]
   weightAtFirstG: number
   piecesAtFirst: number | null
 }
@@ -52,6 +57,10 @@ function placed(e: LotEvent): Exclude<Stage, 'gone'> | undefined {
   }
 }
 
+/** Numbers of the entries that later ones strike out. */
+export const struckIn = (events: readonly LotEvent[]): Set<number> =>
+  new Set(events.flatMap((e) => (e.details.strikes === undefined ? [] : [e.details.strikes])))
+
 /** Reads a lot's events, oldest first. The lot is counted once an event has named pieces. */
 export function lotHistory(events: readonly LotEvent[]): LotHistory {
   let weightG = 0
@@ -66,6 +75,8 @@ export function lotHistory(events: readonly LotEvent[]): LotHistory {
     storedAtMs: null,
     placeId: null,
     stays: [],
+    hungIn: null,
+    turnedAtMs: null,
     airflow: [],
     weighings: [],
     tests: [],
@@ -73,9 +84,11 @@ export function lotHistory(events: readonly LotEvent[]): LotHistory {
     pack: null,
     loads: [],
     jar: null,
+    events,
     weightAtFirstG: 0,
     piecesAtFirst: null,
   }
+  const struck = struckIn(events)
   for (const e of events) {
     weightG += e.weightG
     pieces += e.pieces
@@ -88,8 +101,11 @@ export function lotHistory(events: readonly LotEvent[]): LotHistory {
     if (d.airflow) h.airflow.push({ atMs: e.atMs, airflow: d.airflow })
     if (d.pack) h.pack = d.pack
     stage = placed(e) ?? stage
-    if (e.kind === 'hung') h.hungAtMs = e.atMs
-    if (e.kind === 'weighed' && d.scaleG) {
+    if (e.kind === 'hung') {
+      h.hungAtMs = e.atMs
+      h.hungIn = d.hungIn ?? null
+    }
+    if (e.kind === 'weighed' && d.scaleG && !struck.has(e.id ?? -1)) {
       const load = stage === 'dryer' ? h.loads.at(-1) : undefined
       if (load) load.weighings.push({ atMs: e.atMs, weightG: d.scaleG })
       else h.weighings.push({ atMs: e.atMs, weightG: d.scaleG, basis: d.basis ?? 'lot' })
@@ -101,7 +117,11 @@ export function lotHistory(events: readonly LotEvent[]): LotHistory {
     if (e.kind === 'loaded') {
       h.loads.push({ atMs: e.atMs, weightG, trays: d.trays ?? 1, airC: d.airC ?? 55, weighings: [], rotatedAtMs: null })
     }
-    if (e.kind === 'rotated' && h.loads.length > 0) h.loads.at(-1)!.rotatedAtMs = e.atMs
+    if (e.kind === 'rotated') {
+      const load = stage === 'dryer' ? h.loads.at(-1) : undefined
+      if (load) load.rotatedAtMs = e.atMs
+      else h.turnedAtMs = e.atMs
+    }
     if (e.kind === 'jarred') h.jar = { atMs: e.atMs, looks: [] }
     if (e.kind === 'shaken' && h.jar) {
       h.jar.looks.push({

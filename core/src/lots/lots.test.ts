@@ -191,7 +191,7 @@ describe('acts', () => {
   })
   it('says each event in words', () => {
     const [hang] = ledger().slice(1)
-    expect(eventSays(crop, hang!, 'Veranda')).toBe('hung in veranda')
+    expect(eventSays(crop, hang!, 'Veranda')).toBe('hung in bunches, veranda')
   })
   it('numbers codes by crop and year', () => {
     expect(nextLotCode('G', 2026, ['G26-1', 'G26-9', 'G25-12', 'N26-30'])).toBe('G26-10')

@@ -1,4 +1,4 @@
-import type { Crop } from '../crops'
+import { hungInWords, type Crop } from '../crops'
 import type { EventDraft } from './event'
 
 const grams = (g: number) => (Math.abs(g) >= 10_000 ? `${(g / 1000).toFixed(1)} kg` : `${g.toLocaleString('en-GB')} g`)
@@ -11,8 +11,10 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
   switch (event.kind) {
     case 'brought-in':
       return `brought in, ${grams(event.weightG)}${event.pieces ? `, ${count(event.pieces)}` : ''}`
-    case 'hung':
-      return `hung${placeName ? ` in ${placeName.toLowerCase()}` : ''}`
+    case 'hung': {
+      const where = placeName ? `${d.hungIn ? ',' : ' in'} ${placeName.toLowerCase()}` : ''
+      return `hung${d.hungIn ? ` ${hungInWords[d.hungIn]}` : ''}${where}`
+    }
     case 'weighed': {
       const water = event.weightG < 0 ? `; ${grams(-event.weightG)} of water gone from the lot` : ''
       return `${d.basis === 'bunch' ? 'marked bunch' : 'lot'} weighed ${grams(d.scaleG ?? 0)}${water}`
@@ -49,13 +51,14 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
     case 'planted':
       return `planted ${took}${d.cause ? ` (${d.cause.toLowerCase()})` : ''}`
     case 'corrected':
+      if (d.strikes !== undefined) return `a weighing struck out: ${d.why}`
       return `corrected by ${event.weightG > 0 ? '+' : ''}${grams(event.weightG)}${d.why ? `: ${d.why}` : ''}`
     case 'cleaned':
       return `${d.step === 'thresh' ? 'threshed' : d.step === 'sieve' ? 'sieved' : 'winnowed'}: ${grams(d.scaleG ?? 0)} clean, ${grams(-event.weightG)} of straw and chaff off`
     case 'loaded':
       return `${d.why === 'back from the jar' ? 'back in the dryer' : 'in the dryer'}: ${grams(d.scaleG ?? 0)} on ${d.trays === 1 ? 'one tray' : `${d.trays} trays`} at ${d.airC} °C`
     case 'rotated':
-      return 'trays changed round'
+      return 'turned'
     case 'jarred':
       return `out of the dryer, ${grams(d.scaleG ?? 0)} into jars to condition`
     case 'shaken':

@@ -1,7 +1,7 @@
 import { addDays, daysBetween, type CivilDate } from '../household'
 
 export type JobKind =
-  'weigh' | 'test' | 'take-down' | 'unstall' | 'check' | 'use' | 'read' | 'rotate' | 'take-out' | 'shake'
+  'weigh' | 'test' | 'take-down' | 'unstall' | 'check' | 'use' | 'read' | 'rotate' | 'turn' | 'take-out' | 'shake'
 
 export interface Job {
   kind: JobKind
@@ -24,6 +24,8 @@ export interface DryingLot {
   feels: string
   /** a healing skin says nothing by its weight, so it is not weighed */
   heals: boolean
+  /** where it lies and is turned: how often, days, and when it last was (or was laid out) */
+  turns: { everyDays: number; lastOn: CivilDate } | null
 }
 
 const weighEveryDays = 4
@@ -64,6 +66,13 @@ export function dryingJobs(lot: DryingLot, today: CivilDate): Job[] {
       kind: 'test',
       dueOn: again > from ? again : from,
       why: `It may be ready: try ${lot.feels}.`,
+    })
+  }
+  if (lot.turns) {
+    jobs.push({
+      kind: 'turn',
+      dueOn: addDays(lot.turns.lastOn, lot.turns.everyDays),
+      why: `Every ${lot.turns.everyDays} days: what lies on the underside dries last.`,
     })
   }
   if (lot.stalledForHours >= 24) {

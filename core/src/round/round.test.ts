@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { dryingJobs, storedJobs, useUpJob, type DryingLot } from './index'
+import { dryerJobs, dryingJobs, jarJob, storedJobs, useUpJob, type DryingLot } from './index'
 
 const lot: DryingLot = {
   hungOn: '2026-07-12',
@@ -11,6 +11,7 @@ const lot: DryingLot = {
   stalledForHours: 0,
   feels: 'skins, roots, neck',
   heals: false,
+  turns: null,
 }
 const kinds = (over: Partial<DryingLot>, today = '2026-07-24') =>
   dryingJobs({ ...lot, ...over }, today).map((j) => `${j.kind} ${j.dueOn}`)
@@ -50,5 +51,24 @@ describe('jobs of what is kept', () => {
       why: 'Will not keep: 1 day left.',
     })
     expect(useUpJob('2026-09-01', 14, '2026-10-02').why).toMatch(/over/)
+  })
+})
+
+describe('jobs of what lies, of trays and of jars', () => {
+  it('turns what lies every so many days from when it was last turned', () => {
+    expect(kinds({ turns: { everyDays: 7, lastOn: '2026-07-20' } })).toContain('turn 2026-07-27')
+    expect(kinds({}).some((k) => k.startsWith('turn'))).toBe(false)
+  })
+  it('changes the trays half way, once, and takes the load out', () => {
+    const load = { rotateOn: '2026-07-23', rotateAt: '18:00', doneOn: '2026-07-25', doneBetween: 'x', target: '451 g' }
+    const kindsOf = (rotated: boolean) =>
+      dryerJobs({ ...load, rotated }, '2026-07-24').map((j) => `${j.kind} ${j.dueOn}`)
+    expect(kindsOf(false)).toEqual(['rotate 2026-07-24', 'take-out 2026-07-25'])
+    expect(kindsOf(true)).toEqual(['take-out 2026-07-25'])
+  })
+  it('shakes the jar once a day', () => {
+    expect(jarJob(3, 7, false, '2026-07-24').dueOn).toBe('2026-07-24')
+    expect(jarJob(3, 7, true, '2026-07-24').dueOn).toBe('2026-07-25')
+    expect(jarJob(9, 7, false, '2026-07-24').why).toMatch(/Day 7 of 7/)
   })
 })

@@ -1,5 +1,6 @@
 import type { LineLotDetail, LineView } from '@vadose/contract/line'
 import { hourMs } from '@vadose/core/air'
+import { hungInWords } from '@vadose/core/crops'
 import { weightCurve } from '@vadose/core/line'
 import { Refusal } from '@vadose/core/refusal'
 import { Router } from 'express'
@@ -43,6 +44,7 @@ export function lineRoutes(pool: Pool): Router {
         ...lotRow(lot),
         ...curingView(state, lot),
         hungOn: state.dateOf(lot.history.hungAtMs!),
+        hungIn: lot.history.hungIn ? hungInWords[lot.history.hungIn] : null,
       })),
       air: used.map((place) => ({ placeId: place.id, place: place.name, points: airPoints(place) })),
       dryer: state.lots

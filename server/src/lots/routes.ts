@@ -1,5 +1,5 @@
 import { actSchemas, type Act, type ActAnswer, type LotView } from '@vadose/contract/lots'
-import { lotCodePattern, type LotAct } from '@vadose/core/lots'
+import { lotCodePattern, struckIn, type LotAct } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
 import { raw, Router, type Request } from 'express'
 import { almanacOf, cropIn } from '../crops'
@@ -168,9 +168,10 @@ async function lotView(pool: Pool, householdId: string, timeZone: string, code: 
   const crop = cropIn(state.almanac, row.crop)
   const lot = state.lots.find((l) => l.code === code)
   const keeps = lot?.stage === 'stored'
+  const struck = struckIn(events.map((e) => ({ ...e, atMs: e.at.getTime() })))
   return {
     ...lotRow(row),
-    events: events.map((e) => eventView(crop, e, placeName(e.placeId), (ms) => civilDateOf(ms, timeZone))),
+    events: events.map((e) => eventView(crop, e, placeName(e.placeId), (ms) => civilDateOf(ms, timeZone), struck)),
     keeping: keeps ? keepingView(state, lot) : null,
     curing: lot?.stage === 'drying' ? curingView(state, lot) : null,
     dryer: lot?.stage === 'dryer' ? dryerView(state, lot) : null,

@@ -106,6 +106,7 @@ export const eventView = (
   event: EventRow,
   placeName: string | null,
   dateOf: (ms: number) => string,
+  struck: ReadonlySet<number> = new Set(),
 ): LotEventView => ({
   id: event.id,
   kind: event.kind,
@@ -115,6 +116,7 @@ export const eventView = (
   pieces: event.pieces,
   place: placeName,
   says: eventSays(crop, event, placeName),
+  struck: struck.has(event.id),
 })
 
 export function dryerView(state: HouseholdState, lot: LotState): DryerView {

@@ -28,11 +28,11 @@ const finishes: Partial<Record<LotAct['act'], JobKind[]>> = {
   test: ['test'],
   fan: ['unstall'],
   move: ['unstall'],
-  finish: ['take-down', 'test', 'weigh', 'unstall'],
+  finish: ['take-down', 'test', 'weigh', 'unstall', 'turn'],
   check: ['check'],
   use: ['use'],
   load: ['use', 'check', 'test', 'weigh', 'take-down', 'unstall'],
-  rotate: ['rotate'],
+  rotate: ['rotate', 'turn'],
   jar: ['rotate', 'take-out'],
   shake: ['shake'],
 }

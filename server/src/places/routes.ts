@@ -14,6 +14,9 @@ import { weatherOf } from './weather'
 const checkPlace = checker<NewPlace>(newPlaceSchema)
 const checkReading = checker<NewReading>(readingSchema)
 
+/** far enough back to say how long it has been dry */
+const weatherBackDays = 14
+
 export function placeRoutes(pool: Pool): Router {
   const router = Router()
 
@@ -23,7 +26,7 @@ export function placeRoutes(pool: Pool): Router {
   })
 
   router.get('/weather', async (request, response) => {
-    response.json(weatherOf(await currentState(pool, request), 0))
+    response.json(weatherOf(await currentState(pool, request), weatherBackDays))
   })
 
   router.post('/places', async (request, response) => {

@@ -13,6 +13,7 @@ const titles: Record<JobView['kind'], (what: string, feels: string) => string> =
   check: (what) => `Look over the ${what}`,
   use: (what) => `Use up the ${what}`,
   read: (what) => `Read the ${what}`,
+  turn: (what) => `Turn the ${what}`,
   rotate: (what) => `Change the trays of ${what} round`,
   'take-out': (what) => `Take the ${what} out of the dryer`,
   shake: (what) => `Shake the jar of ${what}`,

@@ -51,6 +51,7 @@ function lotJobs(state: HouseholdState, lot: LotState): Job[] {
         stalledForHours: curing.stalledForHours,
         feels: feelsOf(cropData),
         heals: cropData.curing?.clock === 'healing',
+        turns: turnsOf(state, lot),
       },
       state.today,
     )
@@ -91,6 +92,13 @@ function lotJobs(state: HouseholdState, lot: LotState): Job[] {
     },
     state.today,
   )
+}
+
+/** What hangs is not turned, what lies is. */
+function turnsOf(state: HouseholdState, { history, cropData }: LotState) {
+  const everyDays = cropData.curing?.turnEveryDays?.value
+  if (!everyDays || !['rack', 'sheet', 'box'].includes(history.hungIn ?? '')) return null
+  return { everyDays, lastOn: state.dateOf(history.turnedAtMs ?? history.hungAtMs!) }
 }
 
 const quietDays = 3

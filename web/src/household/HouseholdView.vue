@@ -146,7 +146,9 @@ function wear(next: 'paper' | 'cellar') {
         <ElButton native-type="submit" :disabled="!placeName.trim()">Add it</ElButton>
       </form>
       <p>
-        <RouterLink to="/readings">Readings from a logger's file, and sensors that send by themselves</RouterLink>
+        <RouterLink class="el-button" to="/readings"
+          >Readings from a logger's file, and sensors that send by themselves</RouterLink
+        >
       </p>
     </section>
 

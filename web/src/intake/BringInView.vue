@@ -2,6 +2,7 @@
 import type { HarvestAnswer, IntakeMemory, MarkedBed, NewHarvest } from '@vadose/contract/intake'
 import type { LotRow } from '@vadose/contract/lots'
 import type { PlaceView, WeatherDay } from '@vadose/contract/places'
+import type { HungIn } from '@vadose/core/crops'
 import { daysBetween, isCivilDate } from '@vadose/core/household'
 import { remainderG } from '@vadose/core/intake'
 import { ElButton, ElDatePicker, ElInput } from 'element-plus'
@@ -47,7 +48,14 @@ function choose(next: Crop | undefined) {
   bed.value = last?.bed ?? ''
   signShare.value = undefined
   heaps.clear()
-  for (const heap of next.heaps) heaps.set(heap.id, { kilos: '', pieces: '', placeId: proposed(heap.hangs), addTo: '' })
+  for (const heap of next.heaps)
+    heaps.set(heap.id, {
+      kilos: '',
+      pieces: '',
+      placeId: proposed(heap.hangs),
+      addTo: '',
+      hungIn: next.curing?.hangs[0] ?? '',
+    })
 }
 /** Hanging goes to moving air under a roof, what is eaten soon to the kitchen. */
 function proposed(hangs: boolean): string {
@@ -138,8 +146,9 @@ async function bringIn() {
     totalG: totalG.value!,
     heaps: lots.value.map((lot) => {
       const pieces = piecesOf(lot.heap)
-      const { placeId, addTo } = heaps.get(lot.heap)!
-      return { ...lot, ...(pieces ? { pieces } : {}), ...(addTo ? { addTo } : placeId ? { placeId } : {}) }
+      const { placeId, addTo, hungIn } = heaps.get(lot.heap)!
+      const hung = heapOf(lot.heap).hangs && hungIn && !addTo ? { hungIn: hungIn as HungIn } : {}
+      return { ...lot, ...(pieces ? { pieces } : {}), ...(addTo ? { addTo } : placeId ? { placeId } : {}), ...hung }
     }),
     ...(variety.value.trim() ? { variety: variety.value.trim() } : {}),
     ...(bed.value.trim() ? { bed: bed.value.trim() } : {}),

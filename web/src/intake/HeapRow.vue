@@ -6,12 +6,14 @@ export interface HeapEntry {
   placeId: string
   /** code of an earlier lot it is put to; a new lot when empty */
   addTo: string
+  /** how it is hung or spread */
+  hungIn: string
 }
 </script>
 
 <script setup lang="ts">
 import type { PlaceView } from '@vadose/contract/places'
-import type { Crop, HeapTemplate } from '@vadose/core/crops'
+import { hungInWords, type Crop, type HeapTemplate } from '@vadose/core/crops'
 import { ElInput } from 'element-plus'
 import { computed } from 'vue'
 import { bareLarge, gramsFromSum, largeUnit, weight } from '../household'
@@ -28,6 +30,7 @@ const props = defineProps<{
 }>()
 const entry = defineModel<HeapEntry>({ required: true })
 const change = (part: Partial<HeapEntry>) => (entry.value = { ...entry.value, ...part })
+const hangs = computed(() => props.crop.curing?.hangs ?? [])
 const many = computed(() => props.crop.piece.many)
 const grams = computed(() => gramsFromSum(entry.value.kilos, 'kg') ?? (props.restG || null))
 const count = computed(() => countFrom(entry.value.pieces))
@@ -81,6 +84,14 @@ const picked = (event: Event) => (event.target as HTMLSelectElement).value
         @change="change({ placeId: picked($event) })"
       >
         <option v-for="p in places" :key="p.id" :value="p.id">{{ p.name }}</option>
+      </select>
+      <select
+        v-if="heap.hangs && hangs.length > 1 && !entry.addTo"
+        :value="entry.hungIn"
+        :aria-label="`${heap.label}, how it dries`"
+        @change="change({ hungIn: picked($event) })"
+      >
+        <option v-for="h in hangs" :key="h" :value="h">{{ hungInWords[h] }}</option>
       </select>
       <select
         v-if="joins.length && heap.fate !== 'bin'"

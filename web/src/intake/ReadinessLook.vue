@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { WeatherDay } from '@vadose/contract/places'
-import { readinessVerdicts, weatherAdvice } from '@vadose/core/intake'
+import { dryForDays, readinessVerdicts, unwateredDays, weatherAdvice } from '@vadose/core/intake'
 import { addDays } from '@vadose/core/household'
 import { ElDatePicker } from 'element-plus'
 import 'element-plus/es/components/date-picker/style/css'
@@ -17,7 +17,17 @@ const chosen = computed(() => (share.value === undefined ? undefined : Math.roun
 const verdicts = computed(() =>
   share.value === undefined ? [] : readinessVerdicts(props.crop, share.value, props.today),
 )
-const advice = computed(() => weatherAdvice(props.crop, share.value, props.today, props.weather))
+const advice = computed(() =>
+  weatherAdvice(
+    props.crop,
+    share.value,
+    props.today,
+    props.weather.filter((day) => day.ahead),
+  ),
+)
+const dry = computed(() =>
+  props.crop.curing ? dryForDays(props.weather.filter((day) => !day.ahead && day.on < props.today)) : null,
+)
 const scapesCut = ref('')
 const scapeWindow = computed(() => {
   const days = props.crop.readiness?.scapeDays?.value
@@ -43,6 +53,10 @@ const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
         {{ label }}
       </button>
     </div>
+    <p v-if="dry !== null" class="soft">
+      Dry outdoors for {{ dry }} {{ dry === 1 ? 'day' : 'days' }}; what is to cure wants about
+      {{ unwateredDays }} without rain or the can.
+    </p>
     <p v-for="says in advice" :key="says" class="sky">{{ says }}</p>
     <p v-if="!verdicts.length" class="soft">
       <template v-if="look.countOf">Of {{ inAll }}. </template>Schools differ on when to lift: look, and see what each

@@ -4,7 +4,7 @@ import { ElButton } from 'element-plus'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { cropColour, cropOf, lotName } from '../crops'
-import { dateRange, useAnswer, useFrame } from '../household'
+import { dateRange, useAnswer, useFrame, weight } from '../household'
 import { CleanForm, useAct, WeighField } from '../lots'
 import { ReadField } from '../places'
 import AirChart from './AirChart.vue'
@@ -28,13 +28,14 @@ const chosen = computed(() => {
   )
 })
 const { answer: detail } = useAnswer<LineLotDetail>(() => (chosen.value ? `/line/${chosen.value.code}` : null))
+const bunch = computed(() => cropOf(chosen.value?.crop ?? '').curing?.bunch)
 const heals = computed(() => cropOf(chosen.value?.crop ?? '').curing?.clock === 'healing')
 const feels = computed(() =>
   (cropOf(chosen.value?.crop ?? '').curing?.endTests ?? []).map((t) => t.label.toLowerCase()).join(', '),
 )
+const { act, refusal, busy } = useAct()
 const open = ref<'weigh' | 'test' | 'clean'>()
 const cleans = computed(() => cropOf(chosen.value?.crop ?? '').cleaning)
-const { act, refusal, busy } = useAct()
 const choose = (code: string) => {
   open.value = undefined
   void router.replace({ query: { lot: code } })
@@ -117,6 +118,12 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           >
           <ElButton @click="open = open === 'test' ? undefined : 'test'">Feel {{ feels }}</ElButton>
           <ElButton v-if="cleans" @click="open = open === 'clean' ? undefined : 'clean'">Thresh, clean</ElButton>
+          <ElButton
+            v-if="chosen.hungIn && chosen.hungIn !== 'in bunches' && chosen.hungIn !== 'in plaits'"
+            :disabled="busy"
+            @click="act(chosen.code, { act: 'rotate' })"
+            >Turned</ElButton
+          >
           <RouterLink class="el-button" :to="`/lots/${chosen.code}/finish`">Take down</RouterLink>
         </div>
       </div>
@@ -198,8 +205,12 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           :now="frame.frame?.now ?? ''"
           :colour="cropColour(chosen.crop)"
         />
-        <p v-if="cropOf(chosen.crop).curing?.bunch" class="soft">
-          Bunches of {{ cropOf(chosen.crop).curing!.bunch!.value.join('–') }}; heavier ones slip apart.
+        <p v-if="chosen.hungIn" class="soft">
+          It dries {{ chosen.hungIn }}.
+          <template v-if="chosen.hungIn === 'in bunches' && bunch"
+            >{{ bunch.value.join('–') }} to a bunch, at most {{ weight(2000) }}: heavier ones slip apart and stay damp
+            inside.</template
+          >
         </p>
       </section>
     </div>

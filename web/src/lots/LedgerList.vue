@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import type { LotEventView } from '@vadose/contract/lots'
 import { computed } from 'vue'
+import { ElButton } from 'element-plus'
 import { yearDate } from '../household'
+import { useAct } from './act'
 
-const props = defineProps<{ events: LotEventView[] }>()
+const props = defineProps<{ events: LotEventView[]; code: string }>()
+const { act, refusal, busy } = useAct()
 const newestFirst = computed(() => [...props.events].reverse())
 const signed = (n: number, unit: string) =>
   n === 0 ? '' : `${n > 0 ? '+' : '−'}${Math.abs(n).toLocaleString('en-GB')}${unit}`
@@ -24,14 +27,36 @@ const signed = (n: number, unit: string) =>
       <tbody>
         <tr v-for="e in newestFirst" :key="e.id">
           <td>{{ yearDate(e.on) }}</td>
-          <td>{{ e.says }}</td>
+          <td :class="{ struck: e.struck }">
+            {{ e.says }}<template v-if="e.struck"> (struck out)</template>
+            <ElButton
+              v-else-if="e.kind === 'weighed'"
+              size="small"
+              :disabled="busy"
+              @click="act(code, { act: 'strike', event: e.id, why: 'read or typed wrong' })"
+              >Strike out</ElButton
+            >
+          </td>
           <td>{{ signed(e.weightG, ' g') }}</td>
           <td>{{ signed(e.pieces, '') }}</td>
         </tr>
       </tbody>
     </table>
+    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
     <p class="soft">
-      Nothing here is ever changed. A wrong entry is put right with Correct, which is an entry of its own.
+      Nothing here is ever changed. A wrong weighing is struck out, anything else put right with Correct; each is an
+      entry of its own.
     </p>
   </details>
 </template>
+
+<style scoped>
+.struck {
+  text-decoration: line-through;
+  color: var(--soft);
+}
+.el-button {
+  text-decoration: none;
+  min-height: 30px;
+}
+</style>

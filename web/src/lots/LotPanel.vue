@@ -174,7 +174,7 @@ defineExpose({ toggle })
     <section v-if="lot.pictured" class="card">
       <img class="photo" :src="`/api/lots/${lot.code}/photo.jpg?${frame.tick}`" :alt="`${crop.name} ${lot.code}`" />
     </section>
-    <LedgerList :events="lot.events" />
+    <LedgerList :events="lot.events" :code="lot.code" />
     <section class="card cautions">
       <h2>Careful</h2>
       <ul class="plain">

@@ -51,8 +51,11 @@ const late = computed(() => daysBetween(props.job.dueOn, props.today))
         >Start check</RouterLink
       >
       <RouterLink v-else-if="job.kind === 'use'" class="el-button" :to="`/lots/${job.code}`">Use some</RouterLink>
-      <ElButton v-else-if="job.kind === 'rotate' && job.code" :disabled="busy" @click="act(job.code, { act: 'rotate' })"
-        >Changed round</ElButton
+      <ElButton
+        v-else-if="(job.kind === 'rotate' || job.kind === 'turn') && job.code"
+        :disabled="busy"
+        @click="act(job.code, { act: 'rotate' })"
+        >{{ job.kind === 'turn' ? 'Turned' : 'Changed round' }}</ElButton
       >
       <RouterLink v-else-if="job.kind === 'take-out'" class="el-button el-button--primary" to="/line"
         >To the dryer</RouterLink
