@@ -145,7 +145,7 @@ function wear(next: 'paper' | 'cellar') {
         </select>
         <ElButton native-type="submit" :disabled="!placeName.trim()">Add it</ElButton>
       </form>
-      <p>
+      <p class="more">
         <RouterLink class="el-button" to="/readings"
           >Readings from a logger's file, and sensors that send by themselves</RouterLink
         >
@@ -208,6 +208,9 @@ function wear(next: 'paper' | 'cellar') {
   padding: 0;
   display: grid;
   gap: 6px;
+}
+.more {
+  margin-top: 10px;
 }
 .place-name {
   width: 220px;

@@ -15,6 +15,7 @@ import { countFrom, PhotoButton } from '../lots'
 import CropChooser from './CropChooser.vue'
 import HeapRow, { type HeapEntry } from './HeapRow.vue'
 import KeepBack from './KeepBack.vue'
+import LatelyCard from './LatelyCard.vue'
 import PickRow from './PickRow.vue'
 import ReadinessLook from './ReadinessLook.vue'
 import TallyField from './TallyField.vue'
@@ -290,6 +291,7 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
     <p v-if="!crop" class="soft">
       Choose what came in. Weigh it, sort it into heaps, and every heap becomes a lot with a tag.
     </p>
+    <LatelyCard v-if="!crop" :lots="known ?? []" />
   </form>
 </template>
 

@@ -3,7 +3,7 @@ import type { LotView } from '@vadose/contract/lots'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropColour, cropOf, heapLabel, lotCrop } from '../crops'
-import { amount, dateRange, longDate, shortDate, untilDate, useFrame, weight } from '../household'
+import { amount, dateRange, longDate, momentOf, shortDate, untilDate, useFrame, weight } from '../household'
 import { useAct } from './act'
 import SurvivalChart from './SurvivalChart.vue'
 import CleanForm from './CleanForm.vue'
@@ -24,6 +24,7 @@ const cleans = computed(() =>
   ['drying', 'stored'].includes(props.lot.stage) ? cropOf(props.lot.crop).cleaning : undefined,
 )
 const colour = computed(() => cropColour(props.lot.crop))
+const zone = computed(() => frame.frame?.household.timeZone)
 const keeping = computed(() => props.lot.keeping)
 const curing = computed(() => props.lot.curing)
 type Open = 'clean' | 'grade' | 'use' | 'lose' | 'move' | 'weigh' | 'correct' | 'note'
@@ -171,6 +172,24 @@ defineExpose({ toggle })
       <RouterLink :to="`/line?lot=${lot.code}`">See it on the drying line</RouterLink>
     </section>
 
+    <section v-if="lot.dryer" class="card">
+      <h2>In the dryer</h2>
+      <p class="figure">
+        done {{ momentOf(lot.dryer.doneAt.p10, zone, frame.today) }} –
+        {{ momentOf(lot.dryer.doneAt.p90, zone, frame.today) }}
+      </p>
+      <p class="soft">
+        at {{ weight(lot.dryer.targetG) }}; about {{ Math.round(lot.dryer.moisturePct) }} % water left.
+        <RouterLink to="/line">Weigh it, change the trays, take it out</RouterLink>
+      </p>
+    </section>
+    <section v-if="lot.jar" class="card">
+      <h2>In the jar, before it is put by</h2>
+      <p class="figure">day {{ Math.min(lot.jar.day, lot.jar.of) }} of {{ lot.jar.of }}</p>
+      <p class="soft">
+        {{ lot.jar.says ?? 'Not looked at yet.' }} <RouterLink to="/line">Shake it and look</RouterLink>
+      </p>
+    </section>
     <section v-if="lot.pictured" class="card">
       <img class="photo" :src="`/api/lots/${lot.code}/photo.jpg?${frame.tick}`" :alt="`${crop.name} ${lot.code}`" />
     </section>
