@@ -1,5 +1,6 @@
 export * from './clock'
 export * from './current'
 export * from './queries'
+export { horizonDays, type PlaceState } from './place-air'
 export * from './state'
 export * from './time'
