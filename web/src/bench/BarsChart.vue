@@ -3,7 +3,8 @@ import { scaleLinear } from 'd3-scale'
 import { useChartWidth } from './chart-width'
 import { computed } from 'vue'
 import type { BarsDrawing } from './drawing'
-import { axisTitle, axisUnit, number, onAxis } from './units'
+import { axisUnit, number, onAxis } from './units'
+import ValueRows from './ValueRows.vue'
 
 const props = defineProps<{ drawing: BarsDrawing }>()
 const { isNarrow, width } = useChartWidth()
@@ -25,6 +26,7 @@ const placed = computed(() =>
     let at = 0
     return {
       ...bar,
+      says: bar.says || say(total(bar)),
       end: x.value(onAxis(props.drawing.axis, total(bar))),
       parts: bar.parts.map((p) => {
         const from = x.value(onAxis(props.drawing.axis, at))
@@ -51,24 +53,19 @@ const say = (v: number) => `${number(onAxis(props.drawing.axis, v), 1)} ${axisUn
           <line x1="0" y1="0" x2="0" y2="8" stroke="var(--accent)" stroke-width="5" />
         </pattern>
       </defs>
-      <g v-for="t in x.ticks(isNarrow ? 3 : 5)" :key="t">
-        <line class="grid-line" :x1="x(t)" :x2="x(t)" y1="4" :y2="height - 42" />
-        <text class="axis" :x="x(t)" :y="height - 26" text-anchor="middle">{{ number(t, 1) }}</text>
-      </g>
-      <text class="axis title" :x="(left + width - right) / 2" :y="height - 6" text-anchor="middle">
-        {{ axisTitle(drawing.axis) }}
-      </text>
-      <g v-for="(bar, i) in placed" :key="bar.label" :transform="`translate(0 ${i * row})`">
-        <text
-          class="name"
-          :x="isNarrow ? left : left - 10"
-          :y="isNarrow ? 15 : 27"
-          :text-anchor="isNarrow ? 'start' : 'end'"
-        >
-          {{ bar.label }}
-        </text>
+      <ValueRows
+        v-slot="{ index }"
+        :names="placed.map((bar) => bar.label)"
+        :axis="drawing.axis"
+        :scale="x"
+        :ticks="isNarrow ? 3 : 5"
+        :row="row"
+        :height="height"
+        :left="left"
+        :narrow="isNarrow"
+      >
         <rect
-          v-for="p in bar.parts"
+          v-for="p in placed[index]!.parts"
           :key="p.label"
           :x="p.from"
           :y="barY"
@@ -78,10 +75,10 @@ const say = (v: number) => `${number(onAxis(props.drawing.axis, v), 1)} ${axisUn
           :fill="p.hatched ? 'url(#bar-hatch)' : undefined"
           class="part"
         >
-          <title>{{ bar.label }}, {{ p.label }}: {{ say(p.value) }}</title>
+          <title>{{ placed[index]!.label }}, {{ p.label }}: {{ say(p.value) }}</title>
         </rect>
-        <text class="name" :x="bar.end + 8" :y="barY + 19">{{ bar.says || say(total(bar)) }}</text>
-      </g>
+        <text class="name" :x="placed[index]!.end + 8" :y="barY + 19">{{ placed[index]!.says }}</text>
+      </ValueRows>
     </svg>
     <figcaption v-if="names.length > 1" class="soft">
       <span v-for="(p, i) in names" :key="p.label" class="key"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { scaleLinear } from 'd3-scale'
+import AxisTitles from './AxisTitles.vue'
 import { useChartWidth } from './chart-width'
 import { computed, ref } from 'vue'
 import type { PlaneDrawing } from './drawing'
@@ -96,16 +97,7 @@ const t = (c: number) => `${number(onAxis(props.drawing.x, c), 0)} ${axisUnit(pr
       >
         {{ number(onAxis(drawing.x, c), 0) }}
       </text>
-      <text class="axis title" :x="(box.left + width) / 2" :y="height - 6" text-anchor="middle">
-        {{ axisTitle(drawing.x) }}
-      </text>
-      <text
-        class="axis title"
-        :transform="`translate(13 ${(height - box.bottom) / 2}) rotate(-90)`"
-        text-anchor="middle"
-      >
-        {{ axisTitle(drawing.y) }}
-      </text>
+      <AxisTitles :x="drawing.x" :y="drawing.y" :width="width" :height="height" :box="box" />
       <rect
         v-if="at"
         class="reader"

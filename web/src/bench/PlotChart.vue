@@ -2,6 +2,7 @@
 import { bisector } from 'd3-array'
 import { scaleLinear } from 'd3-scale'
 import { area, line } from 'd3-shape'
+import AxisTitles from './AxisTitles.vue'
 import { useChartWidth } from './chart-width'
 import { computed, ref, watch } from 'vue'
 import type { PlotDrawing } from './drawing'
@@ -101,16 +102,7 @@ const inside = (p: { x: number; y: number }) => x.value(ax(p.x)) > width.value -
       <g v-for="t in x.ticks(isNarrow ? 4 : 7)" :key="`x${t}`">
         <text class="axis" :x="x(t)" :y="height - box.bottom + 18" text-anchor="middle">{{ number(t, 2) }}</text>
       </g>
-      <text class="axis title" :x="(box.left + width) / 2" :y="height - 6" text-anchor="middle">
-        {{ axisTitle(drawing.x) }}
-      </text>
-      <text
-        class="axis title"
-        :transform="`translate(13 ${(height - box.bottom) / 2}) rotate(-90)`"
-        text-anchor="middle"
-      >
-        {{ axisTitle(drawing.y) }}
-      </text>
+      <AxisTitles :x="drawing.x" :y="drawing.y" :width="width" :height="height" :box="box" />
       <path v-for="b in drawing.bands ?? []" :key="b.label" :d="bandPath(b.points)" class="swath" />
       <g v-for="r in drawing.rules ?? []" :key="r.label">
         <template v-if="r.y !== undefined">

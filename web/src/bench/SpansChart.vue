@@ -3,7 +3,8 @@ import { scaleLinear } from 'd3-scale'
 import { useChartWidth } from './chart-width'
 import { computed } from 'vue'
 import type { SpansDrawing } from './drawing'
-import { axisTitle, axisUnit, number } from './units'
+import { axisUnit, number } from './units'
+import ValueRows from './ValueRows.vue'
 
 const props = defineProps<{ drawing: SpansDrawing }>()
 const { isNarrow, width } = useChartWidth()
@@ -28,35 +29,32 @@ const say = (r: SpansDrawing['rows'][number]) =>
       role="img"
       :aria-label="`${drawing.axis.label}; the table below says the same`"
     >
-      <g v-for="t in x.ticks(isNarrow ? 4 : 6)" :key="t">
-        <line class="grid-line" :x1="x(t)" :x2="x(t)" y1="4" :y2="height - 42" />
-        <text class="axis" :x="x(t)" :y="height - 26" text-anchor="middle">{{ number(t, 1) }}</text>
-      </g>
-      <text class="axis title" :x="(left + width) / 2" :y="height - 6" text-anchor="middle">
-        {{ axisTitle(drawing.axis) }}
-      </text>
-      <g v-for="(r, i) in drawing.rows" :key="i" :transform="`translate(0 ${i * row})`">
-        <text
-          class="name"
-          :x="isNarrow ? left : left - 10"
-          :y="isNarrow ? 15 : 25"
-          :text-anchor="isNarrow ? 'start' : 'end'"
-        >
-          {{ r.label }}
-        </text>
-        <rect
-          :x="x(r.from)"
-          :y="barY"
-          :width="Math.max(2, x(r.to) - x(r.from))"
-          height="22"
-          rx="4"
-          :class="{ hatched: r.hatched }"
-        >
-          <title>{{ r.label }}: {{ say(r) }}</title>
-        </rect>
-        <line v-if="r.mid !== undefined" class="mid" :x1="x(r.mid)" :x2="x(r.mid)" :y1="barY - 5" :y2="barY + 27" />
-        <text class="axis" :x="Math.min(x(r.to) + 7, width - 92)" :y="barY + 16">{{ r.says }}</text>
-      </g>
+      <ValueRows
+        v-slot="{ index }"
+        :names="drawing.rows.map((r) => r.label)"
+        :axis="drawing.axis"
+        :scale="x"
+        :ticks="isNarrow ? 4 : 6"
+        :row="row"
+        :height="height"
+        :left="left"
+        :narrow="isNarrow"
+      >
+        <g v-for="r in [drawing.rows[index]!]" :key="r.label">
+          <rect
+            :x="x(r.from)"
+            :y="barY"
+            :width="Math.max(2, x(r.to) - x(r.from))"
+            height="22"
+            rx="4"
+            :class="{ hatched: r.hatched }"
+          >
+            <title>{{ r.label }}: {{ say(r) }}</title>
+          </rect>
+          <line v-if="r.mid !== undefined" class="mid" :x1="x(r.mid)" :x2="x(r.mid)" :y1="barY - 5" :y2="barY + 27" />
+          <text class="axis" :x="Math.min(x(r.to) + 7, width - 92)" :y="barY + 16">{{ r.says }}</text>
+        </g>
+      </ValueRows>
     </svg>
     <details class="table">
       <summary>As a table</summary>
@@ -84,9 +82,5 @@ rect.hatched {
 .mid {
   stroke: var(--ink);
   stroke-width: 3;
-}
-.name {
-  font-size: 13.5px;
-  fill: var(--ink);
 }
 </style>

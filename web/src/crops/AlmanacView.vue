@@ -1,50 +1,28 @@
 <script setup lang="ts">
 import type { PlaceView } from '@vadose/contract/places'
-import { findCrops, sources, type CropGroup } from '@vadose/core/crops'
+import { sources } from '@vadose/core/crops'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { ApiError, post, put, remove } from '../api'
 import { useAnswer, useFrame, weight } from '../household'
-import { allCrops, cropColour, currentAlmanac, schoolOf } from './almanac'
+import { allCrops, cropColour, currentAlmanac } from './almanac'
 import ConditionRulers from './ConditionRulers.vue'
+import CropList from './CropList.vue'
 import NumbersTable from './NumbersTable.vue'
 import { numberRows } from './number-words'
 import PathLine from './PathLine.vue'
+import SchoolsCard from './SchoolsCard.vue'
 
 const frame = useFrame()
 const route = useRoute()
 const router = useRouter()
 const { answer: places } = useAnswer<PlaceView[]>(() => '/places')
-const query = ref('')
 const editing = ref(false)
 const ownName = ref('')
 const adding = ref(false)
 const failure = ref('')
 
-const groupNames: Record<CropGroup, string> = {
-  allium: 'Onions and garlic',
-  tuber: 'Potatoes',
-  squash: 'Squash',
-  root: 'Roots',
-  cabbage: 'Cabbages',
-  leaf: 'Leaves',
-  fruiting: 'Tomatoes and kin',
-  legume: 'Beans, peas, corn',
-  orchard: 'Apples and pears',
-  stone: 'Stone fruit, figs, grapes',
-  berry: 'Berries',
-  herb: 'Herbs',
-  seed: 'Seeds and grain',
-  brining: 'For the brine',
-}
-const found = computed(() => findCrops(allCrops(), query.value))
-const grouped = computed(() => {
-  if (query.value.trim()) return [{ name: '', matches: found.value }]
-  const groups = new Map<CropGroup, typeof found.value>()
-  for (const match of found.value) groups.set(match.crop.group, [...(groups.get(match.crop.group) ?? []), match])
-  return [...groups].map(([group, matches]) => ({ name: groupNames[group], matches }))
-})
 const crop = computed(() => {
   const id = String(route.params['crop'] ?? '')
   return currentAlmanac().byId.get(id)
@@ -59,10 +37,6 @@ const used = computed(() => {
 })
 const overridden = computed(() => numberRows(crop.value?.id ?? '').filter((r) => r.ours).length)
 
-function take() {
-  const first = found.value[0]
-  if (first) void router.push(`/almanac/${first.crop.id}`)
-}
 async function written(work: Promise<unknown>): Promise<boolean> {
   failure.value = ''
   try {
@@ -91,50 +65,11 @@ async function removeOwn() {
   const id = crop.value!.id
   if (await written(remove(`/almanac/crops/${id}`))) void router.push('/almanac')
 }
-const wayWord: Record<string, string> = {
-  store: 'Store',
-  'in-ground': 'Leave in the ground',
-  freeze: 'Freeze',
-  dry: 'Dry',
-  brine: 'Brine',
-  jar: 'Jar',
-  seed: 'Seed',
-  fresh: 'Eat fresh',
-}
 </script>
 
 <template>
   <div class="almanac" :class="{ chosen: crop }">
-    <aside class="list">
-      <label class="field">
-        What have you got?
-        <ElInput
-          v-model="query"
-          clearable
-          placeholder="soft neck, zucchini…"
-          aria-label="Find a crop by name, other name or what is in your hand"
-          @keydown.enter.prevent="take"
-        />
-      </label>
-      <p v-if="!found.length" class="soft">
-        Nothing fits “{{ query }}”. Open the nearest crop and add one of your own from it.
-      </p>
-      <nav aria-label="Crops">
-        <section v-for="g in grouped" :key="g.name">
-          <h2 v-if="g.name">{{ g.name }}</h2>
-          <RouterLink
-            v-for="m in g.matches"
-            :key="m.crop.id"
-            :to="`/almanac/${m.crop.id}`"
-            :aria-current="crop?.id === m.crop.id ? 'page' : undefined"
-            :style="{ '--crop': cropColour(m.crop.id) }"
-            @click="editing = false"
-          >
-            {{ m.crop.name }}<span v-if="m.by" class="soft"> {{ m.by }}</span>
-          </RouterLink>
-        </section>
-      </nav>
-    </aside>
+    <CropList :chosen="crop?.id" @choose="editing = false" />
 
     <article v-if="crop" class="stack">
       <RouterLink class="back" to="/almanac">All crops</RouterLink>
@@ -166,41 +101,7 @@ const wayWord: Record<string, string> = {
       </section>
 
       <div class="three">
-        <section class="card stack">
-          <h2>Where people differ</h2>
-          <p v-if="!crop.schools.length" class="soft">Nobody argues about this one.</p>
-          <div v-for="s in crop.schools" :key="s.topic" role="radiogroup" :aria-label="s.question" class="school">
-            <h3>{{ s.topic }}</h3>
-            <div class="sides">
-              <button
-                v-for="c in s.choices"
-                :key="c.id"
-                type="button"
-                role="radio"
-                class="choice"
-                :aria-checked="schoolOf(crop, s.topic) === c.id"
-                @click="choose(s.topic, c.id)"
-              >
-                {{ c.label }}<span class="soft">{{ c.does }}</span>
-              </button>
-            </div>
-          </div>
-          <div v-if="crop.readiness" class="school">
-            <h3>Ready when</h3>
-            <ul>
-              <li v-for="s in crop.readiness.schools" :key="s.id">{{ s.label }}</li>
-            </ul>
-            <p class="soft">Too early: {{ crop.readiness.earlyCost }}. Too late: {{ crop.readiness.lateCost }}.</p>
-          </div>
-          <div class="school">
-            <h3>Ways of keeping</h3>
-            <ul>
-              <li v-for="w in crop.ways" :key="w.way">
-                <strong>{{ wayWord[w.way] }}</strong> <span class="soft">{{ w.note }}</span>
-              </li>
-            </ul>
-          </div>
-        </section>
+        <SchoolsCard :crop="crop" @choose="choose" />
 
         <section class="card stack">
           <h2>Air it likes</h2>
@@ -290,55 +191,11 @@ const wayWord: Record<string, string> = {
   gap: 24px;
   align-items: start;
 }
-.list {
-  position: sticky;
-  top: 12px;
-  max-height: calc(100vh - 24px);
-  overflow-y: auto;
-  display: grid;
-  gap: 10px;
-  padding: 2px 6px 2px 2px;
-}
-.list h2 {
-  font: 600 13px var(--font);
-  color: var(--soft);
-  margin: 10px 0 2px;
-}
-.list nav a {
-  display: block;
-  padding: 4px 8px;
-  border-left: 4px solid transparent;
-  color: var(--ink);
-  text-decoration: none;
-}
-.list nav a:hover {
-  border-left-color: var(--line);
-}
-.list nav a[aria-current] {
-  border-left-color: var(--crop);
-  font-weight: 650;
-  background: var(--paper-deep);
-}
 .three {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: 14px;
   align-items: start;
-}
-.school h3 {
-  margin-bottom: 5px;
-}
-.sides {
-  display: grid;
-  grid-auto-flow: column;
-  grid-auto-columns: minmax(0, 1fr);
-  gap: 6px;
-}
-.choice .soft {
-  display: block;
-  font-weight: 400;
-  font-size: 13px;
-  line-height: 1.3;
 }
 ul {
   margin: 0;
@@ -378,15 +235,7 @@ ul {
   .almanac {
     grid-template-columns: minmax(0, 1fr);
   }
-  .list {
-    position: static;
-    max-height: none;
-  }
-  .list nav a {
-    padding: 12px 10px;
-    min-height: 48px;
-  }
-  .almanac.chosen .list {
+  .almanac.chosen :deep(.list) {
     display: none;
   }
   .almanac:not(.chosen) > div {

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import type { ScaleLinear } from 'd3-scale'
+import type { Axis } from './drawing'
+import { axisTitle, number } from './units'
+
+/** Rows along one value axis: grid lines, the axis below, and each row's name, above its mark where it is narrow. */
+defineProps<{
+  names: string[]
+  axis: Axis
+  scale: ScaleLinear<number, number>
+  ticks: number
+  row: number
+  height: number
+  left: number
+  narrow: boolean
+}>()
+</script>
+
+<template>
+  <g v-for="t in scale.ticks(ticks)" :key="t">
+    <line class="grid-line" :x1="scale(t)" :x2="scale(t)" y1="4" :y2="height - 42" />
+    <text class="axis" :x="scale(t)" :y="height - 26" text-anchor="middle">{{ number(t, 1) }}</text>
+  </g>
+  <text class="axis title" :x="(scale.range()[0]! + scale.range()[1]!) / 2" :y="height - 6" text-anchor="middle">
+    {{ axisTitle(axis) }}
+  </text>
+  <g v-for="(name, i) in names" :key="i" :transform="`translate(0 ${i * row})`">
+    <text
+      class="name"
+      :x="narrow ? left : left - 10"
+      :y="narrow ? 15 : row / 2 + 4"
+      :text-anchor="narrow ? 'start' : 'end'"
+    >
+      {{ name }}
+    </text>
+    <slot :index="i" />
+  </g>
+</template>
+
+<style scoped>
+.name {
+  font-size: 14px;
+  fill: var(--ink);
+}
+</style>
