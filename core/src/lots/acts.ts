@@ -1,14 +1,14 @@
 import { Refusal } from '../refusal'
 import type { CleaningStep, Crop } from '../crops'
-import { dayMs } from '../household'
-import { conditioningVerdict, dehydratingOf } from '../line'
-import { draft, type EventDetails, type EventDraft } from './event'
+import { jarred, loaded, shaken } from './dryer-acts'
+import { draft, type EventDraft } from './event'
+import { cleaned, finished, graded } from './finish-acts'
 import type { LotHistory } from './history'
 import { gramsOfPieces, piecesOfGrams, type Quantity } from './quantity'
 import { strikeOut, weighingChangeG } from './strike'
 
 /** Surprises are asked about, never refused for good: `sure` passes. */
-const surpriseShare = 1.2
+export const surpriseShare = 1.2
 
 /** Pieces or grams, one of the two. */
 export interface Taking {
@@ -134,10 +134,10 @@ export function perform(act: LotAct, context: ActContext): ActOutcome {
   }
 }
 
-function requireStage(lot: LotHistory, stage: LotHistory['stage'], says: string): void {
+export function requireStage(lot: LotHistory, stage: LotHistory['stage'], says: string): void {
   if (lot.stage !== stage) throw new Refusal(`not-${stage}`, says)
 }
-const requireDrying = (lot: LotHistory) => requireStage(lot, 'drying', 'This lot is not on the line.')
+export const requireDrying = (lot: LotHistory) => requireStage(lot, 'drying', 'This lot is not on the line.')
 
 function weighed(act: Extract<LotAct, { act: 'weigh' }>, lot: LotHistory): EventDraft {
   const { weightG: now } = lot.quantity
@@ -170,68 +170,6 @@ function tested(results: { test: string; passed: boolean }[], { crop, lot }: Act
 function moved(placeId: string, { lot, airflowOf }: ActContext): EventDraft {
   if (placeId === lot.placeId) throw new Refusal('invalid', 'It is there already.', 'placeId')
   return draft('moved', { placeId, ...(lot.stage === 'drying' ? { details: { airflow: airflowOf(placeId) } } : {}) })
-}
-
-function finished(act: Extract<LotAct, { act: 'finish' }>, { crop, lot }: ActContext): ActOutcome {
-  requireDrying(lot)
-  if (crop.necks.length > 0 ? !crop.necks.some((n) => n.id === act.neck) : act.neck !== undefined) {
-    throw new Refusal('invalid', `No neck “${act.neck ?? ''}”.`, 'neck')
-  }
-  if (!crop.packs.some((p) => p.id === act.pack)) throw new Refusal('invalid', `No pack “${act.pack}”.`, 'pack')
-  const { weightG: before, pieces: piecesBefore } = lot.quantity
-  if (!act.sure && act.weightG > before * surpriseShare) {
-    throw new Refusal(
-      'surprise',
-      `${act.weightG} g is more than went on the line: it stands at ${before} g. Look at the scale once more, or keep it anyway.`,
-      'weightG',
-    )
-  }
-  const { pack, placeId, units, wasteG, grades = [] } = act
-  const details = { ...(act.neck ? { neck: act.neck } : {}), pack }
-  const pieces = act.pieces ?? piecesBefore ?? 0
-  const main = draft('finished', {
-    weightG: act.weightG - before,
-    pieces: pieces - (piecesBefore ?? 0),
-    placeId,
-    details: { ...details, ...(units ? { units } : {}), ...(wasteG ? { wasteG } : {}) },
-  })
-  const sizes = graded(grades, act.weightG, pieces, placeId, details)
-  return { ...sizes, events: [main, ...sizes.events] }
-}
-
-/** Sizes taken out of a lot, each as a lot of its own. */
-function graded(
-  grades: readonly Grade[],
-  weightG: number,
-  pieces: number,
-  placeId: string | null,
-  details: EventDetails,
-): ActOutcome {
-  const sum = grades.reduce((all, g) => ({ g: all.g + g.weightG, n: all.n + (g.pieces ?? 0) }), { g: 0, n: 0 })
-  if (grades.length > 0 && (sum.g >= weightG || (pieces > 0 && sum.n >= pieces))) {
-    throw new Refusal('invalid', 'The sizes must be part of the whole: together fewer and lighter.', 'grades')
-  }
-  if (new Set(grades.map((g) => g.grade)).size < grades.length) {
-    throw new Refusal('invalid', 'Each size can be given once.', 'grades')
-  }
-  const sizes = grades.map((g) => ({
-    ...g,
-    // an uncounted size of a counted lot gets its share by weight
-    pieces: g.pieces ?? (pieces > 0 ? piecesOfGrams({ weightG, pieces }, g.weightG) : 0),
-  }))
-  return {
-    events: sizes.map((g) =>
-      draft('split-out', {
-        weightG: -g.weightG,
-        pieces: g.pieces ? -g.pieces : 0,
-        details: { why: `${g.grade} ones` },
-      }),
-    ),
-    splitsOff: sizes.map((g) => ({
-      heap: g.grade,
-      events: [draft('split-in', { weightG: g.weightG, pieces: g.pieces, placeId, details })],
-    })),
-  }
 }
 
 function taken(kind: EventDraft['kind'], taking: Taking, quantity: Quantity): EventDraft {
@@ -290,102 +228,3 @@ function corrected(act: Extract<LotAct, { act: 'correct' }>, quantity: Quantity)
   }
   return draft('corrected', { weightG: act.weightG - quantity.weightG, pieces, details: { why: act.why } })
 }
-
-const stepWords = { thresh: 'threshing', sieve: 'sieving', winnow: 'winnowing' } as const
-
-function cleaned(act: Extract<LotAct, { act: 'clean' }>, { crop, lot }: ActContext): EventDraft {
-  if (!crop.cleaning?.includes(act.step)) {
-    throw new Refusal('invalid', `${crop.name} asks for no ${stepWords[act.step]}.`, 'step')
-  }
-  if (act.weightG > lot.quantity.weightG) {
-    throw new Refusal(
-      'invalid',
-      `After ${stepWords[act.step]} it cannot weigh more than the ${lot.quantity.weightG} g there were. Weigh it whole first if that is wrong.`,
-      'weightG',
-    )
-  }
-  return draft('cleaned', {
-    weightG: act.weightG - lot.quantity.weightG,
-    details: { step: act.step, scaleG: act.weightG },
-  })
-}
-
-/** The whole lot or a part of it goes on the trays, peeled and cut; a part becomes a lot of its own. */
-function loaded(act: Extract<LotAct, { act: 'load' }>, { crop, lot }: ActContext): ActOutcome {
-  const { airC } = dehydratingOf(crop)
-  if (lot.stage === 'dryer') throw new Refusal('invalid', 'It is in the dryer already.')
-  const { weightG: there, pieces } = lot.quantity
-  const taken = act.takenG ?? there
-  if (taken > there) throw new Refusal('not-enough', `There are only ${there} g left.`, 'takenG')
-  if (act.weightG > taken) {
-    throw new Refusal('invalid', `${act.weightG} g on the trays is more than the ${taken} g taken for it.`, 'weightG')
-  }
-  const [lo, hi] = airC.value
-  if (!act.sure && (act.airC < lo - 8 || act.airC > hi + 8)) {
-    throw new Refusal(
-      'surprise',
-      `${act.airC} °C is far from the usual ${lo === hi ? lo : `${lo}–${hi}`} °C: too cool sours, too hot hardens the outside. Keep it anyway?`,
-      'airC',
-    )
-  }
-  const load = (from: number, counted: number) =>
-    draft('loaded', {
-      weightG: act.weightG - from,
-      pieces: counted ? -counted : 0,
-      placeId: act.placeId,
-      details: { trays: act.trays, airC: act.airC, scaleG: act.weightG },
-    })
-  if (taken === there) return { events: [load(there, pieces ?? 0)] }
-  const part = taken === 0 ? 0 : piecesOfGrams(lot.quantity, taken)
-  return {
-    events: [draft('split-out', { weightG: -taken, pieces: part ? -part : 0, details: { why: 'to the dryer' } })],
-    splitsOff: [
-      {
-        heap: null,
-        events: [
-          draft('split-in', { weightG: taken, pieces: part, placeId: act.placeId, details: { stage: 'fresh' } }),
-          load(taken, part),
-        ],
-      },
-    ],
-  }
-}
-
-function jarred(act: Extract<LotAct, { act: 'jar' }>, lot: LotHistory): EventDraft {
-  requireStage(lot, 'dryer', 'This lot is not in the dryer.')
-  const { weightG } = lot.quantity
-  if (!act.sure && act.weightG > weightG * surpriseShare) {
-    throw new Refusal(
-      'surprise',
-      `${act.weightG} g is more than went in: it stands at ${weightG} g. Look at the scale once more, or keep it anyway.`,
-      'weightG',
-    )
-  }
-  return draft('jarred', { weightG: act.weightG - weightG, details: { scaleG: act.weightG } })
-}
-
-/** A look at the conditioning jar, and what follows from it. */
-function shaken(act: Extract<LotAct, { act: 'shake' }>, { lot, crop, nowMs }: ActContext): EventDraft[] {
-  requireStage(lot, 'conditioning', 'This lot is in no conditioning jar.')
-  const { beads, mould, jarHumidityPct } = act
-  const seen = { beads, mould, ...(jarHumidityPct === undefined ? {} : { jarHumidityPct }) }
-  const { verdict } = conditioningVerdict({ day: jarDay(lot, nowMs), ...seen })
-  const events = [draft('shaken', { details: seen })]
-  const { weightG, pieces } = lot.quantity
-  if (verdict === 'throw-out') {
-    events.push(
-      draft('lost', { weightG: -weightG, pieces: pieces ? -pieces : 0, details: { cause: 'Mould in the jar' } }),
-    )
-  } else if (verdict === 'back-to-dryer') {
-    const last = lot.loads.at(-1)
-    const details = { trays: last?.trays ?? 1, airC: last?.airC ?? dehydratingOf(crop).airC.value[0], scaleG: weightG }
-    events.push(draft('loaded', { placeId: lot.placeId, details: { ...details, why: 'back from the jar' } }))
-  } else if (verdict === 'done') {
-    events.push(draft('finished', { placeId: lot.placeId, details: { pack: 'jar' } }))
-  }
-  return events
-}
-
-/** Day of conditioning, from 1. */
-export const jarDay = (lot: Pick<LotHistory, 'jar'>, nowMs: number): number =>
-  lot.jar ? Math.floor((nowMs - lot.jar.atMs) / dayMs + 0.5) + 1 : 1

@@ -1,4 +1,5 @@
 export * from './acts'
+export { jarDay } from './dryer-acts'
 export * from './bring-in'
 export * from './code'
 export * from './event'

@@ -1,0 +1,86 @@
+import { Refusal } from '../refusal'
+import { requireDrying, surpriseShare, type ActContext, type ActOutcome, type Grade, type LotAct } from './acts'
+import { draft, type EventDetails, type EventDraft } from './event'
+import { piecesOfGrams } from './quantity'
+
+/** Taking down, sorting by size, threshing: what a lot goes through on its way into store. */
+export function finished(act: Extract<LotAct, { act: 'finish' }>, { crop, lot }: ActContext): ActOutcome {
+  requireDrying(lot)
+  if (crop.necks.length > 0 ? !crop.necks.some((n) => n.id === act.neck) : act.neck !== undefined) {
+    throw new Refusal('invalid', `No neck “${act.neck ?? ''}”.`, 'neck')
+  }
+  if (!crop.packs.some((p) => p.id === act.pack)) throw new Refusal('invalid', `No pack “${act.pack}”.`, 'pack')
+  const { weightG: before, pieces: piecesBefore } = lot.quantity
+  if (!act.sure && act.weightG > before * surpriseShare) {
+    throw new Refusal(
+      'surprise',
+      `${act.weightG} g is more than went on the line: it stands at ${before} g. Look at the scale once more, or keep it anyway.`,
+      'weightG',
+    )
+  }
+  const { pack, placeId, units, wasteG, grades = [] } = act
+  const details = { ...(act.neck ? { neck: act.neck } : {}), pack }
+  const pieces = act.pieces ?? piecesBefore ?? 0
+  const main = draft('finished', {
+    weightG: act.weightG - before,
+    pieces: pieces - (piecesBefore ?? 0),
+    placeId,
+    details: { ...details, ...(units ? { units } : {}), ...(wasteG ? { wasteG } : {}) },
+  })
+  const sizes = graded(grades, act.weightG, pieces, placeId, details)
+  return { ...sizes, events: [main, ...sizes.events] }
+}
+
+/** Sizes taken out of a lot, each as a lot of its own. */
+export function graded(
+  grades: readonly Grade[],
+  weightG: number,
+  pieces: number,
+  placeId: string | null,
+  details: EventDetails,
+): ActOutcome {
+  const sum = grades.reduce((all, g) => ({ g: all.g + g.weightG, n: all.n + (g.pieces ?? 0) }), { g: 0, n: 0 })
+  if (grades.length > 0 && (sum.g >= weightG || (pieces > 0 && sum.n >= pieces))) {
+    throw new Refusal('invalid', 'The sizes must be part of the whole: together fewer and lighter.', 'grades')
+  }
+  if (new Set(grades.map((g) => g.grade)).size < grades.length) {
+    throw new Refusal('invalid', 'Each size can be given once.', 'grades')
+  }
+  const sizes = grades.map((g) => ({
+    ...g,
+    // an uncounted size of a counted lot gets its share by weight
+    pieces: g.pieces ?? (pieces > 0 ? piecesOfGrams({ weightG, pieces }, g.weightG) : 0),
+  }))
+  return {
+    events: sizes.map((g) =>
+      draft('split-out', {
+        weightG: -g.weightG,
+        pieces: g.pieces ? -g.pieces : 0,
+        details: { why: `${g.grade} ones` },
+      }),
+    ),
+    splitsOff: sizes.map((g) => ({
+      heap: g.grade,
+      events: [draft('split-in', { weightG: g.weightG, pieces: g.pieces, placeId, details })],
+    })),
+  }
+}
+
+const stepWords = { thresh: 'threshing', sieve: 'sieving', winnow: 'winnowing' } as const
+
+export function cleaned(act: Extract<LotAct, { act: 'clean' }>, { crop, lot }: ActContext): EventDraft {
+  if (!crop.cleaning?.includes(act.step)) {
+    throw new Refusal('invalid', `${crop.name} asks for no ${stepWords[act.step]}.`, 'step')
+  }
+  if (act.weightG > lot.quantity.weightG) {
+    throw new Refusal(
+      'invalid',
+      `After ${stepWords[act.step]} it cannot weigh more than the ${lot.quantity.weightG} g there were. Weigh it whole first if that is wrong.`,
+      'weightG',
+    )
+  }
+  return draft('cleaned', {
+    weightG: act.weightG - lot.quantity.weightG,
+    details: { step: act.step, scaleG: act.weightG },
+  })
+}
