@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { amount, dateRange, exactWeight, gramsFrom, weight } from './words'
+import { amount, dateRange, exactWeight, gramsFrom, gramsFromSum, momentOf, useUnits, weight } from './words'
 
 describe('words', () => {
   it('rounds weights sensibly and sums to the gram', () => {
@@ -26,5 +26,35 @@ describe('words', () => {
   it('counts in heads', () => {
     expect(amount(1, 40, { one: 'head', many: 'heads' })).toBe('1 head, 40 g')
     expect(amount(null, 4000, { one: 'head', many: 'heads' })).toBe('4.00 kg')
+  })
+})
+
+describe('several weighings in one field', () => {
+  it('adds buckets and takes off the tare, with either minus', () => {
+    expect(gramsFromSum('2.4 + 3.1 - 0.5', 'kg')).toBe(5000)
+    expect(gramsFromSum('2,4+3,1−0,5', 'kg')).toBe(5000)
+    expect(gramsFromSum('850 + 1.2 kg', 'g')).toBe(2050)
+    expect(gramsFromSum('6', 'kg')).toBe(6000)
+  })
+  it('waits for the number after a sign, and refuses what is none or comes to nothing', () => {
+    expect(gramsFromSum('2.4 + ', 'kg')).toBe(2400)
+    expect(gramsFromSum('0.5 - 0.7', 'kg')).toBeNull()
+    expect(gramsFromSum('2.4 + much', 'kg')).toBeNull()
+    expect(gramsFromSum('', 'kg')).toBeNull()
+    expect(gramsFromSum('1500 + 1500', 'kg')).toBeNull()
+  })
+  it('reads pounds where the household does', () => {
+    useUnits('us')
+    expect(gramsFromSum('1 + 1', 'kg')).toBe(908)
+    useUnits('metric')
+  })
+})
+
+describe('moments', () => {
+  it('are a time of day today and name the weekday otherwise, by the household’s clock', () => {
+    const iso = '2026-10-02T22:30:00Z'
+    expect(momentOf(iso, 'UTC', '2026-10-02')).toBe('22:30')
+    expect(momentOf(iso, 'Europe/Vienna', '2026-10-02')).toBe('Sat 00:30')
+    expect(momentOf(iso, 'America/New_York', '2026-10-02')).toBe('18:30')
   })
 })

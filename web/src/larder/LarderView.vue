@@ -142,7 +142,6 @@ article {
   margin-top: 12px;
 }
 article a {
-  white-space: normal;
   color: var(--ink);
 }
 </style>

@@ -105,7 +105,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       <div class="head">
         <h2>
           {{ lotName(chosen.crop, chosen.heap) }}
-          <RouterLink :to="`/lots/${chosen.code}`">{{ chosen.code }}</RouterLink>
+          <RouterLink class="code" :to="`/lots/${chosen.code}`">{{ chosen.code }}</RouterLink>
         </h2>
         <p class="window" data-window>
           {{

@@ -19,7 +19,7 @@ const late = computed(() => daysBetween(props.job.dueOn, props.today))
     <div class="what">
       <h3>
         {{ job.title }}
-        <RouterLink v-if="job.code" :to="`/lots/${job.code}`">{{ job.code }}</RouterLink>
+        <RouterLink v-if="job.code" class="code" :to="`/lots/${job.code}`">{{ job.code }}</RouterLink>
       </h3>
       <p class="soft">
         {{ job.why }}<template v-if="late > 1"> Due {{ late }} days ago.</template>
