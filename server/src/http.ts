@@ -73,6 +73,9 @@ function asRefusal(error: unknown): Refusal | undefined {
   if (error instanceof pg.DatabaseError) {
     if (error.code === '23514') return new Refusal('not-enough', 'There is not that much left.')
     if (error.code === '23505') return new Refusal('taken', 'That name or code is taken already.')
+    if (error.code === '22021' || error.code === '22P05') {
+      return new Refusal('invalid', 'A text holds a character that cannot be kept (a zero byte).')
+    }
     if (error.code === '23503') return new Refusal('invalid', 'It names a place or lot this household does not have.')
   }
   // what express.json throws

@@ -6,6 +6,9 @@ import { draft, type EventDraft } from './event'
 import type { LotHistory } from './history'
 import { piecesOfGrams } from './quantity'
 
+/** Peel, core and trimmings seldom come to more than the rest: below this share something was mistyped. */
+const leastPreparedShare = 0.4
+
 /** The whole lot or a part of it goes on the trays, peeled and cut; a part becomes a lot of its own. */
 export function loaded(act: Extract<LotAct, { act: 'load' }>, { crop, lot }: ActContext): ActOutcome {
   const { airC } = dehydratingOf(crop)
@@ -15,6 +18,13 @@ export function loaded(act: Extract<LotAct, { act: 'load' }>, { crop, lot }: Act
   if (taken > there) throw new Refusal('not-enough', `There are only ${there} g left.`, 'takenG')
   if (act.weightG > taken) {
     throw new Refusal('invalid', `${act.weightG} g on the trays is more than the ${taken} g taken for it.`, 'weightG')
+  }
+  if (!act.sure && act.weightG < taken * leastPreparedShare) {
+    throw new Refusal(
+      'surprise',
+      `Only ${act.weightG} g of ${taken} g would go on the trays; the rest counts as trimmings. Take a part of the lot, or keep it anyway.`,
+      'weightG',
+    )
   }
   const [lo, hi] = airC.value
   if (!act.sure && (act.airC < lo - 8 || act.airC > hi + 8)) {

@@ -117,6 +117,12 @@ describe('apples through the dehydrator', () => {
     lot.at(58, { act: 'shake', beads: false, mould: true })
     expect(lot.lot()).toMatchObject({ stage: 'gone', quantity: { weightG: 0 } })
   })
+  it('asks when most of a lot would count as trimmings', () => {
+    const lot = walk(apple, 10_000)
+    expect(() => lot.at(0, { ...load, weightG: 900 })).toThrow(/count.* as trimmings/)
+    lot.at(0, { ...load, weightG: 900, sure: true })
+    expect(lot.lot().quantity.weightG).toBe(900)
+  })
   it('asks about a heat that is far off, and refuses crops nobody dries so', () => {
     expect(() => walk(apple, 2500).at(0, { ...load, airC: 35 })).toThrow(/Keep it anyway/)
     expect(() => walk(cropById('bean-drying'), 2500).at(0, load)).toThrow(/not dried in a dehydrator/)

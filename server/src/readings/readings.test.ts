@@ -59,6 +59,8 @@ describe('a logger file brought in', () => {
       file({ at: [...columns(2000).at].reverse() }),
       file({ placeId: randomUUID() }),
       file(columns(10, Date.UTC(2027, 0, 1) / 1000)),
+      file(columns(10, Date.UTC(1970, 0, 1) / 1000)),
+      file({ fileName: 'a\u0000b' }),
       file({ ...columns(1), temperatureC: [300] }),
       { ...file(), fileName: undefined },
     ]
@@ -125,6 +127,7 @@ describe('a sensor with a token', () => {
     expect(
       (await send(token, { readings: [{ ...reading(1), at: '2031-01-01T00:00:00Z' }] })).body.error.message,
     ).toMatch(/clock/)
+    expect((await send(token, { readings: [{ ...reading(1), at: '1970-01-01T00:00:00Z' }] })).status).toBe(400)
     for (const over of [{ temperatureC: 200 }, { at: 'yesterday' }, { relativeHumidityPct: -1 }]) {
       expect((await send(token, { readings: [{ ...reading(1), ...over }] })).status).toBe(400)
     }

@@ -39,6 +39,19 @@ const uuidPattern = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i
 /** A clock that runs a little fast is no reason to lose its readings. */
 const aheadMs = dayMs
 
+/** Loggers without a battery for their clock wake up in 1970. */
+const oldestMs = 20 * 365 * dayMs
+
+function requireRecent(firstMs: number, nowMs: number, field: string): void {
+  if (firstMs < nowMs - oldestMs) {
+    throw new Refusal(
+      'invalid',
+      `${new Date(firstMs).toISOString().slice(0, 10)} is more than 20 years back; check the order of day and month, and the logger's clock.`,
+      field,
+    )
+  }
+}
+
 async function placeIn(db: Client, householdId: string, id: string) {
   const place = (await placesOf(db, householdId)).find((one) => one.id === id)
   if (!place) throw new Refusal('invalid', 'There is no such place in this household.', 'placeId')
@@ -90,6 +103,7 @@ export function readingRoutes(pool: Pool): Router {
     requireColumns(given)
     const household = await currentHousehold(pool, request)
     const nowMs = nowOf(household)
+    requireRecent(given.at[0]! * 1000, nowMs, 'at/0')
     const { measured, expected } = parted(given, nowMs / 1000)
     const check = async (db: Client) => {
       const place = await placeIn(db, household.id, given.placeId)
@@ -185,6 +199,8 @@ export function readingRoutes(pool: Pool): Router {
         `readings/${late}/at`,
       )
     }
+    const earliest = readings.reduce((a, b) => (Date.parse(a.at) <= Date.parse(b.at) ? a : b))
+    requireRecent(Date.parse(earliest.at), nowOf(household), 'readings')
     const answer = await inTransaction(pool, sensor.householdId, (db) =>
       ingest(db, sensor, 'sensor', {
         at: readings.map((r) => Math.floor(Date.parse(r.at) / 1000)),

@@ -146,9 +146,7 @@ function wear(next: 'paper' | 'cellar') {
         <ElButton native-type="submit" :disabled="!placeName.trim()">Add it</ElButton>
       </form>
       <p class="more">
-        <RouterLink class="el-button" to="/readings"
-          >Readings from a logger's file, and sensors that send by themselves</RouterLink
-        >
+        <RouterLink class="el-button" to="/readings">Logger files and sensors</RouterLink>
       </p>
     </section>
 
