@@ -51,7 +51,7 @@ const shown = computed(() => (advice.value?.tomorrow.length || advice.value?.mov
           <ElButton
             v-else-if="m.option.act"
             :disabled="busy"
-            :aria-label="`${m.code}, ${m.option.label}: do it now`"
+            :aria-label="`Do it for ${m.code}: ${m.option.label}`"
             @click="act(m.code, m.option.act)"
             >Do it</ElButton
           >
