@@ -130,6 +130,8 @@ export interface Curing {
   usualDays: Sourced<Range>
   /** how it can be hung or spread, the usual way first */
   hangs: HungIn[]
+  /** left to dry off in the open air, in the shade, before it is put away to heal, hours */
+  dryOffHours?: Sourced<Range>
   /** turned so often, where it lies */
   turnEveryDays?: Sourced
   endTests: EndTest[]

@@ -124,6 +124,7 @@ const curing = object(
     usualDays: range(1, 120),
     hangs: list({ enum: ['bunch', 'plait', 'rack', 'bag', 'sheet', 'box'] }, 1, 6),
     turnEveryDays: n(1, 30),
+    dryOffHours: range(0.5, 48),
     endTests: list(keys(endTests), 1, 6),
     conditions: sourced(text()),
   },

@@ -141,6 +141,10 @@ function pastHours(lot: CuringLot, curing: Curing) {
 
 function curingReasons(lot: CuringLot, state: Omit<CuringState, 'reasons'>): string[] {
   const reasons: string[] = []
+  const dryOff = curingOf(lot.crop).dryOffHours?.value
+  if (dryOff && (lot.nowMs - lot.air.startMs) / hourMs < dryOff[1] + 1) {
+    reasons.push(`Let them dry off first, ${dryOff[0]} to ${dryOff[1]} hours in the shade; wet skins rot in the dark.`)
+  }
   const { crop } = lot
   const { clock, budget } = curingOf(crop)
   const heals = clock === 'healing'
