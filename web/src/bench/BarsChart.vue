@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import type { BarsDrawing } from './drawing'
 import { axisUnit, number, onAxis } from './units'
 import ValueRows from './ValueRows.vue'
+import { TableBelow } from '../parts'
 
 const props = defineProps<{ drawing: BarsDrawing }>()
 const { isNarrow, width } = useChartWidth()
@@ -85,19 +86,16 @@ const say = (v: number) => `${number(onAxis(props.drawing.axis, v), 1)} ${axisUn
         ><i :class="[`part-${i}`, { hatched: p.hatched }]" /> {{ p.label }}</span
       >
     </figcaption>
-    <details class="table">
-      <summary>As a table</summary>
-      <table>
-        <tbody>
-          <template v-for="b in drawing.bars" :key="b.label">
-            <tr v-for="p in b.parts" :key="p.label">
-              <th scope="row">{{ b.label }}, {{ p.label }}</th>
-              <td>{{ say(p.value) }}</td>
-            </tr>
-          </template>
-        </tbody>
-      </table>
-    </details>
+    <TableBelow>
+      <tbody>
+        <template v-for="b in drawing.bars" :key="b.label">
+          <tr v-for="p in b.parts" :key="p.label">
+            <th scope="row">{{ b.label }}, {{ p.label }}</th>
+            <td>{{ say(p.value) }}</td>
+          </tr>
+        </template>
+      </tbody>
+    </TableBelow>
   </figure>
 </template>
 

@@ -5,6 +5,7 @@ import { useChartWidth } from './chart-width'
 import { computed, ref } from 'vue'
 import type { PlaneDrawing } from './drawing'
 import { axisTitle, axisUnit, number, onAxis } from './units'
+import { TableBelow } from '../parts'
 
 /** How long it keeps over temperature and humidity: cells with their days written in, and where the household is. */
 const props = defineProps<{ drawing: PlaneDrawing }>()
@@ -118,23 +119,20 @@ const t = (c: number) => `${number(onAxis(props.drawing.x, c), 0)} ${axisUnit(pr
         >Half are still sound after so many days (d), months (mo) or years (y). Darker keeps longer.</template
       >
     </figcaption>
-    <details class="table">
-      <summary>As a table</summary>
-      <table>
-        <thead>
-          <tr>
-            <th>{{ axisTitle(drawing.y) }}</th>
-            <th v-for="c in drawing.xs" :key="c">{{ number(onAxis(drawing.x, c), 0) }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(line, row) in drawing.values" :key="row">
-            <th scope="row">{{ drawing.ys[row] }}</th>
-            <td v-for="(v, col) in line" :key="col">{{ days(v) }}</td>
-          </tr>
-        </tbody>
-      </table>
-    </details>
+    <TableBelow>
+      <thead>
+        <tr>
+          <th>{{ axisTitle(drawing.y) }}</th>
+          <th v-for="c in drawing.xs" :key="c">{{ number(onAxis(drawing.x, c), 0) }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(line, row) in drawing.values" :key="row">
+          <th scope="row">{{ drawing.ys[row] }}</th>
+          <td v-for="(v, col) in line" :key="col">{{ days(v) }}</td>
+        </tr>
+      </tbody>
+    </TableBelow>
   </figure>
 </template>
 

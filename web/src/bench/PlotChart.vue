@@ -7,6 +7,7 @@ import { useChartWidth } from './chart-width'
 import { computed, ref, watch } from 'vue'
 import type { PlotDrawing } from './drawing'
 import { axisTitle, axisUnit, number, onAxis } from './units'
+import { TableBelow } from '../parts'
 
 /** Lines, bands and marks over two axes, in the household's units; hover and arrow keys read values out. */
 const props = defineProps<{ drawing: PlotDrawing }>()
@@ -138,28 +139,25 @@ const inside = (p: { x: number; y: number }) => x.value(ax(p.x)) > width.value -
         <span v-for="b in drawing.bands ?? []" :key="b.label" class="key"><i class="swath" /> {{ b.label }}</span>
       </template>
     </figcaption>
-    <details class="table">
-      <summary>As a table</summary>
-      <table>
-        <thead>
-          <tr>
-            <th>{{ axisTitle(drawing.x) }}</th>
-            <th v-for="l in drawing.lines" :key="l.label">{{ l.label }}, {{ axisUnit(drawing.y) }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr
-            v-for="(p, i) in (main?.points ?? []).filter((_, k, list) => k % Math.ceil(list.length / 14) === 0)"
-            :key="i"
-          >
-            <td>{{ number(ax(p[0]), 2) }}</td>
-            <td v-for="l in drawing.lines" :key="l.label">
-              {{ number(ay(l.points[near(l.points, ax(p[0]))]?.[1] ?? p[1]), 2) }}
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </details>
+    <TableBelow>
+      <thead>
+        <tr>
+          <th>{{ axisTitle(drawing.x) }}</th>
+          <th v-for="l in drawing.lines" :key="l.label">{{ l.label }}, {{ axisUnit(drawing.y) }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr
+          v-for="(p, i) in (main?.points ?? []).filter((_, k, list) => k % Math.ceil(list.length / 14) === 0)"
+          :key="i"
+        >
+          <td>{{ number(ax(p[0]), 2) }}</td>
+          <td v-for="l in drawing.lines" :key="l.label">
+            {{ number(ay(l.points[near(l.points, ax(p[0]))]?.[1] ?? p[1]), 2) }}
+          </td>
+        </tr>
+      </tbody>
+    </TableBelow>
   </figure>
 </template>
 

@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import type { SpansDrawing } from './drawing'
 import { axisUnit, number } from './units'
 import ValueRows from './ValueRows.vue'
+import { TableBelow } from '../parts'
 
 const props = defineProps<{ drawing: SpansDrawing }>()
 const { isNarrow, width } = useChartWidth()
@@ -56,17 +57,14 @@ const say = (r: SpansDrawing['rows'][number]) =>
         </g>
       </ValueRows>
     </svg>
-    <details class="table">
-      <summary>As a table</summary>
-      <table>
-        <tbody>
-          <tr v-for="(r, i) in drawing.rows" :key="i">
-            <th scope="row">{{ r.label }}</th>
-            <td>{{ say(r) }} · {{ r.says }}</td>
-          </tr>
-        </tbody>
-      </table>
-    </details>
+    <TableBelow>
+      <tbody>
+        <tr v-for="(r, i) in drawing.rows" :key="i">
+          <th scope="row">{{ r.label }}</th>
+          <td>{{ say(r) }} · {{ r.says }}</td>
+        </tr>
+      </tbody>
+    </TableBelow>
   </figure>
 </template>
 

@@ -3,6 +3,7 @@ import type { Settings } from '@vadose/contract/almanac'
 import { ElButton, ElInput } from 'element-plus'
 import { ref, watch } from 'vue'
 import { ApiError, put } from '../api'
+import { Choices } from '../parts'
 import { useFrame } from './frame'
 
 const frame = useFrame()
@@ -35,22 +36,15 @@ async function keep(settings: Settings, says: string) {
 <template>
   <section class="card stack">
     <h2>Scale and thermometer</h2>
-    <div class="choices" role="radiogroup" aria-label="Units">
-      <button
-        v-for="u in [
-          { id: 'metric', label: 'Kilograms and °C' },
-          { id: 'us', label: 'Pounds and °F' },
-        ] as const"
-        :key="u.id"
-        type="button"
-        role="radio"
-        class="choice"
-        :aria-checked="frame.frame?.household.units === u.id"
-        @click="keep({ units: u.id }, 'Every screen reads so now.')"
-      >
-        {{ u.label }}
-      </button>
-    </div>
+    <Choices
+      label="Units"
+      :model-value="frame.frame?.household.units"
+      :options="[
+        { id: 'metric', label: 'Kilograms and °C' },
+        { id: 'us', label: 'Pounds and °F' },
+      ]"
+      @update:model-value="$event && keep({ units: $event }, 'Every screen reads so now.')"
+    />
     <h2>Whom to ask about food safety</h2>
     <form class="row" @submit.prevent="keep({ authorityName: name, authorityUrl: url }, 'Kept.')">
       <label class="field">Name <ElInput v-model="name" maxlength="120" placeholder="your local authority" /></label>

@@ -4,12 +4,13 @@ import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import type { Crop } from '../crops'
 import { weight } from '../household'
+import { Choices } from '../parts'
 
 /** How many to put by for planting, and whether the largest or the smallest: what is eaten now, what comes next year. */
 const props = defineProps<{ crop: Crop; totalG: number | null; pieces: number | null }>()
 const emit = defineEmits<{ take: [weightG: number, pieces: number] }>()
 const text = ref('')
-const by = ref<'number' | 'share'>('number')
+const by = ref<'number' | 'share' | undefined>('number')
 const pieces = computed(
   () => props.pieces ?? (props.totalG ? Math.max(2, Math.round(props.totalG / props.crop.pieceG.value)) : null),
 )
@@ -31,14 +32,14 @@ const choices = computed(() => {
     <template v-else>
       <div class="row">
         <ElInput v-model="text" class="short" inputmode="decimal" aria-label="How many to keep back" placeholder="0" />
-        <div class="choices" role="radiogroup" aria-label="Number or share">
-          <button type="button" role="radio" class="choice" :aria-checked="by === 'number'" @click="by = 'number'">
-            {{ crop.piece.many }}
-          </button>
-          <button type="button" role="radio" class="choice" :aria-checked="by === 'share'" @click="by = 'share'">
-            %
-          </button>
-        </div>
+        <Choices
+          v-model="by"
+          label="Number or share"
+          :options="[
+            { id: 'number', label: crop.piece.many },
+            { id: 'share', label: '%' },
+          ]"
+        />
         <span class="soft">of {{ props.pieces ? '' : 'about ' }}{{ pieces }}</span>
       </div>
       <p v-if="keep && pieces && keep >= pieces" class="bad">Some must be left to eat.</p>

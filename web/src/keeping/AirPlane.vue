@@ -5,6 +5,7 @@ import { line, symbol, symbolCircle, symbolDiamond, symbolSquare, symbolTriangle
 import { computed } from 'vue'
 import { cropColour } from '../crops'
 import { humidity, monthOf, temperature } from '../household'
+import { TableBelow } from '../parts'
 
 const props = defineProps<{ view: StoresView; chosenPlace: string | null }>()
 const width = 400
@@ -110,27 +111,24 @@ const places = computed(() =>
         {{ n.name }}
       </text>
     </svg>
-    <details class="table">
-      <summary>As a table</summary>
-      <table>
-        <thead>
-          <tr>
-            <th>Place</th>
-            <th>last 30 days</th>
-            <th>in six months</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="p in places" :key="p.id">
-            <td>{{ p.name }}</td>
-            <td>{{ temperature(p.t) }}, {{ humidity(p.rh) }}</td>
-            <td>
-              {{ p.last ? `${temperature(p.last.temperatureC)}, ${humidity(p.last.relativeHumidityPct)}` : '' }}
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </details>
+    <TableBelow>
+      <thead>
+        <tr>
+          <th>Place</th>
+          <th>last 30 days</th>
+          <th>in six months</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="p in places" :key="p.id">
+          <td>{{ p.name }}</td>
+          <td>{{ temperature(p.t) }}, {{ humidity(p.rh) }}</td>
+          <td>
+            {{ p.last ? `${temperature(p.last.temperatureC)}, ${humidity(p.last.relativeHumidityPct)}` : '' }}
+          </td>
+        </tr>
+      </tbody>
+    </TableBelow>
   </figure>
 </template>
 

@@ -18,6 +18,7 @@ import {
   weight,
 } from '../household'
 import { useAct } from '../lots'
+import { Choices } from '../parts'
 
 /** Loading the dehydrator with a lot or a part of it. */
 const route = useRoute()
@@ -27,7 +28,8 @@ const { answer: lot, failure } = useAnswer<LotView>(() => `/lots/${code}`)
 const { answer: places } = useAnswer<PlaceView[]>(() => '/places')
 const crop = computed(() => cropOf(lot.value?.crop ?? ''))
 const how = computed(() => crop.value.dehydrating)
-const all = ref(true)
+const much = ref<'all' | 'part' | undefined>('all')
+const all = computed(() => much.value === 'all')
 const taken = ref('')
 const onTrays = ref('')
 const trays = ref('4')
@@ -89,10 +91,14 @@ async function load(sure = false) {
       </p>
     </section>
     <section class="card stack">
-      <div class="choices" role="radiogroup" aria-label="How much of it">
-        <button type="button" role="radio" class="choice" :aria-checked="all" @click="all = true">All of it</button>
-        <button type="button" role="radio" class="choice" :aria-checked="!all" @click="all = false">A part</button>
-      </div>
+      <Choices
+        v-model="much"
+        label="How much of it"
+        :options="[
+          { id: 'all', label: 'All of it' },
+          { id: 'part', label: 'A part' },
+        ]"
+      />
       <div class="row">
         <label v-if="!all" class="field"
           >Taken from the lot

@@ -5,8 +5,10 @@ import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import { cropOf, schoolOf } from '../crops'
-import { amount, gramsFrom, humidity, largeUnit, temperature, useAnswer, weight } from '../household'
+import { amount, gramsFrom, largeUnit, useAnswer, weight } from '../household'
 import { countFrom, GradeRows, gradesFrom, useAct, type GradeEntries } from '../lots'
+import { Choices } from '../parts'
+import { placeOptions } from '../places'
 
 const route = useRoute()
 const code = String(route.params['code']).toUpperCase()
@@ -46,6 +48,10 @@ const ready = computed(
 )
 const off = computed(() => (grams.value !== null && lot.value ? lot.value.weightG - grams.value : null))
 
+const placeChoices = computed(() =>
+  placeOptions((places.value ?? []).filter((one) => !['outdoors', 'freezer'].includes(one.kind))),
+)
+
 async function keep(sure = false) {
   const answer = await act(code, {
     act: 'finish',
@@ -82,19 +88,7 @@ async function keep(sure = false) {
     </header>
     <section v-if="crop.necks.length" class="card stack">
       <h2>Neck</h2>
-      <div class="choices" role="radiogroup" aria-label="Neck">
-        <button
-          v-for="n in crop.necks"
-          :key="n.id"
-          type="button"
-          role="radio"
-          class="choice"
-          :aria-checked="neck === n.id"
-          @click="neck = n.id"
-        >
-          {{ n.label }}<span class="soft">{{ n.why }}</span>
-        </button>
-      </div>
+      <Choices v-model="neck" label="Neck" :options="crop.necks.map((n) => ({ ...n, detail: n.why }))" />
     </section>
     <section class="card stack">
       <h2>On the scale, cleaned</h2>
@@ -135,39 +129,12 @@ async function keep(sure = false) {
     </section>
     <section class="card stack">
       <h2>Pack and place</h2>
-      <div class="choices" role="radiogroup" aria-label="Pack">
-        <button
-          v-for="p in crop.packs"
-          :key="p.id"
-          type="button"
-          role="radio"
-          class="choice"
-          :aria-checked="pack === p.id"
-          @click="pack = p.id"
-        >
-          {{ p.label }}
-        </button>
-      </div>
+      <Choices v-model="pack" label="Pack" :options="crop.packs" />
       <label class="field"
         >How many of them <ElInput v-model="units" class="short" inputmode="numeric" aria-label="How many packs"
       /></label>
       <p v-if="crop.needs.includes('airy') && pack !== 'jar'" class="soft">Airy: never plastic for a dry store.</p>
-      <div class="choices" role="radiogroup" aria-label="Place">
-        <button
-          v-for="p in (places ?? []).filter((one) => !['outdoors', 'freezer'].includes(one.kind))"
-          :key="p.id"
-          type="button"
-          role="radio"
-          class="choice"
-          :aria-checked="placeId === p.id"
-          @click="placeId = p.id"
-        >
-          {{ p.name
-          }}<span v-if="p.air.temperatureC !== null" class="soft"
-            >{{ temperature(p.air.temperatureC) }} · {{ humidity(p.air.relativeHumidityPct ?? 0) }}</span
-          >
-        </button>
-      </div>
+      <Choices v-model="placeId" label="Place" :options="placeChoices" />
     </section>
     <p v-if="refusal" class="notice bad" role="alert">
       {{ refusal.message }}
@@ -187,10 +154,6 @@ async function keep(sure = false) {
 <style scoped>
 .finish {
   max-width: 760px;
-}
-.choice .soft {
-  display: block;
-  font-weight: 400;
 }
 .short {
   width: 92px;

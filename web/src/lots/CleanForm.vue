@@ -3,18 +3,19 @@ import type { CleaningStep } from '@vadose/core/crops'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { gramsFrom, largeUnit, weight } from '../household'
+import { Choices } from '../parts'
 import { useAct } from './act'
 
 /** Threshing, sieving, winnowing: what is left on the scale after each. */
 const props = defineProps<{ code: string; weightG: number; steps: readonly CleaningStep[] }>()
 const emit = defineEmits<{ done: [] }>()
 const words = { thresh: 'Threshed', sieve: 'Sieved', winnow: 'Winnowed' }
-const step = ref<CleaningStep>(props.steps[0]!)
+const step = ref<CleaningStep | undefined>(props.steps[0])
 const text = ref('')
 const grams = computed(() => gramsFrom(text.value, 'kg'))
 const { act, refusal, busy } = useAct()
 async function keep() {
-  if (await act(props.code, { act: 'clean', step: step.value, weightG: grams.value! })) {
+  if (await act(props.code, { act: 'clean', step: step.value!, weightG: grams.value! })) {
     text.value = ''
     emit('done')
   }
@@ -23,19 +24,7 @@ async function keep() {
 
 <template>
   <form class="row" @submit.prevent="keep">
-    <div class="choices" role="radiogroup" aria-label="What was done">
-      <button
-        v-for="s in steps"
-        :key="s"
-        type="button"
-        role="radio"
-        class="choice"
-        :aria-checked="step === s"
-        @click="step = s"
-      >
-        {{ words[s] }}
-      </button>
-    </div>
+    <Choices v-model="step" label="What was done" :options="steps.map((id) => ({ id, label: words[id] }))" />
     <ElInput
       v-model="text"
       class="kilos"

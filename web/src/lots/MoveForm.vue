@@ -3,7 +3,9 @@ import type { PlaceView } from '@vadose/contract/places'
 import type { MovePreview } from '@vadose/contract/stores'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
-import { humidity, temperature, useAnswer } from '../household'
+import { useAnswer } from '../household'
+import { Choices } from '../parts'
+import { placeOptions } from '../places'
 import { useAct } from './act'
 import MoveSays from './MoveSays.vue'
 
@@ -25,22 +27,7 @@ async function move() {
 <template>
   <section class="card move">
     <h2>Move {{ code }} to</h2>
-    <div class="choices" role="radiogroup" aria-label="Places">
-      <button
-        v-for="p in others"
-        :key="p.id"
-        type="button"
-        role="radio"
-        class="choice"
-        :aria-checked="chosen === p.id"
-        @click="chosen = p.id"
-      >
-        {{ p.name }}
-        <span v-if="p.air.temperatureC !== null" class="soft"
-          >{{ temperature(p.air.temperatureC) }} · {{ humidity(p.air.relativeHumidityPct ?? 0) }}</span
-        >
-      </button>
-    </div>
+    <Choices v-model="chosen" label="Places" :options="placeOptions(others)" />
     <MoveSays v-if="preview" :preview="preview" />
     <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
     <div class="row">
@@ -54,8 +41,5 @@ async function move() {
 .move {
   display: grid;
   gap: 10px;
-}
-.choice .soft {
-  display: block;
 }
 </style>

@@ -6,6 +6,7 @@ import { scaleLinear } from 'd3-scale'
 import { area, curveMonotoneX, line } from 'd3-shape'
 import { computed, ref } from 'vue'
 import { fullDate, monthOf, shortDate } from '../household'
+import { TableBelow } from '../parts'
 
 const props = defineProps<{
   keeping: KeepingView
@@ -133,25 +134,22 @@ const tenths = (share: number) => `${Math.round(share * 10)} in 10`
       >
       <template v-else>The band holds 8 chances in 10{{ checks.length ? '; dots are what you found' : '' }}.</template>
     </figcaption>
-    <details v-if="!small" class="table">
-      <summary>As a table</summary>
-      <table>
-        <thead>
-          <tr>
-            <th>Day</th>
-            <th>Sound, middle</th>
-            <th>8 in 10 between</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="p in points.filter((_, i) => i % 10 === 0)" :key="p.on">
-            <td>{{ fullDate(p.on) }}</td>
-            <td>{{ Math.round(p.p50 * 100) }} in 100</td>
-            <td>{{ Math.round(p.p10 * 100) }}–{{ Math.round(p.p90 * 100) }} in 100</td>
-          </tr>
-        </tbody>
-      </table>
-    </details>
+    <TableBelow v-if="!small">
+      <thead>
+        <tr>
+          <th>Day</th>
+          <th>Sound, middle</th>
+          <th>8 in 10 between</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="p in points.filter((_, i) => i % 10 === 0)" :key="p.on">
+          <td>{{ fullDate(p.on) }}</td>
+          <td>{{ Math.round(p.p50 * 100) }} in 100</td>
+          <td>{{ Math.round(p.p10 * 100) }}–{{ Math.round(p.p90 * 100) }} in 100</td>
+        </tr>
+      </tbody>
+    </TableBelow>
   </figure>
 </template>
 

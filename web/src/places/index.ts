@@ -1,1 +1,2 @@
 export { default as ReadField } from './ReadField.vue'
+export { placeOptions } from './options'

@@ -1,0 +1,29 @@
+<script setup lang="ts" generic="T extends string">
+/** One of a few, each in full view: a tap, not a list to open. */
+defineProps<{ label: string; options: readonly { id: T; label: string; detail?: string | undefined }[] }>()
+const chosen = defineModel<T | undefined>({ required: true })
+</script>
+
+<template>
+  <div class="choices" role="radiogroup" :aria-label="label">
+    <button
+      v-for="o in options"
+      :key="o.id"
+      type="button"
+      role="radio"
+      class="choice"
+      :aria-checked="chosen === o.id"
+      @click="chosen = o.id"
+    >
+      {{ o.label }}<span v-if="o.detail" class="soft">{{ o.detail }}</span>
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.soft {
+  display: block;
+  margin-left: 0;
+  font-weight: 400;
+}
+</style>

@@ -1,0 +1,2 @@
+export { default as Choices } from './Choices.vue'
+export { default as TableBelow } from './TableBelow.vue'
