@@ -11,7 +11,16 @@ export default defineConfig({
           include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'bench/**/*.test.ts'],
         },
       },
-      { plugins: [vue()], test: { name: 'web', testTimeout: 120_000, include: ['web/src/**/*.test.ts'] } },
+      {
+        plugins: [vue()],
+        test: {
+          name: 'web',
+          testTimeout: 120_000,
+          include: ['web/src/**/*.test.ts'],
+          // its style files are not Node's to load
+          server: { deps: { inline: ['element-plus'] } },
+        },
+      },
       {
         test: {
           name: 'server',

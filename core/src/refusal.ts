@@ -18,6 +18,7 @@ export class Refusal extends Error {
 /** Throws a Refusal unless `value` is a finite number within [lo, hi]. */
 export function requireWithin(value: number, lo: number, hi: number, field: string, unit: string): void {
   if (!Number.isFinite(value) || value < lo || value > hi) {
-    throw new Refusal('out-of-range', `${field} must lie between ${lo} and ${hi} ${unit}.`, field)
+    const between = `${lo} and ${hi}`.replaceAll('-', '−')
+    throw new Refusal('out-of-range', `${field} must lie between ${between} ${unit}.`, field)
   }
 }

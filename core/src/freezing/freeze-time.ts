@@ -116,7 +116,7 @@ export function freezeTime(input: FreezeTimeInput): { hours: number; method: str
       -80,
       p.initialFreezingPointC - 1,
       'freezerTemperatureC',
-      '°C (at least 1 °C below the freezing point)',
+      '°C (a degree below the freezing point, or colder)',
     )
     return {
       hours: plankHours(shape, thicknessMm, freezer, h, p),

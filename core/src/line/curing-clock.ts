@@ -150,8 +150,8 @@ function curingReasons(lot: CuringLot, state: Omit<CuringState, 'reasons'>): str
   const heals = clock === 'healing'
   reasons.push(
     heals
-      ? `The air has given ${Math.round(state.spentKPaH)} hours of good healing; ${crop.plural} usually want about ${budget.value}.`
-      : `The air has given ${Math.round(state.spentKPaH)} kPa·h of drying; ${crop.plural} usually want about ${budget.value}.`,
+      ? `The air has given ${Math.round(state.spentKPaH)} hours of good healing; about ${budget.value} is usual for ${crop.plural}.`
+      : `The air has given ${Math.round(state.spentKPaH)} kPa·h of drying; about ${budget.value} is usual for ${crop.plural}.`,
   )
   if (state.stalledForHours >= 6) {
     reasons.push(

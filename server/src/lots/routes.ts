@@ -67,14 +67,14 @@ export function lotRoutes(pool: Pool): Router {
 
   router.get('/lots/:code/tag.svg', async (request, response) => {
     const code = codeIn(request)
-    const id = await currentId(pool, request)
+    const { id, units } = await currentHousehold(pool, request)
     const { lot, almanac } = await asHousehold(pool, id, async (db) => ({
       lot: await lotByCode(db, id, code),
       almanac: await almanacOf(db, id),
     }))
     if (!lot) throw new Refusal('not-found', `There is no lot ${code}.`)
     const address = `http://${request.headers.host}/lots/${code}`
-    response.type('image/svg+xml').send(tagSvg(cropIn(almanac, lot.crop), lot, address))
+    response.type('image/svg+xml').send(tagSvg(cropIn(almanac, lot.crop), lot, units, address))
   })
 
   router.post('/lots/:code/photo', raw({ type: 'image/jpeg', limit: '2mb' }), async (request, response) => {
@@ -121,7 +121,7 @@ export function lotRoutes(pool: Pool): Router {
       const lot = state.lots.find((l) => l.code === code)
       if (!lot) throw new Refusal('not-found', `There is no lot ${code} here any more.`, 'lots')
       return {
-        words: tagWords(lot.cropData, lot, lot.history.pack ?? undefined),
+        words: tagWords(lot.cropData, lot, state.household.units, lot.history.pack ?? undefined),
         address: `http://${request.headers.host}/lots/${code}`,
       }
     })

@@ -1,4 +1,5 @@
 import type { Crop } from '@vadose/core/crops'
+import { weightWords, type Units } from '@vadose/core/household'
 import QRCode from 'qrcode'
 import type { FullLotRow } from './queries'
 
@@ -31,16 +32,16 @@ export interface TagWords {
   form: string
 }
 
-export function tagWords(crop: Crop, lot: FullLotRow, pack?: string): TagWords {
+export function tagWords(crop: Crop, lot: FullLotRow, units: Units, pack?: string): TagWords {
   const heap = crop.heaps.find((h) => h.id === lot.heap)?.label ?? lot.heap
-  const kilos = `${(lot.weightG / 1000).toFixed(lot.weightG < 1000 ? 2 : 1)} kg`
+  const heavy = weightWords(lot.weightG, units)
   return {
     code: lot.code,
     name: crop.name,
     what: [lot.variety, heap].filter(Boolean).join(' · '),
     date: `brought in ${lot.broughtOn}`,
     amount:
-      lot.pieces === null ? kilos : `${lot.pieces} ${lot.pieces === 1 ? crop.piece.one : crop.piece.many}, ${kilos}`,
+      lot.pieces === null ? heavy : `${lot.pieces} ${lot.pieces === 1 ? crop.piece.one : crop.piece.many}, ${heavy}`,
     form:
       lot.stage === 'drying'
         ? crop.curing?.clock === 'healing'
@@ -57,8 +58,8 @@ export function tagWords(crop: Crop, lot: FullLotRow, pack?: string): TagWords {
 /**
  * A tag to tie on: code, crop, heap, date, quantity and the QR of the lot's address; 80 × 50 mm, black on white.
  */
-export function tagSvg(crop: Crop, lot: FullLotRow, address: string): string {
-  const { name, what, date, amount } = tagWords(crop, lot)
+export function tagSvg(crop: Crop, lot: FullLotRow, units: Units, address: string): string {
+  const { name, what, date, amount } = tagWords(crop, lot, units)
   const lines = [name, what, date, amount]
   return `<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="50mm" viewBox="0 0 80 50" role="img" aria-label="Tag of lot ${escape(lot.code)}">
 <rect x="0" y="0" width="80" height="50" fill="#ffffff"/>

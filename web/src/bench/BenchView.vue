@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import { ElButton, ElInput } from 'element-plus'
+import { ElButton } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { allCrops, cropOf } from '../crops'
+import { cropOf } from '../crops'
 import { isUs, useFrame } from '../household'
 import { answerLines } from './answer-words'
+import BenchField from './BenchField.vue'
 import DrawnResult from './DrawnResult.vue'
-import { columnsOf, linkQuery, readForm, typedDefaults, type Typed } from './form'
+import { linkQuery, readForm, typedDefaults, type Typed } from './form'
 import { useBench } from './run'
-import { unitName } from './units'
+import { reasonsOf, refusalWords, sheetAsText } from './sheet-words'
 import { worksheetNamed, worksheets, type Field } from './worksheets'
 
 const route = useRoute()
@@ -66,16 +67,7 @@ const lines = computed(() =>
 )
 const drawing = computed(() => (result.value && 'drawing' in result.value ? result.value.drawing : undefined))
 const refusal = computed(() => (result.value && 'refusal' in result.value ? result.value.refusal : undefined))
-const reasons = computed(() => {
-  const answer = result.value && 'answer' in result.value ? result.value.answer : {}
-  const hazards = answer['hazards'] as { end: string; sharePct: number; note: string }[] | undefined
-  return (
-    (answer['reasons'] as string[] | undefined) ??
-    hazards?.map((h) => `${h.end}, ${Math.round(h.sharePct)} % of what is lost: ${h.note}`) ??
-    []
-  )
-})
-const shownWord = (choice: string) => choice.replaceAll('-', ' ')
+const reasons = computed(() => (result.value && 'answer' in result.value ? reasonsOf(result.value.answer) : []))
 
 async function copy(text: string, what: string) {
   try {
@@ -85,22 +77,6 @@ async function copy(text: string, what: string) {
     copied.value = text
   }
 }
-const asText = () =>
-  [
-    sheet.value.title,
-    ...sheet.value.fields
-      .filter((f) => typed[f.id])
-      .map((f) =>
-        `${f.label}: ${typed[f.id]!.replaceAll('\n', '; ')} ${f.unit ? unitName(f.unit) : (f.suffix ?? '')}`.trim(),
-      ),
-    '',
-    ...lines.value.map((l) => `${l.label}: ${l.text}${l.spread ? ` (${l.spread})` : ''}`),
-    ...reasons.value,
-    '',
-    `How: ${sheet.value.equation}`,
-    `Source: ${sheet.value.source}`,
-    link(),
-  ].join('\n')
 const link = () =>
   new URL(
     router.resolve({ path: `/bench/${sheet.value.name}`, query: linkQuery(sheet.value, typed, isUs()) }).href,
@@ -138,72 +114,25 @@ const link = () =>
         <p class="soft">{{ sheet.asks }}</p>
         <div class="acts">
           <ElButton @click="copy(link(), 'Link')">Copy link</ElButton>
-          <ElButton :disabled="!lines.length" @click="copy(asText(), 'Worksheet')">Copy as text</ElButton>
+          <ElButton
+            :disabled="!lines.length"
+            @click="copy(sheetAsText(sheet, typed, lines, reasons, link()), 'Worksheet')"
+            >Copy as text</ElButton
+          >
         </div>
       </header>
       <p v-if="copied" class="soft copied" role="status">{{ copied }}</p>
       <div class="sheet">
         <form class="card fields" :aria-label="sheet.title" @submit.prevent="compute()">
-          <label
+          <BenchField
             v-for="field in sheet.fields"
             :key="field.id"
-            class="field"
-            :class="{
-              wide: field.kind === 'lines' || field.kind === 'crop',
-              wrong: bad?.field === field.id || refusal?.field?.split('/')[0] === field.id,
-            }"
-          >
-            <span>{{ field.label }}<span v-if="field.optional" class="soft"> if known</span></span>
-            <ElInput
-              v-if="field.kind === 'number'"
-              :model-value="typed[field.id] ?? ''"
-              inputmode="decimal"
-              @update:model-value="set(field, $event)"
-            >
-              <template v-if="field.unit || field.suffix" #suffix>{{
-                field.unit ? unitName(field.unit) : field.suffix
-              }}</template>
-            </ElInput>
-            <select
-              v-else-if="field.kind === 'crop'"
-              :value="typed[field.id]"
-              @change="set(field, ($event.target as HTMLSelectElement).value)"
-            >
-              <option v-for="c in allCrops()" :key="c.id" :value="c.id">{{ c.name }}</option>
-            </select>
-            <select
-              v-else-if="field.kind === 'choice'"
-              :value="typed[field.id]"
-              @change="set(field, ($event.target as HTMLSelectElement).value)"
-            >
-              <option v-if="field.optional" value="">as usual</option>
-              <option v-for="c in choicesOf(field)" :key="c" :value="c">{{ shownWord(c) }}</option>
-            </select>
-            <select
-              v-else-if="field.kind === 'yes-no'"
-              :value="typed[field.id]"
-              @change="set(field, ($event.target as HTMLSelectElement).value)"
-            >
-              <option value="no">no</option>
-              <option value="yes">yes</option>
-            </select>
-            <template v-else-if="field.kind === 'lines'">
-              <span class="soft">a line each: {{ columnsOf(field) }}</span>
-              <textarea
-                :value="typed[field.id]"
-                rows="5"
-                spellcheck="false"
-                @input="set(field, ($event.target as HTMLTextAreaElement).value)"
-              />
-            </template>
-            <input
-              v-else
-              :value="typed[field.id]"
-              class="plain"
-              :type="field.kind === 'date' ? 'date' : 'text'"
-              @input="set(field, ($event.target as HTMLInputElement).value)"
-            />
-          </label>
+            :field="field"
+            :value="typed[field.id] ?? ''"
+            :choices="choicesOf(field)"
+            :wrong="bad?.field === field.id || refusal?.field?.split('/')[0] === field.id"
+            @set="set(field, $event)"
+          />
           <div class="row wide">
             <ElButton v-if="slow" type="primary" native-type="submit" :disabled="running">Simulate it</ElButton>
             <ElButton v-if="running" @click="cancel">Call it off</ElButton>
@@ -214,7 +143,7 @@ const link = () =>
         </form>
         <section class="card stack answer" aria-live="polite">
           <p v-if="bad" class="notice bad" role="alert">{{ bad.message }}</p>
-          <p v-else-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
+          <p v-else-if="refusal" class="notice bad" role="alert">{{ refusalWords(sheet, refusal.message) }}</p>
           <template v-else-if="lines.length">
             <dl>
               <div v-for="(l, i) in lines" :key="l.label" :class="{ first: i === 0, long: l.text.length > 44 }">
@@ -288,33 +217,6 @@ const link = () =>
   grid-template-columns: 1fr 1fr;
   gap: 11px;
 }
-.fields .wide {
-  grid-column: 1 / -1;
-}
-.fields .field {
-  font-size: 14.5px;
-  align-content: end;
-}
-.field.wrong :deep(.el-input__wrapper),
-.field.wrong textarea,
-.field.wrong select {
-  box-shadow: inset 0 0 0 2px var(--bad);
-}
-select,
-textarea,
-.plain {
-  min-height: 40px;
-  border: 1.3px solid var(--line);
-  border-radius: 8px;
-  background: var(--card);
-  padding: 6px 9px;
-  width: 100%;
-  font-weight: 400;
-}
-textarea {
-  font-size: 14px;
-  line-height: 1.5;
-}
 dl {
   margin: 0;
   display: grid;
@@ -368,10 +270,6 @@ progress {
   }
   .phone-pick {
     display: grid;
-  }
-  select,
-  .plain {
-    min-height: 48px;
   }
 }
 </style>

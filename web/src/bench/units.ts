@@ -1,11 +1,11 @@
+import { gramsPerOunce, gramsPerPound } from '@vadose/core/household'
 import { degree, fromCelsius, isUs, largeUnit, smallUnit, temperature, toCelsius, weight } from '../household'
 import type { Axis } from './drawing'
 import type { Unit } from './worksheets'
 
-const gramsPerOunce = 28.349523125
 const factor: Record<Exclude<Unit, 'temperature' | ''>, number> = {
   g: gramsPerOunce,
-  kg: 0.45359237,
+  kg: gramsPerPound / 1000,
   litres: 0.946352946,
   mm: 25.4,
   metres: 0.3048,

@@ -4,7 +4,7 @@ import { ElButton } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { cropColour, cropOf } from '../crops'
-import { amount, longDate, untilDate, useAnswer, useFrame } from '../household'
+import { amount, inUnits, longDate, untilDate, useAnswer, useFrame } from '../household'
 import { SurvivalChart, useAct } from '../lots'
 
 const frame = useFrame()
@@ -133,7 +133,7 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
             :aria-checked="actionOf(f.id) === a.id"
             @click="chosen.set(f.id, a.id)"
           >
-            {{ a.label }}<span class="soft">{{ a.detail }}</span>
+            {{ a.label }}<span class="soft">{{ inUnits(a.detail) }}</span>
           </button>
         </div>
         <p v-if="f.spreads === 'quickly'" class="bad">It runs to its neighbours: look at everything it touched.</p>

@@ -5,7 +5,7 @@ import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { ApiError, post, put, remove } from '../api'
-import { useAnswer, useFrame, weight } from '../household'
+import { inUnits, useAnswer, useFrame, weight } from '../household'
 import { allCrops, cropColour, currentAlmanac } from './almanac'
 import ConditionRulers from './ConditionRulers.vue'
 import CropList from './CropList.vue'
@@ -107,8 +107,8 @@ async function removeOwn() {
           <h2>Air it likes</h2>
           <ConditionRulers :crop="crop" :colour="colour" :places="places ?? []" />
           <p class="soft">
-            At home: {{ crop.keeping.atHome.value }}. Usually in: {{ crop.packs.map((p) => p.label).join(', ') }}. A
-            piece weighs about {{ weight(crop.pieceG.value) }}.
+            At home: {{ inUnits(crop.keeping.atHome.value) }}. Usually in:
+            {{ crop.packs.map((p) => p.label).join(', ') }}. A piece weighs about {{ weight(crop.pieceG.value) }}.
           </p>
           <p
             v-if="crop.keeping.ethyleneGiven.value !== 'none' || crop.keeping.ethyleneFelt.value !== 'none'"

@@ -3,6 +3,7 @@ import { pathOf, type Crop, type PathStep } from '@vadose/core/crops'
 import { scaleLinear } from 'd3-scale'
 import { area, curveMonotoneX } from 'd3-shape'
 import { computed } from 'vue'
+import { inUnits, temperature } from '../household'
 
 /** A crop's way from bed to plate as one line, as thick as the weight that is left: water leaving, slowly. */
 const props = defineProps<{ crop: Crop; colour: string }>()
@@ -59,14 +60,14 @@ const columns = computed(() => edges.value.map(([a, b]) => `${(b - a).toFixed(4)
       <li v-for="s in steps" :key="s.id">
         <strong>{{ s.label }}</strong>
         <span v-if="s.days" class="days">{{ span(s.days) }}</span>
-        <span class="soft">{{ s.detail }}</span>
+        <span class="soft">{{ inUnits(s.detail) }}</span>
       </li>
     </ol>
     <figcaption class="soft">
       The band is as thick as the weight that is left.
       <template v-for="o in others" :key="o.id">
-        <strong> {{ o.label }}:</strong> {{ o.detail
-        }}<template v-if="o.days"> ({{ span(o.days) }} at −18 °C)</template>.
+        <strong> {{ o.label }}:</strong> {{ inUnits(o.detail)
+        }}<template v-if="o.days"> ({{ span(o.days) }} at {{ temperature(-18, 0) }})</template>.
       </template>
     </figcaption>
   </figure>

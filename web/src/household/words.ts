@@ -1,3 +1,4 @@
+import { gramsPerOunce, gramsPerPound, weightWords, type Units } from '@vadose/core/household'
 import { shallowRef } from 'vue'
 
 /** Weights, dates and air in the household's words. */
@@ -6,12 +7,9 @@ const number = (value: number, digits = 0) =>
   value.toLocaleString('en-GB', { minimumFractionDigits: digits, maximumFractionDigits: digits })
 
 /** The household's units; every screen reads them from here. */
-const units = shallowRef<'metric' | 'us'>('metric')
-export const useUnits = (next: 'metric' | 'us'): void => void (units.value = next)
+const units = shallowRef<Units>('metric')
+export const useUnits = (next: Units): void => void (units.value = next)
 export const isUs = (): boolean => units.value === 'us'
-
-const gramsPerPound = 453.59237
-const gramsPerOunce = gramsPerPound / 16
 
 /** What a small and a large scale shows, and a thermometer. */
 export const smallUnit = (): 'g' | 'oz' => (isUs() ? 'oz' : 'g')
@@ -24,16 +22,8 @@ export const fromCelsius = (c: number): number => (isUs() ? (c * 9) / 5 + 32 : c
 /** A weight as a bare number in the large unit, for a field's placeholder. */
 export const bareLarge = (g: number): string => (g / (isUs() ? gramsPerPound : 1000)).toFixed(isUs() ? 2 : 3)
 
-/** Grams under a kilo, then kilos with sensible rounding; ounces and pounds where the household weighs so. */
-export function weight(g: number): string {
-  if (isUs()) {
-    const oz = g / gramsPerOunce
-    if (Math.abs(oz) < 16) return `${number(oz, Math.abs(oz) < 3 ? 1 : 0)} oz`
-    return `${number(g / gramsPerPound, Math.abs(oz) < 160 ? 2 : 1)} lb`
-  }
-  if (Math.abs(g) < 1000) return `${number(g)} g`
-  return `${number(g / 1000, Math.abs(g) < 10_000 ? 2 : 1)} kg`
-}
+/** A weight in the household's units, with sensible rounding. */
+export const weight = (g: number): string => weightWords(g, units.value)
 
 /** Kilos to the gram, for sums that must agree. */
 export const exactWeight = (g: number): string =>
@@ -89,7 +79,7 @@ export function gramsFrom(text: string, unit: 'g' | 'kg' = 'g'): number | null {
   const match = /^\s*(\d+(?:[.,]\d+)?)\s*(kg|g|lb|oz)?\s*$/i.exec(text.replace(/(\d)[  ](\d{3})/g, '$1$2'))
   if (!match) return null
   const value = Number(match[1]!.replace(',', '.'))
-  const perUnit = { g: 1, kg: 1000, lb: 453.59237, oz: 28.349523125 }[
+  const perUnit = { g: 1, kg: 1000, lb: gramsPerPound, oz: gramsPerOunce }[
     (match[2] ?? (isUs() ? (unit === 'g' ? 'oz' : 'lb') : unit)).toLowerCase()
   ]!
   const grams = Math.round(value * perUnit)

@@ -2,18 +2,18 @@
 import type { HarvestAnswer, IntakeMemory, MarkedBed, NewHarvest } from '@vadose/contract/intake'
 import type { LotRow } from '@vadose/contract/lots'
 import type { PlaceView, WeatherDay } from '@vadose/contract/places'
-import type { HungIn } from '@vadose/core/crops'
-import { daysBetween, isCivilDate } from '@vadose/core/household'
-import { remainderG } from '@vadose/core/intake'
+import { isCivilDate } from '@vadose/core/household'
 import { ElButton, ElDatePicker, ElInput } from 'element-plus'
 import 'element-plus/es/components/date-picker/style/css'
 import { computed, reactive, ref, watch } from 'vue'
-import { ApiError, newRequestId, post } from '../api'
+import { newRequestId, post, type ApiError } from '../api'
 import { cropOf, type Crop } from '../crops'
-import { bareLarge, gramsFromSum, largeUnit, shortDate, useAnswer, useFrame, weight } from '../household'
-import { countFrom, PhotoButton } from '../lots'
+import { bareLarge, largeUnit, refused, shortDate, useAnswer, useFrame, weight } from '../household'
+import { countFrom } from '../lots'
+import BroughtIn from './BroughtIn.vue'
 import CropChooser from './CropChooser.vue'
-import HeapRow, { type HeapEntry } from './HeapRow.vue'
+import { emptyHeaps, heapsToSend, joinsOf, markOf, proposedPlace, sumHarvest, type HeapEntry } from './harvest'
+import HeapRow from './HeapRow.vue'
 import KeepBack from './KeepBack.vue'
 import LatelyCard from './LatelyCard.vue'
 import PickRow from './PickRow.vue'
@@ -49,81 +49,10 @@ function choose(next: Crop | undefined) {
   bed.value = last?.bed ?? ''
   signShare.value = undefined
   heaps.clear()
-  for (const heap of next.heaps)
-    heaps.set(heap.id, {
-      kilos: '',
-      pieces: '',
-      placeId: proposed(heap.hangs),
-      addTo: '',
-      hungIn: next.curing?.hangs[0] ?? '',
-    })
-}
-/** Hanging goes to moving air under a roof, what is eaten soon to the kitchen. */
-function proposed(hangs: boolean): string {
-  const kinds = hangs ? ['veranda', 'shed', 'loft'] : ['room', 'cool-room']
-  return (
-    kinds.map((kind) => places.value?.find((p) => p.kind === kind)?.id).find(Boolean) ?? places.value?.[0]?.id ?? ''
-  )
+  for (const [id, entry] of emptyHeaps(next, places.value ?? [])) heaps.set(id, entry)
 }
 watch(places, () =>
-  heaps.forEach((h, id) => (h.placeId ||= proposed(crop.value?.heaps.find((x) => x.id === id)?.hangs ?? true))),
-)
-
-/** What stands on a heap: weighed, or reckoned from its count where nothing was weighed at all. */
-function gramsOf(id: string): number | null {
-  const entry = heaps.get(id)
-  const weighedG = gramsFromSum(entry?.kilos ?? '', 'kg')
-  if (weighedG !== null || total.value.trim() !== '' || entry?.kilos.trim()) return weighedG
-  const count = countFrom(entry?.pieces ?? '')
-  return count && crop.value ? Math.max(1, Math.round(count * crop.value.pieceG.value)) : null
-}
-/** All of it on the scale, or else what the heaps come to. */
-const typedTotalG = computed(() => gramsFromSum(total.value, 'kg'))
-const totalG = computed(
-  () =>
-    typedTotalG.value ??
-    (total.value.trim() === '' ? weighed.value.reduce((sum, h) => sum + h.weightG, 0) || null : null),
-)
-const first = computed(() => crop.value?.heaps[0]?.id ?? '')
-/** What nobody has put on a heap is sound, until the sound heap is weighed by itself. */
-const weighed = computed(() =>
-  (crop.value?.heaps ?? []).map((h) => ({ heap: h.id, weightG: gramsOf(h.id) ?? 0 })).filter((h) => h.weightG > 0),
-)
-const left = computed(() => remainderG(totalG.value ?? 0, weighed.value))
-const restIsSound = computed(() => typedTotalG.value !== null && !heaps.get(first.value)?.kilos && left.value > 0)
-const badHeap = computed(() =>
-  [...heaps].find(([, h]) => h.kilos.trim() !== '' && gramsFromSum(h.kilos, 'kg') === null),
-)
-const piecesOf = (id: string) => countFrom(heaps.get(id)?.pieces ?? '')
-/** Earlier lots of the same crop and heap that are not so much older that they dry or age apart. */
-const joinsWithin = { hanging: 3, stored: 10 }
-function joinsOf(heap: Crop['heaps'][number]): string[] {
-  return (known.value ?? [])
-    .filter((lot) => {
-      const age = daysBetween(lot.broughtOn, date.value)
-      const fits = heap.hangs ? lot.stage === 'drying' : lot.stage === 'fresh' || lot.stage === 'stored'
-      const recent = age >= 0 && age <= (heap.hangs ? joinsWithin.hanging : joinsWithin.stored)
-      const sameBed = !bed.value.trim() || !lot.bed || lot.bed.toLowerCase() === bed.value.trim().toLowerCase()
-      return lot.crop === crop.value?.id && lot.heap === heap.id && fits && recent && sameBed && !lot.dried
-    })
-    .map((lot) => lot.code)
-}
-/** What the bed bore before, where that matters for this crop's family. */
-const bedWarning = computed(() => {
-  const name = bed.value.trim().toLowerCase()
-  return (marked.value ?? []).find((m) => m.bed.toLowerCase() === name && cropOf(m.crop).family === crop.value?.family)
-})
-const plantingHeap = computed(() => crop.value?.heaps.find((h) => h.fate === 'plant'))
-function keepForPlanting(weightG: number, pieces: number) {
-  const id = plantingHeap.value!.id
-  heaps.set(id, { ...heaps.get(id)!, kilos: bareLarge(weightG), pieces: String(pieces) })
-}
-/** In the almanac's order, so that the sound heap gets the first code. */
-const lots = computed(() =>
-  (crop.value?.heaps ?? []).flatMap(({ id }) => {
-    const weightG = restIsSound.value && id === first.value ? left.value : (gramsOf(id) ?? 0)
-    return weightG > 0 ? [{ heap: id, weightG }] : []
-  }),
+  crop.value?.heaps.forEach((heap) => (heaps.get(heap.id)!.placeId ||= proposedPlace(heap.hangs, places.value ?? []))),
 )
 watch(
   () => frame.today,
@@ -131,9 +60,21 @@ watch(
   { immediate: true },
 )
 const date = computed(() => harvestedOn.value || frame.today)
-const adds = computed(() => totalG.value !== null && (left.value === 0 || restIsSound.value) && !badHeap.value)
+
+const sum = computed(() => (crop.value ? sumHarvest(crop.value, total.value, heaps) : undefined))
+const first = computed(() => crop.value?.heaps[0]?.id ?? '')
+const joins = (heap: Crop['heaps'][number]) =>
+  joinsOf(heap, { crop: crop.value!.id, bed: bed.value, on: date.value }, known.value ?? [])
+const bedWarning = computed(
+  () => crop.value && markOf(bed.value, crop.value.family, marked.value ?? [], (id) => cropOf(id).family),
+)
+const plantingHeap = computed(() => crop.value?.heaps.find((h) => h.fate === 'plant'))
+function keepForPlanting(weightG: number, pieces: number) {
+  const id = plantingHeap.value!.id
+  heaps.set(id, { ...heaps.get(id)!, kilos: bareLarge(weightG), pieces: String(pieces) })
+}
 const ready = computed(
-  () => crop.value && adds.value && lots.value.length > 0 && isCivilDate(date.value) && date.value <= frame.today,
+  () => sum.value?.adds && sum.value.heaps.length > 0 && isCivilDate(date.value) && date.value <= frame.today,
 )
 
 async function bringIn() {
@@ -144,13 +85,8 @@ async function bringIn() {
     requestId,
     crop: crop.value!.id,
     harvestedOn: date.value,
-    totalG: totalG.value!,
-    heaps: lots.value.map((lot) => {
-      const pieces = piecesOf(lot.heap)
-      const { placeId, addTo, hungIn } = heaps.get(lot.heap)!
-      const hung = heapOf(lot.heap).hangs && hungIn && !addTo ? { hungIn: hungIn as HungIn } : {}
-      return { ...lot, ...(pieces ? { pieces } : {}), ...(addTo ? { addTo } : placeId ? { placeId } : {}), ...hung }
-    }),
+    totalG: sum.value!.totalG!,
+    heaps: heapsToSend(crop.value!, sum.value!, heaps),
     ...(variety.value.trim() ? { variety: variety.value.trim() } : {}),
     ...(bed.value.trim() ? { bed: bed.value.trim() } : {}),
     ...(signShare.value !== undefined ? { signShare: signShare.value } : {}),
@@ -160,7 +96,7 @@ async function bringIn() {
     requestId = newRequestId()
     await frame.changed()
   } catch (error) {
-    refusal.value = error instanceof ApiError ? error : new ApiError('internal', String(error))
+    refusal.value = refused(error)
     if (refusal.value.code !== 'away') requestId = newRequestId()
   } finally {
     busy.value = false
@@ -171,38 +107,10 @@ function again() {
   crop.value = undefined
   total.value = ''
 }
-/** What is left to tag: what went in the bin needs none. */
-const tagged = computed(() => (made.value ?? []).filter((lot) => !binned(lot.heap)).map((lot) => lot.code))
-const heapOf = (id: string) => crop.value!.heaps.find((h) => h.id === id)!
-const binned = (id: string) => heapOf(id).fate === 'bin'
 </script>
 
 <template>
-  <div v-if="made" class="stack">
-    <h1>{{ made.length === 1 ? 'One lot' : `${made.length} lots` }} brought in</h1>
-    <ul class="made">
-      <li v-for="lot in made" :key="lot.code" class="card row">
-        <strong class="figure">{{ lot.code }}</strong>
-        <span>{{ heapOf(lot.heap).label }}, {{ weight(lot.weightG) }}</span>
-        <span v-if="binned(lot.heap)" class="soft">written off; the bed is marked</span>
-        <template v-else>
-          <PhotoButton :code="lot.code" />
-          <RouterLink class="el-button" :to="`/lots/${lot.code}/tag`">Tag</RouterLink>
-          <RouterLink v-if="heapOf(lot.heap).hangs" class="el-button" :to="`/line?lot=${lot.code}`"
-            >On the line</RouterLink
-          >
-        </template>
-      </li>
-    </ul>
-    <p>Tag at once: a wrong label is found a year too late. The first jobs are in today's round.</p>
-    <div class="row">
-      <RouterLink class="el-button el-button--primary" to="/">To the round</RouterLink>
-      <RouterLink v-if="tagged.length > 1" class="el-button" :to="`/lots/${tagged.join(',')}/tag`"
-        >All {{ tagged.length }} tags</RouterLink
-      >
-      <ElButton @click="again">Bring in more</ElButton>
-    </div>
-  </div>
+  <BroughtIn v-if="made && crop" :lots="made" :crop="crop" @again="again" />
 
   <form v-else class="stack" @submit.prevent="bringIn">
     <CropChooser :model-value="crop" :memory="memory ?? []" @update:model-value="choose" />
@@ -230,8 +138,8 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
                 aria-label="Lifted on"
             /></label>
           </div>
-          <p v-if="total.trim() && totalG === null" class="bad">
-            Type the weight, up to 2,000 kg; several weighings with + between, the tare with −.
+          <p v-if="total.trim() && sum?.totalG === null" class="bad">
+            Type the weight, up to {{ weight(2_000_000) }}; several weighings with + between, the tare with −.
           </p>
           <p v-if="bedWarning" class="notice bad">
             {{ bedWarning.bed }} was marked on {{ shortDate(bedWarning.on) }} for diseased
@@ -241,7 +149,7 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
 
         <section class="card">
           <h2>Sort into heaps</h2>
-          <p class="soft">What you put on no other heap counts as {{ heapOf(first).label.toLowerCase() }}.</p>
+          <p class="soft">What you put on no other heap counts as {{ crop.heaps[0]!.label.toLowerCase() }}.</p>
           <div class="rows">
             <HeapRow
               v-for="heap in crop.heaps"
@@ -249,25 +157,32 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
               :model-value="heaps.get(heap.id)!"
               :heap="heap"
               :crop="crop"
-              :joins="joinsOf(heap)"
-              :rest-g="heap.id === first && restIsSound ? left : 0"
+              :joins="joins(heap)"
+              :rest-g="heap.id === first && sum?.restIsSound ? sum.leftG : 0"
               :places="keepable"
               @update:model-value="heaps.set(heap.id, $event)"
             />
           </div>
-          <p class="sum" :class="{ bad: totalG !== null && !adds, good: adds }" aria-live="polite">
-            <template v-if="totalG === null">Weigh all of it first, then the heaps; or only the heaps.</template>
-            <template v-else-if="typedTotalG === null">The heaps come to {{ weight(totalG) }}.</template>
-            <template v-else-if="badHeap">One heap's weight cannot be read; type kilos.</template>
-            <template v-else-if="left < 0">The heaps are {{ weight(-left) }} heavier than the harvest.</template>
-            <template v-else-if="!adds">{{ weight(left) }} are on no heap yet.</template>
-            <template v-else>The heaps add up to {{ weight(totalG) }}.</template>
+          <p
+            v-if="sum"
+            class="sum"
+            :class="{ bad: sum.totalG !== null && !sum.adds, good: sum.adds }"
+            aria-live="polite"
+          >
+            <template v-if="sum.totalG === null">Weigh all of it first, then the heaps; or only the heaps.</template>
+            <template v-else-if="sum.typedTotalG === null">The heaps come to {{ weight(sum.totalG) }}.</template>
+            <template v-else-if="sum.unreadable">One heap’s weight cannot be read; type {{ largeUnit() }}.</template>
+            <template v-else-if="sum.leftG < 0"
+              >The heaps are {{ weight(-sum.leftG) }} heavier than the harvest.</template
+            >
+            <template v-else-if="!sum.adds">{{ weight(sum.leftG) }} are on no heap yet.</template>
+            <template v-else>The heaps add up to {{ weight(sum.totalG) }}.</template>
           </p>
         </section>
         <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
         <div>
           <ElButton type="primary" size="large" native-type="submit" :disabled="!ready || busy">
-            {{ lots.length > 1 ? `Make ${lots.length} lots` : 'Make the lot' }}
+            {{ (sum?.heaps.length ?? 0) > 1 ? `Make ${sum!.heaps.length} lots` : 'Make the lot' }}
           </ElButton>
         </div>
       </div>
@@ -276,8 +191,8 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
         <KeepBack
           v-if="plantingHeap && crop.givesPerPiece"
           :crop="crop"
-          :total-g="totalG"
-          :pieces="piecesOf(first)"
+          :total-g="sum?.totalG ?? null"
+          :pieces="countFrom(heaps.get(first)?.pieces ?? '')"
           @take="keepForPlanting"
         />
         <section class="card">
@@ -302,13 +217,6 @@ const binned = (id: string) => heapOf(id).fate === 'bin'
 .sum {
   margin-top: 8px;
   font-weight: 600;
-}
-.made {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-  display: grid;
-  gap: 10px;
 }
 @media (max-width: 820px) {
   .text {

@@ -1,16 +1,3 @@
-<script lang="ts">
-/** What has been typed for a heap. */
-export interface HeapEntry {
-  kilos: string
-  pieces: string
-  placeId: string
-  /** code of an earlier lot it is put to; a new lot when empty */
-  addTo: string
-  /** how it is hung or spread */
-  hungIn: string
-}
-</script>
-
 <script setup lang="ts">
 import type { PlaceView } from '@vadose/contract/places'
 import { hungInWords, type Crop, type HeapTemplate } from '@vadose/core/crops'
@@ -18,6 +5,7 @@ import { ElInput } from 'element-plus'
 import { computed } from 'vue'
 import { bareLarge, gramsFromSum, largeUnit, weight } from '../household'
 import { countFrom } from '../lots'
+import type { HeapEntry } from './harvest'
 import TallyField from './TallyField.vue'
 
 const props = defineProps<{

@@ -59,7 +59,7 @@ const places = computed(() =>
     >
       <g v-for="t in [0, 5, 10, 15, 20, 25]" :key="t">
         <line class="grid-line" :x1="x(t)" :x2="x(t)" :y1="y(100)" :y2="y(30)" />
-        <text class="axis" :x="x(t)" :y="height - 18" text-anchor="middle">{{ t }} °C</text>
+        <text class="axis" :x="x(t)" :y="height - 18" text-anchor="middle">{{ temperature(t, 0) }}</text>
       </g>
       <g v-for="rh in [40, 60, 80, 100]" :key="rh">
         <line class="grid-line" :x1="44" :x2="width - 10" :y1="y(rh)" :y2="y(rh)" />

@@ -3,7 +3,7 @@ import type { LarderLot, LarderView } from '@vadose/contract/larder'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropColour, cropOf, lotName } from '../crops'
-import { amount, dateRange, exactWeight, longDate, shortDate, useAnswer, weight } from '../household'
+import { amount, dateRange, exactWeight, inUnits, longDate, shortDate, useAnswer, weight } from '../household'
 import { LotDrawer, TakeForm, useAct } from '../lots'
 import Shelf from './Shelf.vue'
 
@@ -64,7 +64,8 @@ const until = (lot: LarderLot) => (lot.beyond ? 'keeps over a year' : `9 in 10 t
             </h3>
             <p>{{ amount(lot.pieces, lot.weightG, cropOf(lot.crop).piece) }}</p>
             <p class="soft" :class="{ bad: lot.lossAvoidedPerKg > 0.15 }">
-              {{ lot.lossAvoidedPerKg > 0.15 ? '▲ eat now: ' : '' }}{{ lot.stage === 'fresh' ? lot.why : until(lot) }}
+              {{ lot.lossAvoidedPerKg > 0.15 ? '▲ eat now: ' : ''
+              }}{{ lot.stage === 'fresh' ? inUnits(lot.why) : until(lot) }}
             </p>
             <div class="row">
               <ElButton

@@ -4,7 +4,7 @@ import { ElButton } from 'element-plus'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { cropColour, cropOf, lotName } from '../crops'
-import { dateRange, useAnswer, useFrame, weight } from '../household'
+import { dateRange, inUnits, useAnswer, useFrame, weight } from '../household'
 import { CleanForm, useAct, WeighField } from '../lots'
 import { ReadField } from '../places'
 import AirChart from './AirChart.vue'
@@ -152,7 +152,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         @done="open = undefined"
       />
       <ul class="reasons">
-        <li v-for="r in chosen.reasons" :key="r">{{ r }}</li>
+        <li v-for="r in chosen.reasons" :key="r">{{ inUnits(r) }}</li>
       </ul>
     </section>
     <LineAdviceCard v-if="view.lots.length" />
@@ -174,7 +174,8 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       <section class="card">
         <h2>What would help {{ chosen.code }}</h2>
         <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
-        <ul v-if="detail" class="options rows">
+        <p v-if="chosen.readyNow >= 0.9" class="soft">Nothing more is wanted: take it down while it is dry.</p>
+        <ul v-else-if="detail" class="options rows">
           <li v-for="o in detail.options" :key="o.id">
             <div>
               {{ o.label }}

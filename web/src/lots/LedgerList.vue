@@ -2,14 +2,14 @@
 import type { LotEventView } from '@vadose/contract/lots'
 import { computed } from 'vue'
 import { ElButton } from 'element-plus'
-import { yearDate } from '../household'
+import { inUnits, weight, yearDate } from '../household'
 import { useAct } from './act'
 
 const props = defineProps<{ events: LotEventView[]; code: string }>()
 const { act, refusal, busy } = useAct()
 const newestFirst = computed(() => [...props.events].reverse())
-const signed = (n: number, unit: string) =>
-  n === 0 ? '' : `${n > 0 ? '+' : '−'}${Math.abs(n).toLocaleString('en-GB')}${unit}`
+const signed = (n: number, words: (n: number) => string = String) =>
+  n === 0 ? '' : `${n > 0 ? '+' : '−'}${words(Math.abs(n))}`
 </script>
 
 <template>
@@ -28,7 +28,7 @@ const signed = (n: number, unit: string) =>
         <tr v-for="e in newestFirst" :key="e.id">
           <td>{{ yearDate(e.on) }}</td>
           <td :class="{ struck: e.struck }">
-            {{ e.says }}<template v-if="e.struck"> (struck out)</template>
+            {{ e.kind === 'noted' ? e.says : inUnits(e.says) }}<template v-if="e.struck"> (struck out)</template>
             <ElButton
               v-else-if="e.kind === 'weighed'"
               size="small"
@@ -37,8 +37,8 @@ const signed = (n: number, unit: string) =>
               >Strike out</ElButton
             >
           </td>
-          <td>{{ signed(e.weightG, ' g') }}</td>
-          <td>{{ signed(e.pieces, '') }}</td>
+          <td>{{ signed(e.weightG, weight) }}</td>
+          <td>{{ signed(e.pieces) }}</td>
         </tr>
       </tbody>
     </table>

@@ -2,15 +2,16 @@
 import type { LotView } from '@vadose/contract/lots'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
-import { cropColour, cropOf, heapLabel, lotCrop } from '../crops'
-import { amount, dateRange, longDate, momentOf, shortDate, untilDate, useFrame, weight } from '../household'
+import { cropOf, heapLabel, lotCrop } from '../crops'
+import { amount, dateRange, inUnits, momentOf, useFrame, weight } from '../household'
 import { useAct } from './act'
-import SurvivalChart from './SurvivalChart.vue'
 import CleanForm from './CleanForm.vue'
 import GradeForm from './GradeForm.vue'
 import PhotoButton from './PhotoButton.vue'
 import TakeForm from './TakeForm.vue'
 import LedgerList from './LedgerList.vue'
+import LotKeeping from './LotKeeping.vue'
+import LotTime from './LotTime.vue'
 import MoveForm from './MoveForm.vue'
 import WeighField from './WeighField.vue'
 
@@ -23,7 +24,6 @@ const dries = computed(
 const cleans = computed(() =>
   ['drying', 'stored'].includes(props.lot.stage) ? cropOf(props.lot.crop).cleaning : undefined,
 )
-const colour = computed(() => cropColour(props.lot.crop))
 const zone = computed(() => frame.frame?.household.timeZone)
 const keeping = computed(() => props.lot.keeping)
 const curing = computed(() => props.lot.curing)
@@ -39,7 +39,6 @@ async function keepNote() {
   }
 }
 const gone = computed(() => props.lot.stage === 'gone')
-const line = computed(() => props.lot.events.filter((e) => !['weighed', 'used'].includes(e.kind)))
 defineExpose({ toggle })
 </script>
 
@@ -105,59 +104,9 @@ defineExpose({ toggle })
       <p v-if="refusal" class="bad">{{ refusal.message }}</p>
     </form>
 
-    <ol class="card time" :class="{ wide }" aria-label="From bed to plate">
-      <li v-for="e in line" :key="e.id" :class="e.kind">
-        <span class="soft">{{ shortDate(e.on) }}</span>
-        <i aria-hidden="true"></i>
-        <span>{{ e.says }}</span>
-      </li>
-      <li class="today">
-        <span class="soft">{{ shortDate(frame.today) }}</span>
-        <i aria-hidden="true"></i>
-        <strong>today: {{ gone ? 'nothing left' : amount(lot.pieces, lot.weightG, crop.piece) }}</strong>
-      </li>
-    </ol>
+    <LotTime :lot="lot" :wide="wide ?? false" />
 
-    <div v-if="keeping" :class="{ columns: wide, stack: !wide }">
-      <section class="card">
-        <h2>How much of it is still sound</h2>
-        <SurvivalChart :narrow="!wide" :keeping="keeping" :today="frame.today" :checks="lot.checks" :colour="colour" />
-      </section>
-      <div class="stack">
-        <section class="card">
-          <p class="soft">9 in 10 still sound until</p>
-          <p class="figure">{{ untilDate(keeping.nineInTenUntil.p50, keeping.beyond) }}</p>
-          <p class="soft">
-            between {{ shortDate(keeping.nineInTenUntil.p10) }} and {{ shortDate(keeping.nineInTenUntil.p90) }} · half
-            by about
-            {{ longDate(keeping.halfUntil.p50) }}
-          </p>
-          <p class="soft">
-            Look over {{ keeping.lookAt }} of them by {{ longDate(keeping.nextCheckOn) }}. It loses about
-            {{ keeping.weightLossPctPerMonth.toFixed(1) }} % of its weight a month.
-          </p>
-        </section>
-        <section class="card">
-          <h2>What will end it</h2>
-          <div v-for="e in keeping.endedBy" :key="e.end" class="end">
-            <p class="row between">
-              <strong>{{ e.end }}</strong><span>{{ Math.round(e.share * 100) }} in 100</span>
-            </p>
-            <div class="bar"><i :style="{ width: `${e.share * 100}%`, background: colour }"></i></div>
-            <p class="soft">{{ e.why }}</p>
-          </div>
-        </section>
-        <section v-if="lot.elsewhere.length" class="card">
-          <h2>Elsewhere in the house</h2>
-          <ul class="plain">
-            <li v-for="p in lot.elsewhere" :key="p.placeId">
-              {{ p.place }}: <strong>{{ p.beyond ? 'over a year' : `to ${longDate(p.nineInTenUntil)}` }}</strong>
-              <span class="soft"> · {{ p.endedBy }} ends it</span>
-            </li>
-          </ul>
-        </section>
-      </div>
-    </div>
+    <LotKeeping v-if="keeping" :lot="lot" :keeping="keeping" :wide="wide ?? false" />
     <section v-else-if="curing" class="card">
       <h2>On the line</h2>
       <p class="figure">{{ curing.readyNow >= 0.9 ? 'Ready' : dateRange(curing.ready.p10, curing.ready.p90) }}</p>
@@ -167,7 +116,7 @@ defineExpose({ toggle })
         }}
       </p>
       <ul>
-        <li v-for="reason in curing.reasons" :key="reason">{{ reason }}</li>
+        <li v-for="reason in curing.reasons" :key="reason">{{ inUnits(reason) }}</li>
       </ul>
       <RouterLink :to="`/line?lot=${lot.code}`">See it on the drying line</RouterLink>
     </section>
@@ -221,75 +170,6 @@ defineExpose({ toggle })
   border: 1.3px solid var(--line);
   border-radius: 8px;
   background: var(--card);
-}
-.time {
-  list-style: none;
-  margin: 0;
-  display: grid;
-  gap: 2px;
-}
-.time li {
-  display: grid;
-  grid-template-columns: 62px 18px 1fr;
-  align-items: baseline;
-  gap: 8px;
-}
-.time i {
-  width: 11px;
-  height: 11px;
-  border-radius: 50%;
-  background: v-bind(colour);
-  align-self: center;
-}
-.time .lost i,
-.time .checked i {
-  background: var(--card);
-  border: 2.5px solid v-bind(colour);
-}
-.time .today i {
-  background: var(--ink);
-}
-.time.wide {
-  grid-auto-flow: column;
-  grid-auto-columns: minmax(96px, 1fr);
-  overflow-x: auto;
-  position: relative;
-}
-.time.wide li {
-  grid-template-columns: 1fr;
-  justify-items: center;
-  text-align: center;
-  font-size: 13.5px;
-  align-content: start;
-  position: relative;
-}
-.time.wide li + li::before {
-  content: '';
-  position: absolute;
-  top: 33px;
-  right: 50%;
-  width: 100%;
-  border-top: 3px solid var(--line);
-}
-.time.wide i {
-  position: relative;
-  z-index: 1;
-}
-.end {
-  margin-top: 10px;
-}
-.between {
-  justify-content: space-between;
-}
-.bar {
-  height: 8px;
-  background: var(--paper-deep);
-  border-radius: 4px;
-  overflow: hidden;
-}
-.bar i {
-  display: block;
-  height: 100%;
 }
 .plain {
   list-style: none;

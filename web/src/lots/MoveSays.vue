@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { MovePreview } from '@vadose/contract/stores'
 import { computed } from 'vue'
-import { sentence, shortDate, untilDate } from '../household'
+import { inUnits, sentence, shortDate, untilDate } from '../household'
 
 const props = defineProps<{ preview: MovePreview }>()
 const says = computed(() => {
@@ -31,7 +31,7 @@ const says = computed(() => {
       >,
       <strong :class="preview.daysGained < -3 ? 'bad' : 'good'">{{ says }}</strong>
     </p>
-    <p class="soft">{{ sentence(preview.to.endedBy) }} would end it there. {{ preview.to.why }}</p>
+    <p class="soft">{{ sentence(preview.to.endedBy) }} would end it there. {{ inUnits(preview.to.why) }}</p>
   </div>
 </template>
 

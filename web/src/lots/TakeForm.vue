@@ -3,7 +3,8 @@ import type { LotRow } from '@vadose/contract/lots'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { lotCrop } from '../crops'
-import { amount, gramsFrom } from '../household'
+import { amount, gramsFrom, isUs, smallUnit } from '../household'
+import { Choices } from '../parts'
 import { useAct } from './act'
 
 const props = defineProps<{ lot: LotRow; kind: 'use' | 'lose' | 'correct' }>()
@@ -13,11 +14,16 @@ const counted = computed(() => props.lot.pieces !== null)
 const pieces = ref(1)
 const weightText = ref('')
 const why = ref('')
+const whither = ref<'use' | 'plant' | 'give' | undefined>(props.lot.fate === 'plant' ? 'plant' : 'use')
+const whithers = [
+  { id: 'use', label: 'To the kitchen' },
+  { id: 'plant', label: 'Planted' },
+  { id: 'give', label: 'Given away' },
+] as const
 const grams = computed(() => gramsFrom(weightText.value))
 const { act, refusal, busy } = useAct()
 const title = computed(
-  () =>
-    ({ use: 'How much to the kitchen?', lose: 'How much has gone bad?', correct: 'What is it really?' })[props.kind],
+  () => ({ use: 'How much is taken?', lose: 'How much has gone bad?', correct: 'What is it really?' })[props.kind],
 )
 const causes = computed(() => [...crop.value.faults.map((f) => f.label), 'Mice', 'Other'])
 const ready = computed(
@@ -34,7 +40,7 @@ async function keep() {
   const taking = counted.value ? { pieces: pieces.value } : { weightG: grams.value! }
   const done =
     props.kind === 'use'
-      ? await act(props.lot.code, { act: 'use', ...taking })
+      ? await act(props.lot.code, { act: whither.value ?? 'use', ...taking })
       : props.kind === 'lose'
         ? await act(props.lot.code, { act: 'lose', cause: why.value, ...taking })
         : await act(props.lot.code, {
@@ -65,13 +71,14 @@ const clamp = (n: number) =>
         v-model="weightText"
         class="grams"
         inputmode="decimal"
-        aria-label="Weight in grams"
+        :aria-label="`Weight in ${isUs() ? 'ounces' : 'grams'}`"
         placeholder="weight"
       >
-        <template #suffix>g</template>
+        <template #suffix>{{ smallUnit() }}</template>
       </ElInput>
       <ElInput v-if="kind === 'correct'" v-model="why" aria-label="Why" placeholder="why, for the record" class="why" />
     </div>
+    <Choices v-if="kind === 'use'" v-model="whither" label="Where it goes" :options="whithers" />
     <div v-if="kind === 'lose'" class="choices" role="radiogroup" aria-label="What went wrong">
       <button
         v-for="c in causes"
@@ -88,7 +95,7 @@ const clamp = (n: number) =>
     <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
     <div class="row">
       <ElButton type="primary" native-type="submit" :disabled="!ready || busy">
-        {{ kind === 'use' ? 'Use' : kind === 'lose' ? 'Write off' : 'Correct' }}
+        {{ kind === 'use' ? (whither === 'use' ? 'Use' : 'Take it') : kind === 'lose' ? 'Write off' : 'Correct' }}
       </ElButton>
       <ElButton @click="emit('done')">Leave it</ElButton>
     </div>

@@ -60,7 +60,9 @@ async function keep(sure = false) {
       </ElInput>
       <ElButton type="primary" native-type="submit" :disabled="grams === null || busy">Keep</ElButton>
     </div>
-    <p v-if="text && grams === null" class="bad">Type grams, or a weight with kg.</p>
+    <p v-if="text && grams === null" class="bad">
+      Type {{ isUs() ? 'ounces, or a weight with lb' : 'grams, or a weight with kg' }}.
+    </p>
     <p v-else-if="expectedG !== null && !refusal" class="soft">about {{ weight(expectedG) }} expected</p>
     <p v-if="refusal" class="bad" role="alert">
       {{ refusal.message }}

@@ -1,7 +1,7 @@
 import type { ActAnswer, ActName } from '@vadose/contract/lots'
 import { ref } from 'vue'
-import { ApiError, newRequestId, post } from '../api'
-import { useFrame } from '../household'
+import { newRequestId, post, type ApiError } from '../api'
+import { refused, useFrame } from '../household'
 
 type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never
 type Act = Without<import('@vadose/contract/lots').Act, 'requestId'>
@@ -27,7 +27,7 @@ export function useAct() {
       await frame.changed()
       return answer
     } catch (error) {
-      refusal.value = error instanceof ApiError ? error : new ApiError('internal', String(error))
+      refusal.value = refused(error)
       if (refusal.value.code !== 'away') pending = undefined
       return undefined
     } finally {

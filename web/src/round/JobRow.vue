@@ -6,6 +6,7 @@ import { computed, ref } from 'vue'
 import { cropColour } from '../crops'
 import { EndTests } from '../line'
 import { useAct, WeighField } from '../lots'
+import { inUnits } from '../household'
 import { ReadField } from '../places'
 
 const props = defineProps<{ job: JobView; placeId: string; today: string }>()
@@ -22,7 +23,7 @@ const late = computed(() => daysBetween(props.job.dueOn, props.today))
         <RouterLink v-if="job.code" class="code" :to="`/lots/${job.code}`">{{ job.code }}</RouterLink>
       </h3>
       <p class="soft">
-        {{ job.why }}<template v-if="late > 1"> Due {{ late }} days ago.</template>
+        {{ inUnits(job.why) }}<template v-if="late > 1"> Due {{ late }} days ago.</template>
       </p>
       <EndTests v-if="testing && job.code && job.crop" :code="job.code" :crop="job.crop" @done="testing = false" />
       <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>

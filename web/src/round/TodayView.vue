@@ -4,7 +4,7 @@ import { ElButton } from 'element-plus'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { cropColour, cropOf, lotName } from '../crops'
-import { amount, fullDate, humidity, shortDate, temperature, useAnswer, useFrame, weight } from '../household'
+import { amount, fullDate, humidity, inUnits, shortDate, temperature, useAnswer, useFrame, weight } from '../household'
 import { useAct } from '../lots'
 import JobRow from './JobRow.vue'
 import Spark from './Spark.vue'
@@ -55,7 +55,7 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
           >
           <span v-else class="soft">never measured</span>
           <strong class="verdict" :class="place.verdict.suits ? 'good' : 'bad'"
-            >{{ place.verdict.suits ? '' : '▲ ' }}{{ place.verdict.says }}</strong
+            >{{ place.verdict.suits ? '' : '▲ ' }}{{ inUnits(place.verdict.says) }}</strong
           >
         </header>
         <div class="rows">
@@ -86,13 +86,13 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
                 ><strong>{{ lotName(lot.crop, lot.heap, lot.dried) }}</strong></RouterLink
               >
               <span class="soft"> {{ amount(lot.pieces, lot.weightG, cropOf(lot.crop).piece) }}</span>
-              <p class="soft">{{ lot.urgent ? 'soon: ' : '' }}{{ lot.why }}</p>
+              <p class="soft">{{ lot.urgent ? 'soon: ' : '' }}{{ inUnits(lot.why) }}</p>
             </div>
             <ElButton
               :aria-label="`Use ${lot.pieces === null ? 'some' : 'one'} of ${lot.code}`"
               @click="useOne(lot.code, lot.pieces, lot.weightG)"
             >
-              {{ lot.pieces === null ? 'Use 250 g' : 'Use one' }}
+              {{ lot.pieces === null ? `Use ${weight(250)}` : 'Use one' }}
             </ElButton>
           </li>
         </ul>
@@ -105,7 +105,7 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
           }}
         </p>
         <WeatherDays :days="round.weather" />
-        <p v-for="says in round.weatherSays" :key="says" class="notice">{{ says }}</p>
+        <p v-for="says in round.weatherSays" :key="says" class="notice">{{ inUnits(says) }}</p>
       </section>
       <section class="card">
         <h2>The last seven days</h2>

@@ -2,7 +2,7 @@
 import type { RoundView } from '@vadose/contract/round'
 import { scaleLinear } from 'd3-scale'
 import { computed } from 'vue'
-import { fullDate, weekdayOf } from '../household'
+import { degree, fromCelsius, fullDate, weekdayOf } from '../household'
 
 const props = defineProps<{ days: RoundView['weather'] }>()
 const width = 336
@@ -10,7 +10,7 @@ const y = computed(() =>
   scaleLinear([Math.min(0, ...props.days.map((d) => d.lowC)), Math.max(...props.days.map((d) => d.highC))], [86, 26]),
 )
 const x = (i: number) => ((i + 0.5) * width) / props.days.length
-const round = (n: number) => String(Math.round(n)).replace('-', '−')
+const round = (c: number) => String(Math.round(fromCelsius(c))).replace('-', '−')
 </script>
 
 <template>
@@ -23,8 +23,8 @@ const round = (n: number) => String(Math.round(n)).replace('-', '−')
     <line class="grid-line" x1="0" :x2="width" :y1="y(0)" :y2="y(0)" />
     <g v-for="(d, i) in days" :key="`${d.on} ${d.ahead}`">
       <title>
-        {{ fullDate(d.on) }}: {{ round(d.lowC) }} to {{ round(d.highC) }} °C, {{ Math.round(d.humidityPct) }} %{{
-          d.rainMm ? `, ${d.rainMm.toFixed(1)} mm of rain` : ''
+        {{ fullDate(d.on) }}: {{ round(d.lowC) }} to {{ round(d.highC) }} {{ degree() }},
+        {{ Math.round(d.humidityPct) }} %{{ d.rainMm ? `, ${d.rainMm.toFixed(1)} mm of rain` : ''
         }}{{ d.ahead ? ', expected' : '' }}
       </title>
       <rect

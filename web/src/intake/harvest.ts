@@ -1,0 +1,129 @@
+import type { MarkedBed, NewHarvest } from '@vadose/contract/intake'
+import type { LotRow } from '@vadose/contract/lots'
+import type { PlaceView } from '@vadose/contract/places'
+import type { Crop, HeapTemplate, HungIn } from '@vadose/core/crops'
+import { daysBetween } from '@vadose/core/household'
+import { remainderG, type HeapWeight } from '@vadose/core/intake'
+import { gramsFromSum } from '../household'
+import { countFrom } from '../lots'
+
+/** What has been typed for a heap. */
+export interface HeapEntry {
+  kilos: string
+  pieces: string
+  placeId: string
+  /** code of an earlier lot it is put to; a new lot when empty */
+  addTo: string
+  /** how it is hung or spread */
+  hungIn: string
+}
+export type HeapEntries = ReadonlyMap<string, HeapEntry>
+
+/** Hanging goes to moving air under a roof, what is eaten soon to the kitchen. */
+export function proposedPlace(hangs: boolean, places: readonly PlaceView[]): string {
+  const kinds = hangs ? ['veranda', 'shed', 'loft'] : ['room', 'cool-room']
+  return kinds.map((kind) => places.find((p) => p.kind === kind)?.id).find(Boolean) ?? places[0]?.id ?? ''
+}
+
+/** A crop's heaps before anything is typed. */
+export const emptyHeaps = (crop: Crop, places: readonly PlaceView[]): [string, HeapEntry][] =>
+  crop.heaps.map((heap) => [
+    heap.id,
+    {
+      kilos: '',
+      pieces: '',
+      placeId: proposedPlace(heap.hangs, places),
+      addTo: '',
+      hungIn: crop.curing?.hangs[0] ?? '',
+    },
+  ])
+
+/** What the typed weights and counts come to. */
+export interface HarvestSum {
+  /** all of it as weighed; null where that was left empty or cannot be read */
+  typedTotalG: number | null
+  /** all of it, or else what the heaps come to */
+  totalG: number | null
+  /** on no heap yet; negative when the heaps are heavier */
+  leftG: number
+  /** what is on no other heap counts as the first one, until that is weighed by itself */
+  restIsSound: boolean
+  /** a heap's weight that cannot be read */
+  unreadable: boolean
+  adds: boolean
+  /** in the almanac's order, so that the sound heap gets the first code */
+  heaps: HeapWeight[]
+}
+
+export function sumHarvest(crop: Crop, total: string, entries: HeapEntries): HarvestSum {
+  const untotalled = total.trim() === ''
+  const gramsOf = (id: string): number | null => {
+    const entry = entries.get(id)
+    const weighedG = gramsFromSum(entry?.kilos ?? '', 'kg')
+    if (weighedG !== null || !untotalled || entry?.kilos.trim()) return weighedG
+    // nothing was weighed at all: reckoned from its count
+    const count = countFrom(entry?.pieces ?? '')
+    return count ? Math.max(1, Math.round(count * crop.pieceG.value)) : null
+  }
+  const weighed = crop.heaps.map((h) => ({ heap: h.id, weightG: gramsOf(h.id) ?? 0 })).filter((h) => h.weightG > 0)
+  const typedTotalG = gramsFromSum(total, 'kg')
+  const totalG = typedTotalG ?? (untotalled ? weighed.reduce((sum, h) => sum + h.weightG, 0) || null : null)
+  const leftG = remainderG(totalG ?? 0, weighed)
+  const first = crop.heaps[0]!.id
+  const restIsSound = typedTotalG !== null && !entries.get(first)?.kilos.trim() && leftG > 0
+  const unreadable = [...entries.values()].some((e) => e.kilos.trim() !== '' && gramsFromSum(e.kilos, 'kg') === null)
+  return {
+    typedTotalG,
+    totalG,
+    leftG,
+    restIsSound,
+    unreadable,
+    adds: totalG !== null && (leftG === 0 || restIsSound) && !unreadable,
+    heaps: restIsSound ? [{ heap: first, weightG: leftG }, ...weighed.filter((h) => h.heap !== first)] : weighed,
+  }
+}
+
+const joinsWithinDays = { hanging: 3, stored: 10 }
+
+/** Codes of earlier lots of the same crop, heap and bed that are not so much older that they dry or age apart. */
+export function joinsOf(
+  heap: HeapTemplate,
+  harvest: { crop: string; bed: string; on: string },
+  known: readonly LotRow[],
+): string[] {
+  const bed = harvest.bed.trim().toLowerCase()
+  return known
+    .filter((lot) => {
+      const age = daysBetween(lot.broughtOn, harvest.on)
+      const fits = heap.hangs ? lot.stage === 'drying' : lot.stage === 'fresh' || lot.stage === 'stored'
+      const recent = age >= 0 && age <= (heap.hangs ? joinsWithinDays.hanging : joinsWithinDays.stored)
+      const sameBed = !bed || !lot.bed || lot.bed.toLowerCase() === bed
+      return lot.crop === harvest.crop && lot.heap === heap.id && fits && recent && sameBed && !lot.dried
+    })
+    .map((lot) => lot.code)
+}
+
+/** What the bed bore before, where that matters for this crop's family. */
+export function markOf(
+  bed: string,
+  family: string,
+  marked: readonly MarkedBed[],
+  familyOf: (crop: string) => string,
+): MarkedBed | undefined {
+  const name = bed.trim().toLowerCase()
+  return marked.find((m) => m.bed.toLowerCase() === name && familyOf(m.crop) === family)
+}
+
+/** The heaps as they are sent. */
+export const heapsToSend = (crop: Crop, sum: HarvestSum, entries: HeapEntries): NewHarvest['heaps'] =>
+  sum.heaps.map((heap) => {
+    const { pieces: typed, placeId, addTo, hungIn } = entries.get(heap.heap)!
+    const pieces = countFrom(typed)
+    const hangs = crop.heaps.find((h) => h.id === heap.heap)!.hangs
+    return {
+      ...heap,
+      ...(pieces ? { pieces } : {}),
+      ...(addTo ? { addTo } : placeId ? { placeId } : {}),
+      ...(hangs && hungIn && !addTo ? { hungIn: hungIn as HungIn } : {}),
+    }
+  })

@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import type { KeepingView, LotView } from '@vadose/contract/lots'
+import { computed } from 'vue'
+import { cropColour } from '../crops'
+import { inUnits, longDate, shortDate, untilDate, useFrame } from '../household'
+import SurvivalChart from './SurvivalChart.vue'
+
+/** How long a stored lot keeps where it is, what will end it, and what other places would make of it. */
+const props = defineProps<{ lot: LotView; keeping: KeepingView; wide: boolean }>()
+const frame = useFrame()
+const colour = computed(() => cropColour(props.lot.crop))
+</script>
+
+<template>
+  <div :class="{ columns: wide, stack: !wide }">
+    <div class="stack">
+      <section class="card">
+        <h2>How much of it is still sound</h2>
+        <SurvivalChart :narrow="!wide" :keeping="keeping" :today="frame.today" :checks="lot.checks" :colour="colour" />
+      </section>
+      <section v-if="lot.elsewhere.length" class="card">
+        <h2>Elsewhere in the house</h2>
+        <ul class="plain">
+          <li v-for="p in lot.elsewhere" :key="p.placeId">
+            {{ p.place }}: <strong>{{ p.beyond ? 'over a year' : `to ${longDate(p.nineInTenUntil)}` }}</strong>
+            <span class="soft"> · {{ p.endedBy }} ends it</span>
+          </li>
+        </ul>
+      </section>
+    </div>
+    <div class="stack">
+      <section class="card">
+        <p class="soft">9 in 10 still sound until</p>
+        <p class="figure">{{ untilDate(keeping.nineInTenUntil.p50, keeping.beyond) }}</p>
+        <p class="soft">
+          between {{ shortDate(keeping.nineInTenUntil.p10) }} and {{ shortDate(keeping.nineInTenUntil.p90) }} · half by
+          about
+          {{ longDate(keeping.halfUntil.p50) }}
+        </p>
+        <p class="soft">
+          Look over {{ keeping.lookAt }} of them by {{ longDate(keeping.nextCheckOn) }}. It loses about
+          {{ keeping.weightLossPctPerMonth.toFixed(1) }} % of its weight a month.
+        </p>
+      </section>
+      <section class="card">
+        <h2>What will end it</h2>
+        <div v-for="e in keeping.endedBy" :key="e.end" class="end">
+          <p class="row between">
+            <strong>{{ e.end }}</strong><span>{{ Math.round(e.share * 100) }} in 100</span>
+          </p>
+          <div class="bar"><i :style="{ width: `${e.share * 100}%`, background: colour }"></i></div>
+          <p class="soft">{{ inUnits(e.why) }}</p>
+        </div>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.end {
+  margin-top: 10px;
+}
+.between {
+  justify-content: space-between;
+}
+.bar {
+  height: 8px;
+  background: var(--paper-deep);
+  border-radius: 4px;
+  overflow: hidden;
+}
+.bar i {
+  display: block;
+  height: 100%;
+}
+.plain {
+  list-style: none;
+  padding: 0;
+  margin: 6px 0 0;
+  display: grid;
+  gap: 4px;
+}
+</style>
