@@ -13,7 +13,11 @@ const find = ref<InstanceType<typeof FindBox>>()
 const keysShown = ref(false)
 
 const inTab = computed(() =>
-  route.name === 'finish' ? 'line' : ['lot', 'tag', 'check'].includes(String(route.name)) ? 'stores' : route.name,
+  ['finish', 'dry'].includes(String(route.name))
+    ? 'line'
+    : ['lot', 'tag', 'check'].includes(String(route.name))
+      ? 'stores'
+      : route.name,
 )
 const chosen = computed(() => (typeof route.query['on'] === 'string' ? route.query['on'] : undefined))
 

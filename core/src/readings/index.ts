@@ -1,2 +1,2 @@
 export * from './logger-file'
-export { clockZone, type TimeOrder } from './stamp'
+export { clockZone, winterClock, type TimeOrder } from './stamp'

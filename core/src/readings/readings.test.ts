@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { DateTime } from 'luxon'
 import { describe, expect, it } from 'vitest'
-import { guessMapping, readHead, readLoggerFile } from './index'
+import { clockZone, guessMapping, readHead, readLoggerFile, winterClock } from './index'
 
 const whole = (text: string, zone = 'Europe/Vienna') => readLoggerFile(text, guessMapping(readHead(text), zone))
 const iso = (seconds: number) => new Date(seconds * 1000).toISOString()
@@ -78,6 +78,21 @@ describe('summer time', () => {
     const text = 't,temp,rh\n2026-07-01 12:00,10,80'
     const file = readLoggerFile(text, { ...guessMapping(readHead(text), 'UTC+1') })
     expect(iso(file.at[0]!)).toBe('2026-07-01T11:00:00.000Z')
+  })
+  it('the clock without it is the zone’s winter one, in the south and in zones of half an hour too', () => {
+    // standard times as the IANA time zone database has them
+    for (const [zone, clock] of [
+      ['Europe/Vienna', 'UTC+1'],
+      ['America/New_York', 'UTC-5'],
+      ['Australia/Adelaide', 'UTC+9:30'],
+      ['Asia/Kolkata', 'UTC+5:30'],
+      ['America/St_Johns', 'UTC-3:30'],
+      ['UTC', 'UTC+0'],
+    ] as const) {
+      expect(winterClock(zone, 2026)).toBe(clock)
+      expect(clockZone(clock).offset(0)).toBe(clockZone(zone).offset(Date.UTC(2026, /Australia/.test(zone) ? 6 : 0, 1)))
+    }
+    expect(() => winterClock('Mars/Olympus', 2026)).toThrow(/no time zone/)
   })
   it('agrees with luxon through a year in four zones', () => {
     fc.assert(

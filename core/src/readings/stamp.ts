@@ -23,6 +23,18 @@ export function clockZone(name: string): Zone {
   throw new Refusal('invalid', `“${name}” is no time zone; write Europe/Vienna, UTC or UTC+1.`, 'zone')
 }
 
+/**
+ * A zone's clock without summer time, as `clockZone` reads it: “UTC+1” for Europe/Vienna. Loggers are often left on it.
+ * @param year whose rules hold
+ */
+export function winterClock(name: string, year: number): string {
+  const zone = clockZone(name)
+  // summer time is ahead, in whichever half of the year it falls
+  const minutes = Math.min(...[0, 6].map((month) => zone.offset(Date.UTC(year, month, 1))))
+  const [hours, rest] = [Math.trunc(Math.abs(minutes) / 60), Math.abs(minutes) % 60]
+  return `UTC${minutes < 0 ? '-' : '+'}${hours}${rest ? `:${String(rest).padStart(2, '0')}` : ''}`
+}
+
 const yearFirst = /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})(?:[ T,]+(\d{1,2}):(\d\d)(?::(\d\d)(?:[.,]\d+)?)?)?\s*(.*)$/
 const yearLast = /^(\d{1,2})[-/.](\d{1,2})[-/.](\d{4}|\d\d)(?:[ T,]+(\d{1,2}):(\d\d)(?::(\d\d)(?:[.,]\d+)?)?)?\s*(.*)$/
 const offsetText = /^(?:Z|([+-])(\d\d):?(\d\d)?)$/

@@ -1,13 +1,12 @@
 <script setup lang="ts">
-import { bisector } from 'd3-array'
 import { scaleLinear } from 'd3-scale'
 import { area, line } from 'd3-shape'
 import AxisTitles from './AxisTitles.vue'
 import { useChartWidth } from './chart-width'
-import { computed, ref, watch } from 'vue'
+import { computed } from 'vue'
 import type { PlotDrawing } from './drawing'
 import { axisTitle, axisUnit, number, onAxis } from './units'
-import { TableBelow } from '../parts'
+import { nearest, TableBelow, useReader } from '../parts'
 
 /** Lines, bands and marks over two axes, in the household's units; hover and arrow keys read values out. */
 const props = defineProps<{ drawing: PlotDrawing }>()
@@ -60,24 +59,11 @@ const bandPath = (points: [number, number, number][]) =>
     .y0((p) => y.value(ay(p[1])))
     .y1((p) => y.value(ay(p[2])))(points) ?? ''
 const main = computed(() => props.drawing.lines.find((l) => !l.dashed) ?? props.drawing.lines[0])
-const at = ref(-1)
-watch(
-  () => props.drawing,
-  () => (at.value = -1),
-)
-const near = bisector((p: [number, number]) => ax(p[0])).center
-function read(event: MouseEvent) {
-  const rect = (event.currentTarget as SVGElement).getBoundingClientRect()
-  if (main.value)
-    at.value = near(main.value.points, x.value.invert(((event.clientX - rect.left) / rect.width) * width.value))
-}
-function step(event: KeyboardEvent) {
-  const move = { ArrowRight: 1, ArrowLeft: -1 }[event.key]
-  if (!move || !main.value) return
-  event.preventDefault()
-  at.value = Math.min(main.value.points.length - 1, Math.max(0, at.value + move))
-}
-const reading = computed(() => (at.value >= 0 ? main.value?.points[at.value] : undefined))
+const { at: reading, listeners } = useReader<[number, number]>({
+  points: () => main.value?.points ?? [],
+  xOf: (p) => x.value(ax(p[0])),
+  width: () => width.value,
+})
 const say = (v: number, of: 'x' | 'y') => {
   const axis = props.drawing[of]
   return `${number(onAxis(axis, v), 2)} ${axisUnit(axis)}`.trim()
@@ -92,9 +78,7 @@ const inside = (p: { x: number; y: number }) => x.value(ax(p.x)) > width.value -
       tabindex="0"
       role="img"
       :aria-label="`${drawing.y.label} over ${drawing.x.label.toLowerCase()}; arrow keys read it out, the table below says the same`"
-      @mousemove="read"
-      @mouseleave="at = -1"
-      @keydown="step"
+      v-on="listeners"
     >
       <g v-for="t in y.ticks(5)" :key="`y${t}`">
         <line class="grid-line" :x1="box.left" :x2="width - box.right" :y1="y(t)" :y2="y(t)" />
@@ -153,7 +137,7 @@ const inside = (p: { x: number; y: number }) => x.value(ax(p.x)) > width.value -
         >
           <td>{{ number(ax(p[0]), 2) }}</td>
           <td v-for="l in drawing.lines" :key="l.label">
-            {{ number(ay(l.points[near(l.points, ax(p[0]))]?.[1] ?? p[1]), 2) }}
+            {{ number(ay(l.points[nearest(l.points, (q) => q[0], p[0])]?.[1] ?? p[1]), 2) }}
           </td>
         </tr>
       </tbody>

@@ -3,7 +3,7 @@ import type { LotView } from '@vadose/contract/lots'
 import { ElButton } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { cropColour, cropOf } from '../crops'
+import { cropColour, cropOf, lotCrop } from '../crops'
 import { amount, inUnits, longDate, untilDate, useAnswer, useFrame } from '../household'
 import { SurvivalChart, useAct } from '../lots'
 
@@ -11,7 +11,7 @@ const frame = useFrame()
 const route = useRoute()
 const code = String(route.params['code']).toUpperCase()
 const { answer: lot, failure } = useAnswer<LotView>(() => `/lots/${code}`)
-const crop = computed(() => cropOf(lot.value?.crop ?? ''))
+const crop = computed(() => (lot.value ? lotCrop(lot.value) : cropOf('')))
 
 const step = ref<'look' | 'decide' | 'done'>('look')
 const lookedAt = ref(0)

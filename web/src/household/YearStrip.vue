@@ -4,7 +4,8 @@ import { addDays } from '@vadose/core/household'
 import { scaleLinear } from 'd3-scale'
 import { area } from 'd3-shape'
 import { computed } from 'vue'
-import { fullDate, monthOf, weight } from './words'
+import { monthTicks } from './month-ticks'
+import { fullDate, weight } from './words'
 
 const props = defineProps<{ year: Frame['year']; today: string; chosen?: string | undefined }>()
 const emit = defineEmits<{ choose: [date: string] }>()
@@ -28,14 +29,7 @@ const forecast = computed(() => {
   const last = counted.value.at(-1)
   return last ? [last, ...props.year.stock.filter((p) => p.forecast)] : []
 })
-const months = computed(() => {
-  const out: { day: number; label: string }[] = []
-  for (let day = 0; day < 365; day++) {
-    const date = addDays(props.year.startsOn, day)
-    if (date.endsWith('-01')) out.push({ day, label: monthOf(date) })
-  }
-  return out
-})
+const months = computed(() => monthTicks(props.year.startsOn, 364))
 const dayAt = (event: MouseEvent) => {
   const box = (event.currentTarget as SVGElement).getBoundingClientRect()
   const day = Math.round(x.value.invert(((event.clientX - box.left) / box.width) * width))

@@ -16,6 +16,9 @@ export const smallUnit = (): 'g' | 'oz' => (isUs() ? 'oz' : 'g')
 export const largeUnit = (): 'kg' | 'lb' => (isUs() ? 'lb' : 'kg')
 export const degree = (): '°C' | '°F' => (isUs() ? '°F' : '°C')
 
+/** Grams as the small scale shows them. */
+export const fromGrams = (g: number): number => (isUs() ? g / gramsPerOunce : g)
+
 export const toCelsius = (shown: number): number => (isUs() ? ((shown - 32) * 5) / 9 : shown)
 export const fromCelsius = (c: number): number => (isUs() ? (c * 9) / 5 + 32 : c)
 

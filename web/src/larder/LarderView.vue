@@ -2,7 +2,7 @@
 import type { LarderLot, LarderView } from '@vadose/contract/larder'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
-import { cropColour, cropOf, lotName } from '../crops'
+import { cropColour, cropOf, lotCrop, lotName } from '../crops'
 import { amount, dateRange, exactWeight, inUnits, longDate, shortDate, useAnswer, weight } from '../household'
 import { LotDrawer, TakeForm, useAct } from '../lots'
 import Shelf from './Shelf.vue'
@@ -18,8 +18,10 @@ const shelves = computed(() => {
   const names = [...new Set(lots.map((l) => l.place ?? 'somewhere'))].sort()
   return names.map((place) => ({ place, lots: lots.filter((l) => (l.place ?? 'somewhere') === place) }))
 })
-const takes = (lot: LarderLot) =>
-  lot.pieces === null ? { weightG: Math.min(lot.weightG, Math.round(cropOf(lot.crop).pieceG.value)) } : { pieces: 1 }
+/** One tap takes a piece; of what is not counted the weight of a usual one, a handful of what is tiny. */
+const handfulG = 50
+const littleOf = (lot: LarderLot) => Math.min(lot.weightG, Math.max(handfulG, Math.round(lotCrop(lot).pieceG.value)))
+const takes = (lot: LarderLot) => (lot.pieces === null ? { weightG: littleOf(lot) } : { pieces: 1 })
 const until = (lot: LarderLot) => (lot.beyond ? 'keeps over a year' : `9 in 10 to ${longDate(lot.keepsUntil)}`)
 </script>
 
@@ -71,9 +73,9 @@ const until = (lot: LarderLot) => (lot.beyond ? 'keeps over a year' : `9 in 10 t
               <ElButton
                 type="primary"
                 :disabled="busy"
-                :aria-label="`Use one of ${lot.code}`"
+                :aria-label="`Use ${lot.pieces === null ? 'a little' : 'one'} of ${lot.code}`"
                 @click="act(lot.code, { act: 'use', ...takes(lot) })"
-                >Use one</ElButton
+                >{{ lot.pieces === null ? `Use ${weight(littleOf(lot))}` : 'Use one' }}</ElButton
               >
               <ElButton :aria-label="`Use some of ${lot.code}`" @click="some = some === lot.code ? undefined : lot.code"
                 >Use some</ElButton

@@ -3,6 +3,8 @@ import type { LineView } from '@vadose/contract/line'
 import { scaleLinear, scaleTime } from 'd3-scale'
 import { curveMonotoneX, line } from 'd3-shape'
 import { computed } from 'vue'
+import { momentOf, shortDate, useFrame } from '../household'
+import { TableBelow, useReader } from '../parts'
 
 const props = defineProps<{ air: LineView['air']; placeId: string | null; stallKPa: number; now: string }>()
 type Point = LineView['air'][number]['points'][number]
@@ -32,6 +34,24 @@ const days = computed(() =>
     .filter((d) => x.value(d) < width - 24)
     .map((d) => ({ x: x.value(d), label: d.toLocaleDateString('en-GB', { day: 'numeric', month: 'short' }) })),
 )
+const { at, listeners } = useReader<Point>({
+  points: () => points.value,
+  xOf: (p) => x.value(new Date(p.at)),
+  width: () => width,
+  from: () => past.value.length - 1,
+})
+const frame = useFrame()
+const when = (p: Point) => momentOf(p.at, frame.frame?.household.timeZone, frame.today)
+/** A day's mean of its six-hour means. */
+const byDay = computed(() => {
+  const days = new Map<string, Point[]>()
+  for (const p of points.value) days.set(p.at.slice(0, 10), [...(days.get(p.at.slice(0, 10)) ?? []), p])
+  return [...days].map(([on, of]) => ({
+    on,
+    kPa: of.reduce((sum, p) => sum + p.vpdKPa, 0) / of.length,
+    ahead: of.every((p) => p.ahead),
+  }))
+})
 const mean = computed(() => past.value.reduce((sum, p) => sum + p.vpdKPa, 0) / Math.max(1, past.value.length))
 </script>
 
@@ -40,8 +60,10 @@ const mean = computed(() => past.value.reduce((sum, p) => sum + p.vpdKPa, 0) / M
     <p class="soft">kPa the air of {{ place.place.toLowerCase() }} pulls with: ten days back, five ahead</p>
     <svg
       :viewBox="`0 0 ${width} ${height}`"
+      tabindex="0"
       role="img"
-      :aria-label="`Drying power of ${place.place}: ${mean.toFixed(2)} kPa on average over ten days; below ${stallKPa} kPa drying stalls`"
+      :aria-label="`Drying power of ${place.place}: ${mean.toFixed(2)} kPa on average over ten days; below ${stallKPa} kPa drying stalls; arrow keys read it out`"
+      v-on="listeners"
     >
       <g v-for="t in y.ticks(4)" :key="t">
         <line class="grid-line" x1="40" :x2="width - 8" :y1="y(t)" :y2="y(t)" />
@@ -55,7 +77,25 @@ const mean = computed(() => past.value.reduce((sum, p) => sum + p.vpdKPa, 0) / M
       <path :d="draw(ahead)" class="ahead" />
       <line class="now" :x1="x(new Date(now))" :x2="x(new Date(now))" y1="8" :y2="y(0)" />
       <text class="axis stall-says" x="46" :y="y(stallKPa) - 5">below this, drying stalls</text>
+      <circle v-if="at" class="reader" :cx="x(new Date(at.at))" :cy="y(at.vpdKPa)" r="4.5" />
     </svg>
+    <figcaption class="soft" aria-live="polite">
+      {{ at ? `${when(at)}: ${at.vpdKPa.toFixed(2)} kPa${at.ahead ? ', expected' : ''}` : 'Dashed: expected.' }}
+    </figcaption>
+    <TableBelow>
+      <thead>
+        <tr>
+          <th>Day</th>
+          <th>Mean pull, kPa</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="d in byDay" :key="d.on">
+          <td>{{ shortDate(d.on) }}{{ d.ahead ? ', expected' : '' }}</td>
+          <td>{{ d.kPa.toFixed(2) }}</td>
+        </tr>
+      </tbody>
+    </TableBelow>
   </figure>
 </template>
 
@@ -86,6 +126,11 @@ svg {
   stroke: var(--card);
   stroke-width: 4px;
   fill: var(--bad);
+}
+.reader {
+  fill: var(--stock);
+  stroke: var(--ink);
+  stroke-width: 1.5;
 }
 .now {
   stroke: var(--ink);

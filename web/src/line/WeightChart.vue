@@ -3,7 +3,8 @@ import type { LineLotDetail } from '@vadose/contract/line'
 import { scaleLinear, scaleTime } from 'd3-scale'
 import { area, line } from 'd3-shape'
 import { computed } from 'vue'
-import { dateRange, weight } from '../household'
+import { dateRange, fromGrams, shortDate, smallUnit, weight } from '../household'
+import { TableBelow, useReader } from '../parts'
 
 const props = defineProps<{ detail: LineLotDetail; now: string; colour: string }>()
 type Point = LineLotDetail['curve'][number]
@@ -14,14 +15,15 @@ const when = (at: string) => new Date(at)
 const x = computed(() => scaleTime([when(curve.value[0]!.at), when(curve.value.at(-1)!.at)], [52, width - 10]))
 const y = computed(() => {
   const all = [...curve.value.flatMap((p) => [p.p10, p.p90]), ...props.detail.weighings.map((w) => w.weightG)]
-  return scaleLinear([Math.min(...all) * 0.98, Math.max(...all) * 1.01], [height - 28, 14])
+  return scaleLinear([fromGrams(Math.min(...all) * 0.98), fromGrams(Math.max(...all) * 1.01)], [height - 28, 14])
 })
+const yOf = (g: number) => y.value(fromGrams(g))
 const band = computed(
   () =>
     area<Point>(
       (p) => x.value(when(p.at)),
-      (p) => y.value(p.p10),
-      (p) => y.value(p.p90),
+      (p) => yOf(p.p10),
+      (p) => yOf(p.p90),
     )(curve.value) ?? '',
 )
 const before = computed(() => curve.value.filter((p) => p.at <= props.now))
@@ -29,20 +31,30 @@ const after = computed(() => [...before.value.slice(-1), ...curve.value.filter((
 const draw = (list: Point[]) =>
   line<Point>(
     (p) => x.value(when(p.at)),
-    (p) => y.value(p.p50),
+    (p) => yOf(p.p50),
   )(list) ?? ''
 const ready = computed(() => props.detail.options[0]!.ready)
 const last = computed(() => props.detail.weighings.at(-1))
+const { at, listeners } = useReader<Point>({
+  points: () => curve.value,
+  xOf: (p) => x.value(when(p.at)),
+  width: () => width,
+  from: () => before.value.length - 1,
+})
 const says = (g: number) => weight(Math.round(g))
 </script>
 
 <template>
   <figure v-if="curve.length > 1">
-    <p class="soft">{{ detail.basis === 'lot' ? 'whole lot' : 'marked bunch' }}, g; the band holds 8 chances in 10</p>
+    <p class="soft">
+      {{ detail.basis === 'lot' ? 'whole lot' : 'marked bunch' }}, {{ smallUnit() }}; the band holds 8 chances in 10
+    </p>
     <svg
       :viewBox="`0 0 ${width} ${height}`"
+      tabindex="0"
       role="img"
-      :aria-label="`${detail.weighings.length} weighings, last ${last ? says(last.weightG) : 'none'}; ready ${dateRange(ready.p10, ready.p90)}`"
+      :aria-label="`${detail.weighings.length} weighings, last ${last ? says(last.weightG) : 'none'}; ready ${dateRange(ready.p10, ready.p90)}; arrow keys read it out`"
+      v-on="listeners"
     >
       <g v-for="t in y.ticks(4)" :key="t">
         <line class="grid-line" x1="52" :x2="width - 10" :y1="y(t)" :y2="y(t)" />
@@ -62,15 +74,35 @@ const says = (g: number) => weight(Math.round(g))
       <path :d="band" :fill="colour" opacity="0.22" />
       <path :d="draw(before)" :stroke="colour" stroke-width="2.5" fill="none" />
       <path :d="draw(after)" :stroke="colour" stroke-width="2.5" fill="none" stroke-dasharray="4 4" />
-      <circle v-for="w in detail.weighings" :key="w.at" class="dot" :cx="x(when(w.at))" :cy="y(w.weightG)" r="4.5">
+      <circle v-for="w in detail.weighings" :key="w.at" class="dot" :cx="x(when(w.at))" :cy="yOf(w.weightG)" r="4.5">
         <title>{{ says(w.weightG) }} on {{ when(w.at).toLocaleDateString('en-GB') }}</title>
       </circle>
-      <text v-if="last" class="axis strong" :x="x(when(last.at)) + 8" :y="y(last.weightG) - 7">
+      <text v-if="last" class="axis strong" :x="x(when(last.at)) + 8" :y="yOf(last.weightG) - 7">
         {{ says(last.weightG) }}
       </text>
       <line class="now" :x1="x(when(now))" :x2="x(when(now))" y1="8" :y2="height - 28" />
+      <circle v-if="at" :cx="x(when(at.at))" :cy="yOf(at.p50)" r="4" :fill="colour" />
     </svg>
-    <p class="soft">Shaded: ready {{ dateRange(ready.p10, ready.p90) }}</p>
+    <figcaption class="soft" aria-live="polite">
+      <template v-if="at"
+        >{{ shortDate(at.at.slice(0, 10)) }}: {{ says(at.p50) }} ({{ says(at.p10) }} to {{ says(at.p90) }})</template
+      >
+      <template v-else>Shaded: ready {{ dateRange(ready.p10, ready.p90) }}</template>
+    </figcaption>
+    <TableBelow>
+      <thead>
+        <tr>
+          <th>Day</th>
+          <th>Weighed</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="w in detail.weighings" :key="w.at">
+          <td>{{ shortDate(w.at.slice(0, 10)) }}</td>
+          <td>{{ says(w.weightG) }}</td>
+        </tr>
+      </tbody>
+    </TableBelow>
   </figure>
   <p v-else class="soft">
     No weighing yet. Weigh one bunch, tray or bag now and mark it: the ones after are measured against it.

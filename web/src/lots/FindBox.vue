@@ -5,8 +5,7 @@ import { ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { get } from '../api'
-import { cropOf, lotName } from '../crops'
-import { amount } from '../household'
+import { findAmong, type Found } from './find'
 
 const router = useRouter()
 const words = ref('')
@@ -27,37 +26,7 @@ async function opened() {
   }
 }
 
-interface Found {
-  key: string
-  title: string
-  detail: string
-  to: string
-}
-const found = computed((): Found[] => {
-  const wanted = words.value.trim().toLowerCase()
-  const all: (Found & { words: string })[] = [
-    ...lots.value.map((lot) => {
-      const crop = cropOf(lot.crop)
-      return {
-        key: lot.code,
-        title: `${lot.code} ${lotName(lot.crop, lot.heap, lot.dried)}`,
-        detail: [lot.place, amount(lot.pieces, lot.weightG, crop.piece)].filter(Boolean).join(' · '),
-        to: `/lots/${lot.code}`,
-        words: [lot.code, crop.name, ...crop.synonyms, lot.heap, lot.variety, lot.bed, lot.place]
-          .join(' ')
-          .toLowerCase(),
-      }
-    }),
-    ...places.value.map((place) => ({
-      key: place.id,
-      title: place.name,
-      detail: 'place',
-      to: `/stores?place=${place.id}`,
-      words: place.name.toLowerCase(),
-    })),
-  ]
-  return all.filter((one) => wanted.split(/\s+/).every((word) => one.words.includes(word))).slice(0, 9)
-})
+const found = computed(() => findAmong(lots.value, places.value, words.value))
 
 function go(one: Found | undefined) {
   if (!one) return

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import type { KeepingView } from '@vadose/contract/lots'
-import { addDays, daysBetween } from '@vadose/core/household'
-import { bisector } from 'd3-array'
+import { daysBetween } from '@vadose/core/household'
 import { scaleLinear } from 'd3-scale'
 import { area, curveMonotoneX, line } from 'd3-shape'
-import { computed, ref } from 'vue'
-import { fullDate, monthOf, shortDate } from '../household'
-import { TableBelow } from '../parts'
+import { computed } from 'vue'
+import { fullDate, monthTicks, shortDate } from '../household'
+import { nearest, TableBelow, useReader } from '../parts'
+import { monthStep, shownCurve, tenths, type SurvivalPoint as Point } from './survival'
 
 const props = defineProps<{
   keeping: KeepingView
@@ -19,7 +19,6 @@ const props = defineProps<{
   narrow?: boolean
 }>()
 
-type Point = KeepingView['curve'][number]
 const width = computed(() => (props.small ? 340 : props.narrow ? 420 : 760))
 const height = computed(() => (props.small ? 150 : props.narrow ? 260 : 330))
 const left = 56
@@ -27,11 +26,7 @@ const bottom = 26
 
 const start = computed(() => props.keeping.curve[0]!.on)
 const day = (date: string) => daysBetween(start.value, date)
-/** the curve is of interest until hardly anything is left */
-const points = computed(() => {
-  const end = props.keeping.curve.findIndex((p) => p.p90 < 0.03)
-  return props.keeping.curve.slice(0, end < 0 ? undefined : end + 4)
-})
+const points = computed(() => shownCurve(props.keeping.curve))
 const lastDay = computed(() => Math.max(30, day(points.value.at(-1)!.on)))
 const x = computed(() => scaleLinear([0, lastDay.value], [left, width.value - 12]))
 const y = computed(() => scaleLinear([0, 1], [height.value - bottom, 22]))
@@ -50,32 +45,17 @@ const middle = computed(
       .y((p) => y.value(p.p50))
       .curve(curveMonotoneX)(points.value) ?? '',
 )
-const months = computed(() => {
-  const every = lastDay.value > 420 ? 3 : lastDay.value > 150 || props.small || props.narrow ? 2 : 1
-  const out: { day: number; label: string }[] = []
-  for (let d = 0; d <= lastDay.value; d++) {
-    const date = addDays(start.value, d)
-    if (date.endsWith('-01') && Number(date.slice(5, 7)) % every === 0) out.push({ day: d, label: monthOf(date) })
-  }
-  return out
-})
+const months = computed(() =>
+  monthTicks(start.value, lastDay.value, monthStep(lastDay.value, Boolean(props.small || props.narrow))),
+)
 const until = computed(() => props.keeping.nineInTenUntil.p50)
-const at = ref<Point>()
-const nearest = bisector((p: Point) => day(p.on)).center
-
-function read(event: MouseEvent) {
-  const box = (event.currentTarget as SVGElement).getBoundingClientRect()
-  const d = x.value.invert(((event.clientX - box.left) / box.width) * width.value)
-  at.value = points.value[nearest(points.value, d)]
-}
-function step(event: KeyboardEvent) {
-  const move = { ArrowRight: 3, ArrowLeft: -3 }[event.key]
-  if (!move) return
-  event.preventDefault()
-  const i = at.value ? points.value.indexOf(at.value) : nearest(points.value, day(props.today))
-  at.value = points.value[Math.min(points.value.length - 1, Math.max(0, i + move))]
-}
-const tenths = (share: number) => `${Math.round(share * 10)} in 10`
+const { at, listeners } = useReader<Point>({
+  points: () => points.value,
+  xOf: (p) => x.value(day(p.on)),
+  width: () => width.value,
+  from: () => nearest(points.value, (p) => day(p.on), day(props.today)),
+  stride: 3,
+})
 </script>
 
 <template>
@@ -85,9 +65,7 @@ const tenths = (share: number) => `${Math.round(share * 10)} in 10`
       tabindex="0"
       role="img"
       aria-label="Share still sound over time; arrow keys read it out"
-      @mousemove="read"
-      @mouseleave="at = undefined"
-      @keydown="step"
+      v-on="listeners"
     >
       <g
         v-for="[level, label] in [

@@ -1,2 +1,3 @@
 export { default as Choices } from './Choices.vue'
 export { default as TableBelow } from './TableBelow.vue'
+export * from './reader'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { ColumnMapping, FileHead } from '@vadose/core/readings'
+import { winterClock } from '@vadose/core/readings'
 import { computed } from 'vue'
 import { useFrame } from '../household'
 
@@ -30,10 +31,9 @@ const orders: { id: ColumnMapping['order']; label: string }[] = [
 ]
 const zones = computed(() => {
   const own = frame.frame?.household.timeZone ?? 'UTC'
-  const winter = -new Date(Date.UTC(2026, 0, 1)).getTimezoneOffset() / 60
   const known = [
     { id: own, label: `${own.replace('_', ' ')}, summer time and all` },
-    { id: `UTC${winter < 0 ? '−' : '+'}${Math.abs(winter)}`.replace('−', '-'), label: 'winter time all year' },
+    { id: winterClock(own, Number(frame.today.slice(0, 4)) || 2026), label: 'winter time all year' },
     { id: 'UTC', label: 'UTC' },
   ]
   return known.some((z) => z.id === mapping.value.zone)
