@@ -1,16 +1,6 @@
-import type { Page } from '@playwright/test'
+import { bringIn } from './acts'
 import { expect, test } from './page'
 import { startHousehold } from './story'
-
-async function bringIn(page: Page, crop: string, kilos: string) {
-  await page.goto('/bring-in')
-  await page.getByLabel('Find what came in').fill(crop)
-  await page.getByRole('radio', { name: crop, exact: true }).click()
-  await page.getByLabel('Weight of the whole harvest, kg').fill(kilos)
-  await page.getByRole('button', { name: 'Make the lot' }).click()
-  await expect(page.getByRole('heading', { name: 'One lot brought in' })).toBeVisible()
-  return (await page.locator('.made .figure').first().textContent())!
-}
 
 test('potatoes heal their skins in the dark, are felt by thumb, not weighed, and go into sacks', async ({ page }) => {
   await startHousehold(page, 'Potato House')

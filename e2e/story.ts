@@ -2,6 +2,7 @@ import type { Page } from '@playwright/test'
 import jsQR from 'jsqr'
 import pg from 'pg'
 import { PNG } from 'pngjs'
+import { api, pass } from './acts'
 import { expect } from './page'
 
 const dayMs = 86_400_000
@@ -15,8 +16,6 @@ interface LineLot {
   ready: { p10: string; p50: string; p90: string }
 }
 
-const api = async <T>(page: Page, path: string): Promise<T> =>
-  (await page.request.get(`/api${path}`)).json() as Promise<T>
 const lotOnLine = async (page: Page, code: string) =>
   (await api<{ lots: LineLot[] }>(page, '/line')).lots.find((lot) => lot.code === code)!
 const windowDays = (lot: LineLot) => (Date.parse(lot.ready.p90) - Date.parse(lot.ready.p10)) / dayMs
@@ -31,12 +30,6 @@ export async function startHousehold(page: Page, name: string): Promise<void> {
   await page.getByRole('button', { name: 'Start it' }).click()
   await expect(page.locator('.when strong')).toHaveText('Sun 12 July')
   await expect(page.getByRole('heading', { name: 'Nothing needs you today' })).toBeVisible()
-}
-
-const tick = async (page: Page, button: 'Next morning' | 'Next week') => {
-  const before = await page.locator('.when strong').textContent()
-  await page.getByRole('button', { name: button }).click()
-  await expect(page.locator('.when strong')).not.toHaveText(before!)
 }
 
 /** Weighs the chosen lot on the line with what the scale shows. */
@@ -84,7 +77,7 @@ export async function liveOneHarvest(page: Page, household: string): Promise<voi
     ['Next week'],
   ]
   for (const pause of pauses) {
-    for (const button of pause) await tick(page, button)
+    for (const button of pause) await pass(page, button)
     const lot = await lotOnLine(page, 'G26-1')
     await weigh(page, lot.expectedG! - 2)
   }
@@ -94,7 +87,7 @@ export async function liveOneHarvest(page: Page, household: string): Promise<voi
   await expect(page.getByText('4 weighings narrow the window.')).toBeVisible()
 
   // ready: the round asks to take it down
-  for (let week = 0; week < 6 && (await lotOnLine(page, 'G26-1')).readyNow < 0.9; week++) await tick(page, 'Next week')
+  for (let week = 0; week < 6 && (await lotOnLine(page, 'G26-1')).readyNow < 0.9; week++) await pass(page, 'Next week')
   await expect(page.locator('[data-window]')).toHaveText('ready: take it down')
   await page.goto('/')
   const job = page.locator('.job[data-kind="take-down"]').filter({ hasText: 'G26-1' })
@@ -122,7 +115,7 @@ export async function liveOneHarvest(page: Page, household: string): Promise<voi
   const until = await page.locator('.figure').first().textContent()
 
   // some weeks on: look at 20, one is bad
-  for (let i = 0; i < 3; i++) await tick(page, 'Next week')
+  for (let i = 0; i < 3; i++) await pass(page, 'Next week')
   await page.goto('/lots/G26-1/check')
   await page.getByRole('button', { name: '20', exact: true }).click()
   await page.getByRole('button', { name: /Firm brown spots, dry rot: one more/ }).click()

@@ -65,6 +65,9 @@ export const thinLayerGain = 1.3
 /** Newly bad pieces a household will bear before it wants to look: a share of the lot, and never under one piece. */
 export const bearableBadShare = 0.02
 
+/** However it goes, a lot is looked at before so much of what is sound is expected to be gone. */
+export const lookBeforeLost = 0.1
+
 /** A running piece wants finding before it has spoilt any: it counts for this much of a neighbour spoilt. */
 export const ownHarm = 0.05
 

@@ -1,8 +1,18 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { cropById } from '../crops'
-import { priorWeights, steadyLife } from '../keeping'
-import { beliefAfterChecks, checkSize, checkUpdate, nextCheckInDays, soundNow } from './index'
+import { lookBeforeLost } from '../assumptions'
+import { meanSoundShare, priorWeights, steadyLife } from '../keeping'
+import {
+  beliefAfterChecks,
+  checkSize,
+  checkUpdate,
+  daysUntilLost,
+  nextCheckInDays,
+  nextLookInDays,
+  soundNow,
+  spreadPerWeek,
+} from './index'
 
 describe('how many to look at', () => {
   /** The definition, by counting: chance of missing every bad one, one draw after another. */
@@ -71,6 +81,30 @@ describe('what looking teaches', () => {
     const at = (day: number) => nextCheckInDays(model, beliefAfterChecks(model, [], day), day, 90, 0.3)
     expect(at(10)).toBeGreaterThan(at(80))
     expect(at(80)).toBeGreaterThanOrEqual(at(150))
+  })
+  it('looks before a tenth of it is gone, whatever ends it: carrots lying in a warm kitchen', () => {
+    const { model } = steadyLife(cropById('carrot'), 22, 60, 'bare')
+    const belief = beliefAfterChecks(model, [], 0)
+    // they shrivel, and a wrinkle spoils no neighbour
+    expect(nextCheckInDays(model, belief, 0, 150, spreadPerWeek.bare)).toBeGreaterThan(20)
+    const look = nextLookInDays(model, belief, 0, 150, spreadPerWeek.bare)
+    expect(look).toBeLessThan(12)
+    expect(meanSoundShare(model, belief.weights, look - 1)).toBeGreaterThan(0.9)
+    expect(meanSoundShare(model, belief.weights, look)).toBeLessThanOrEqual(0.9)
+  })
+  it('is never later than the one look or the other, at any age', () => {
+    const { model } = steadyLife(cropById('potato-maincrop'), 9, 85, 'sack')
+    for (const day of [0, 20, 60, 120, 200, 300]) {
+      const belief = beliefAfterChecks(model, [], day)
+      const look = nextLookInDays(model, belief, day, 240, spreadPerWeek.sack)
+      expect(look).toBe(
+        Math.min(
+          nextCheckInDays(model, belief, day, 240, spreadPerWeek.sack),
+          daysUntilLost(model, belief, day, lookBeforeLost),
+        ),
+      )
+      expect(look).toBeGreaterThanOrEqual(1)
+    }
   })
   it('refuses more bad than looked at', () => {
     expect(() => checkUpdate({ lifeDays }, [{ day: 3, lookedAt: 2, bad: 3 }])).toThrow(/more bad/)

@@ -1,5 +1,6 @@
 export * from './check-size'
 export * from './next-check'
+export * from './next-look'
 export * from './posterior'
 export * from './update'
 export * from './policies'

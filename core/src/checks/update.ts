@@ -2,7 +2,8 @@ import type { Spread } from '../chance'
 import type { Crop } from '../crops'
 import { lifeModelFromSpread, steadyLife, unitLife, type LifeModel } from '../keeping'
 import { Refusal } from '../refusal'
-import { nextCheckInDays, spreadPerWeek } from './next-check'
+import { spreadPerWeek } from './next-check'
+import { nextLookInDays } from './next-look'
 import { beliefAfterChecks, soundNow, type Check } from './posterior'
 
 export interface UpdateAnswer {
@@ -35,7 +36,7 @@ export function checkUpdate(
   return {
     lifeDays: unitLife(model, belief.weights),
     soundFractionNow: soundNow(belief),
-    nextCheckInDays: nextCheckInDays(model, belief, now, pieces, spreadPerWeek.net),
+    nextCheckInDays: nextLookInDays(model, belief, now, pieces, spreadPerWeek.net),
   }
 }
 

@@ -104,6 +104,15 @@ export const hungInWords = {
   sheet: 'on sheets',
   box: 'in open boxes',
 } as const
+/** What one of them is called that is marked and weighed for the lot. */
+export const markedWords: Record<HungIn, string> = {
+  bunch: 'bunch',
+  plait: 'plait',
+  rack: 'tray',
+  bag: 'bag',
+  sheet: 'tray',
+  box: 'box',
+}
 export type HungIn = keyof typeof hungInWords
 
 export interface Curing {

@@ -1,3 +1,4 @@
 export * from './heaps'
 export * from './readiness'
 export * from './weather'
+export * from './propose-place'

@@ -1,5 +1,5 @@
 import { hourMs, airSeries, joinSeries, type AirSeries } from '@vadose/core/air'
-import { beliefAfterChecks, checkSize, nextCheckInDays, spreadPerWeek } from '@vadose/core/checks'
+import { beliefAfterChecks, checkSize, nextLookInDays, spreadPerWeek } from '@vadose/core/checks'
 import { driedForm, type Almanac, type Crop, type GasLevel } from '@vadose/core/crops'
 import { dayMs } from '@vadose/core/household'
 import {
@@ -124,7 +124,7 @@ export class HouseholdState {
       lossPct,
       belief,
       forecast: keepingForecast(model, lossPct, nowDay, belief),
-      nextCheckInDays: nextCheckInDays(model, beliefThen, lastDay, pieces, spread),
+      nextCheckInDays: nextLookInDays(model, beliefThen, lastDay, pieces, spread),
       // nine in ten sure of catching a fault that one in ten has
       lookAt: checkSize(pieces, 0.1, 0.9),
     }

@@ -1,4 +1,5 @@
 import type { NewHarvest } from '@vadose/contract/intake'
+import { driedForm } from '@vadose/core/crops'
 import { daysBetween } from '@vadose/core/household'
 import { bringIn, lotHistory, nextLotCode, perform, type LotAct } from '@vadose/core/lots'
 import type { JobKind } from '@vadose/core/round'
@@ -155,13 +156,15 @@ export async function writeAct(db: Client, moment: Moment, code: string, act: Lo
   const { householdId, nowMs, today } = moment
   const lot = await lockLot(db, householdId, code)
   if (!lot) throw new Refusal('not-found', `There is no lot ${code}.`)
-  const crop = cropIn(await almanacOf(db, householdId), lot.crop)
+  const grown = cropIn(await almanacOf(db, householdId), lot.crop)
   const places = await placesOf(db, householdId)
   if ('placeId' in act && !places.some((place) => place.id === act.placeId)) {
     throw new Refusal('invalid', 'There is no such place in this household.', 'placeId')
   }
   const events = await eventsOfLot(db, householdId, lot.id)
   const history = lotHistory(events.map((e) => ({ ...e, atMs: e.at.getTime() })))
+  // what ends a jar of dried fruit is not what ends fruit
+  const crop = history.stage === 'stored' && history.loads.length > 0 ? driedForm(grown) : grown
   const outcome = perform(act, { crop, lot: history, nowMs, airflowOf: naturalAirflow(places) })
   const at = new Date(nowMs)
   const made: string[] = []

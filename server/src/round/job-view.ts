@@ -1,12 +1,13 @@
 import type { JobView } from '@vadose/contract/round'
+import { markedWords } from '@vadose/core/crops'
 import { asHousehold, type Pool } from '../database'
 import type { HouseholdState, LotState } from '../household'
 import { curingView } from '../lots'
 import { openJobs, type OpenJob } from './queries'
 import { feelsOf, syncJobs } from './sync'
 
-const titles: Record<JobView['kind'], (what: string, feels: string) => string> = {
-  weigh: (what) => `Weigh the marked bunch of ${what}`,
+const titles: Record<JobView['kind'], (what: string, feels: string, marked: string) => string> = {
+  weigh: (what, _feels, marked) => `Weigh the marked ${marked} of ${what}`,
   test: (what, feels) => `Feel the ${what}: ${feels}`,
   'take-down': (what) => `Take down the ${what}`,
   unstall: (what) => `Help the ${what} along`,
@@ -33,7 +34,14 @@ export function jobView(state: HouseholdState, job: OpenJob): JobView {
     why: job.why,
     code: lot?.code ?? null,
     crop: lot?.crop ?? null,
-    title: curing?.basis === 'lot' ? `Weigh all the ${what}` : titles[job.kind](what, lot ? feelsOf(lot.cropData) : ''),
+    title:
+      curing?.basis === 'lot'
+        ? `Weigh all the ${what}`
+        : titles[job.kind](
+            what,
+            lot ? feelsOf(lot.cropData) : '',
+            markedWords[lot?.history.hungIn ?? lot?.cropData.curing?.hangs[0] ?? 'bunch'],
+          ),
     expectedG: curing?.expectedG ?? null,
     basis: curing?.basis ?? null,
   }

@@ -43,6 +43,8 @@ export const number = (value: number, digits: number): string =>
 /** A value of an answer in the household's words. */
 export function says(value: number, unit: Unit | undefined, suffix = '', digits = 0): string {
   if (unit === 'temperature') return temperature(value, digits)
+  // a fine scale wants the tenth of a gram, or what comes near to it
+  if (unit === 'g' && digits > 0) return `${number(toShown(value, unit), isUs() ? 2 : digits)} ${unitName(unit)}`
   if (unit === 'g') return weight(value)
   const text = number(toShown(value, unit), digits)
   return [text, unit ? unitName(unit) : suffix].filter(Boolean).join(' ')

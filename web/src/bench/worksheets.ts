@@ -536,7 +536,7 @@ export const worksheets: readonly Worksheet[] = [
       pct('saltPct', 'Salt', 2.5),
     ],
     says: [
-      { path: 'saltG', label: 'Salt', suffix: 'g', digits: 1 },
+      { path: 'saltG', label: 'Salt', unit: 'g', digits: 1 },
       { path: 'note', label: 'Mind' },
     ],
   },

@@ -139,7 +139,7 @@ async function removeOwn() {
       <section class="card stack cautions">
         <h2>Careful</h2>
         <ul class="plain">
-          <li v-for="c in crop.cautions" :key="c.id">{{ c.text }}</li>
+          <li v-for="c in crop.cautions" :key="c.id">{{ inUnits(c.text) }}</li>
           <li v-if="!crop.cautions.length">Nothing special; the usual kitchen care.</li>
         </ul>
         <p class="soft">

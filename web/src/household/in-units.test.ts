@@ -13,7 +13,7 @@ describe('a sentence in the household’s units', () => {
   it('has its weights in ounces and pounds', () => {
     useUnits('us')
     expect(inUnits('marked bunch weighed 620 g; 35 g of water gone')).toBe(
-      'marked bunch weighed 22 oz; 1.2 oz of water gone'.replace('22 oz', '1.37 lb'),
+      'marked bunch weighed 1.37 lb; 1.2 oz of water gone',
     )
     expect(inUnits('brought in, 6,000 g, 120 heads')).toBe('brought in, 13.2 lb, 120 heads')
     expect(inUnits('between 1 and 2 kg')).toBe('between 2.20 lb and 4.41 lb')

@@ -52,7 +52,9 @@ function choose(next: Crop | undefined) {
   for (const [id, entry] of emptyHeaps(next, places.value ?? [])) heaps.set(id, entry)
 }
 watch(places, () =>
-  crop.value?.heaps.forEach((heap) => (heaps.get(heap.id)!.placeId ||= proposedPlace(heap.hangs, places.value ?? []))),
+  crop.value?.heaps.forEach(
+    (heap) => (heaps.get(heap.id)!.placeId ||= proposedPlace(crop.value!, heap, places.value ?? [])),
+  ),
 )
 watch(
   () => frame.today,

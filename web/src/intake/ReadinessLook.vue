@@ -37,10 +37,10 @@ const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
 </script>
 
 <template>
-  <section v-if="look" class="card stack">
+  <section v-if="look || advice.length" class="card stack">
     <h2>Is it time?</h2>
-    <p>{{ look.question }}</p>
-    <div class="counts" role="radiogroup" :aria-label="look.question">
+    <p v-if="look">{{ look.question }}</p>
+    <div v-if="look" class="counts" role="radiogroup" :aria-label="look.question">
       <button
         v-for="(label, n) in counts"
         :key="n"
@@ -58,11 +58,11 @@ const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
       {{ unwateredDays }} without rain or the can.
     </p>
     <p v-for="says in advice" :key="says" class="sky">{{ says }}</p>
-    <p v-if="!verdicts.length" class="soft">
+    <p v-if="look && !verdicts.length" class="soft">
       <template v-if="look.countOf">Of {{ inAll }}. </template>Schools differ on when to lift: look, and see what each
       would do.
     </p>
-    <ul v-else class="rows" aria-live="polite">
+    <ul v-if="verdicts.length" class="rows" aria-live="polite">
       <li v-for="v in verdicts" :key="v.school.id">
         <strong :class="v.verdict === 'lift' ? 'good' : v.verdict === 'late' ? 'bad' : ''">{{
           word[v.verdict]
@@ -73,7 +73,7 @@ const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
         </p>
       </li>
     </ul>
-    <label v-if="look.scapeDays" class="field"
+    <label v-if="look?.scapeDays" class="field"
       >Scapes cut on
       <ElDatePicker
         v-model="scapesCut"

@@ -7,7 +7,8 @@ import { useUnits } from '../household'
 import { emptyHeaps, heapsToSend, joinsOf, markOf, proposedPlace, sumHarvest, type HeapEntry } from './harvest'
 
 const garlic = cropOf('garlic-hardneck')
-const place = (id: string, kind: string) => ({ id, kind, name: id }) as unknown as PlaceView
+const unmeasured = { at: null, temperatureC: null, relativeHumidityPct: null }
+const place = (id: string, kind: PlaceView['kind']): PlaceView => ({ id, kind, name: id, air: unmeasured, recent: [] })
 const places = [place('cellar-1', 'cellar'), place('porch', 'veranda'), place('kitchen', 'room')]
 
 /** Heaps of garlic with what is given typed into them. */
@@ -22,17 +23,19 @@ function typed(given: Record<string, Partial<HeapEntry>>): Map<string, HeapEntry
 const sum = (total: string, given: Record<string, Partial<HeapEntry>> = {}) => sumHarvest(garlic, total, typed(given))
 
 describe('where a heap goes', () => {
-  it('is moving air for what hangs, the kitchen for what is eaten soon, anywhere rather than nowhere', () => {
-    expect(proposedPlace(true, places)).toBe('porch')
-    expect(proposedPlace(false, places)).toBe('kitchen')
-    expect(proposedPlace(true, places.slice(0, 1))).toBe('cellar-1')
-    expect(proposedPlace(true, [])).toBe('')
+  it('is what the almanac proposes of the places there are', () => {
+    const [sound, nicked] = ['sound', 'nicked'].map((id) => garlic.heaps.find((h) => h.id === id)!)
+    expect(proposedPlace(garlic, sound!, places)).toBe('porch')
+    expect(proposedPlace(garlic, nicked!, places)).toBe('kitchen')
+    expect(proposedPlace(cropOf('carrot'), cropOf('carrot').heaps[0]!, places)).toBe('cellar-1')
+    expect(proposedPlace(garlic, sound!, [])).toBe('')
   })
   it('is proposed for every heap of the crop', () => {
     const heaps = emptyHeaps(garlic, places)
     expect(heaps.map(([id]) => id)).toEqual(garlic.heaps.map((h) => h.id))
     for (const [id, entry] of heaps) {
-      expect(entry.placeId).toBe(garlic.heaps.find((h) => h.id === id)!.hangs ? 'porch' : 'kitchen')
+      const { hangs, useWithinDays } = garlic.heaps.find((h) => h.id === id)!
+      if (hangs || useWithinDays) expect(entry.placeId).toBe(hangs ? 'porch' : 'kitchen')
       expect(entry).toMatchObject({ kilos: '', pieces: '', addTo: '', hungIn: garlic.curing!.hangs[0] })
     }
   })

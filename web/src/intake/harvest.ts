@@ -3,7 +3,7 @@ import type { LotRow } from '@vadose/contract/lots'
 import type { PlaceView } from '@vadose/contract/places'
 import type { Crop, HeapTemplate, HungIn } from '@vadose/core/crops'
 import { daysBetween } from '@vadose/core/household'
-import { remainderG, type HeapWeight } from '@vadose/core/intake'
+import { proposePlace, remainderG, type HeapWeight } from '@vadose/core/intake'
 import { gramsFromSum } from '../household'
 import { countFrom } from '../lots'
 
@@ -19,11 +19,13 @@ export interface HeapEntry {
 }
 export type HeapEntries = ReadonlyMap<string, HeapEntry>
 
-/** Hanging goes to moving air under a roof, what is eaten soon to the kitchen. */
-export function proposedPlace(hangs: boolean, places: readonly PlaceView[]): string {
-  const kinds = hangs ? ['veranda', 'shed', 'loft'] : ['room', 'cool-room']
-  return kinds.map((kind) => places.find((p) => p.kind === kind)?.id).find(Boolean) ?? places[0]?.id ?? ''
-}
+/** Where the almanac would put a heap, by the air the house's places have now; nowhere before they are known. */
+export const proposedPlace = (crop: Crop, heap: HeapTemplate, places: readonly PlaceView[]): string =>
+  proposePlace(
+    crop,
+    heap,
+    places.map(({ id, kind, air }) => ({ id, kind, ...air })),
+  ) ?? ''
 
 /** A crop's heaps before anything is typed. */
 export const emptyHeaps = (crop: Crop, places: readonly PlaceView[]): [string, HeapEntry][] =>
@@ -32,7 +34,7 @@ export const emptyHeaps = (crop: Crop, places: readonly PlaceView[]): [string, H
     {
       kilos: '',
       pieces: '',
-      placeId: proposedPlace(heap.hangs, places),
+      placeId: proposedPlace(crop, heap, places),
       addTo: '',
       hungIn: crop.curing?.hangs[0] ?? '',
     },

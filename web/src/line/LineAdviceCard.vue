@@ -3,7 +3,7 @@ import type { LineAdvice } from '@vadose/contract/line'
 import { ElButton } from 'element-plus'
 import { computed } from 'vue'
 import { lotName } from '../crops'
-import { useAnswer } from '../household'
+import { inUnits, useAnswer } from '../household'
 import { useAct } from '../lots'
 
 /** The line as a whole: what tomorrow's air does to it, and which moves would help most. */
@@ -44,7 +44,7 @@ const shown = computed(() => (advice.value?.tomorrow.length || advice.value?.mov
         <li v-for="m in shown.moves" :key="m.code" class="move">
           <span>
             <RouterLink :to="`/line?lot=${m.code}`">{{ m.code }}</RouterLink> {{ lotName(m.crop, m.heap) }}:
-            <strong>{{ m.option.label.charAt(0).toLowerCase() + m.option.label.slice(1) }}</strong>
+            <strong>{{ inUnits(m.option.label.charAt(0).toLowerCase() + m.option.label.slice(1)) }}</strong>
             <span class="soft">{{ gain(m.option) }}</span>
           </span>
           <RouterLink v-if="m.option.to" class="el-button" :to="m.option.to">Load it</RouterLink>

@@ -178,7 +178,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         <ul v-else-if="detail" class="options rows">
           <li v-for="o in detail.options" :key="o.id">
             <div>
-              {{ o.label }}
+              {{ inUnits(o.label) }}
               <p class="soft">
                 {{ says(o) }}
               </p>

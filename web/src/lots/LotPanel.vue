@@ -146,7 +146,7 @@ defineExpose({ toggle })
     <section class="card cautions">
       <h2>Careful</h2>
       <ul class="plain">
-        <li v-for="c in crop.cautions" :key="c.id">{{ c.text }}</li>
+        <li v-for="c in crop.cautions" :key="c.id">{{ inUnits(c.text) }}</li>
       </ul>
       <p class="soft">Advice, not authority: your local food-safety authority's word comes first.</p>
     </section>

@@ -1,0 +1,37 @@
+import { lookBeforeLost } from '../assumptions'
+import { soundShare, type LifeModel, type LotBelief } from '../keeping'
+import { nextCheckInDays } from './next-check'
+
+/** Days until this share of what is sound now is expected to be gone, by whatever cause; at least one. */
+export function daysUntilLost(model: LifeModel, belief: LotBelief, nowDay: number, share: number): number {
+  const now = Array.from(belief.weights, (_, j) => soundShare(model, nowDay, j))
+  const lost = (days: number) =>
+    belief.weights.reduce(
+      (sum, w, j) => sum + w * (now[j]! > 1e-12 ? 1 - soundShare(model, nowDay + days, j) / now[j]! : 1),
+      0,
+    )
+  let early = 1
+  let late = Math.max(1, Math.ceil(model.days - nowDay))
+  while (early < late) {
+    const mid = Math.floor((early + late) / 2)
+    if (lost(mid) >= share) late = mid
+    else early = mid + 1
+  }
+  return early
+}
+
+/**
+ * Days until the next look at a lot: when its bad ones are expected to have done harm to their neighbours, but in any
+ * case before more than a tenth of what is sound is expected to be gone. Wrinkles and sprouts spoil no neighbour, yet
+ * nobody wants to find a crate of them.
+ * @param pieces how many there are
+ * @param spread new bad ones a week for each bad one
+ */
+export const nextLookInDays = (
+  model: LifeModel,
+  belief: LotBelief,
+  nowDay: number,
+  pieces: number,
+  spread: number,
+): number =>
+  Math.min(nextCheckInDays(model, belief, nowDay, pieces, spread), daysUntilLost(model, belief, nowDay, lookBeforeLost))

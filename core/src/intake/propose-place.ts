@@ -1,0 +1,56 @@
+import type { Crop, HeapTemplate } from '../crops'
+import { healingRate } from '../line'
+import { placeKinds, type PlaceKind } from '../places'
+
+export interface PlaceNow {
+  id: string
+  kind: PlaceKind
+  /** measured air, °C and %; null where nobody has measured */
+  temperatureC: number | null
+  relativeHumidityPct: number | null
+}
+
+/** Where things hang by the pull of the air: under a roof, in moving air first. Common practice, no source. */
+const hangingPlaces: readonly PlaceKind[] = ['veranda', 'shed', 'loft', 'cool-room', 'room']
+/** No place to put a heap down in. */
+const never: readonly PlaceKind[] = ['outdoors', 'freezer']
+/** A fridge has room for what is gone in weeks, not for a winter's crates. */
+const fridgeWithinDays = 45
+/** Weighs a degree, a point of humidity, light and skin that does not heal against one another: judgement. */
+const perDegree = 1
+const perPoint = 0.15
+const notHealing = 60
+const lightCosts = 6
+
+const outside = (value: number, [lo, hi]: readonly [number, number]) => Math.max(0, lo - value, value - hi)
+
+/**
+ * Where the almanac would put a heap: what hangs by the pull of the air to moving air, what heals to where it heals
+ * best, what is stored to the place whose air is nearest to what it likes, what is eaten soon to the kitchen.
+ * @param places any order
+ * @returns a place's id; undefined in a house without places
+ */
+export function proposePlace(
+  crop: Crop,
+  heap: Pick<HeapTemplate, 'hangs' | 'useWithinDays'>,
+  places: readonly PlaceNow[],
+): string | undefined {
+  const open = places.filter((p) => !never.includes(p.kind))
+  const firstOf = (kinds: readonly PlaceKind[]) =>
+    kinds.map((kind) => open.find((p) => p.kind === kind)?.id).find((id) => id !== undefined)
+  const { curing, keeping } = crop
+  const heals = heap.hangs && curing?.clock === 'healing'
+  if (heap.hangs && !heals) return firstOf(hangingPlaces) ?? open[0]?.id
+  if (heap.useWithinDays) return firstOf(['room', 'cool-room']) ?? open[0]?.id
+  const costs = (p: PlaceNow) => {
+    const kind = placeKinds[p.kind]
+    if (p.kind === 'fridge' && (heals || keeping.lifeDays.value[1] > fridgeWithinDays)) return Infinity
+    const t = p.temperatureC ?? kind.usualMeanC
+    const rh = p.relativeHumidityPct ?? kind.usualHumidityPct
+    const air = heals
+      ? notHealing * (1 - healingRate(curing, t, rh))
+      : perDegree * outside(t, keeping.bestTemperatureC.value) + perPoint * outside(rh, keeping.bestHumidityPct.value)
+    return air + (crop.needs.includes('dark') && !kind.dark ? lightCosts : 0)
+  }
+  return [...open].sort((a, b) => costs(a) - costs(b))[0]?.id
+}

@@ -1,0 +1,83 @@
+import { api, bringIn } from './acts'
+import { expect, test } from './page'
+import { startHousehold } from './story'
+
+test('a harvest typed while the server is away is still there, and is kept once when it is back', async ({
+  page,
+  wrongs,
+}) => {
+  await startHousehold(page, 'Away House')
+  await page.goto('/bring-in')
+  await page.getByRole('radio', { name: 'Garlic, hardneck' }).click()
+  await page.getByLabel('Weight of the whole harvest, kg').fill('6')
+  await page.getByLabel('Bed', { exact: true }).fill('Bed 4')
+  await page.route('**/api/harvests', (route) => route.abort())
+  await page.getByRole('button', { name: 'Make the lot' }).click()
+  await expect(page.getByRole('alert')).toContainText('Vadose does not answer')
+  await expect(page.getByLabel('Weight of the whole harvest, kg')).toHaveValue('6')
+  await expect(page.getByLabel('Bed', { exact: true })).toHaveValue('Bed 4')
+  await page.unroute('**/api/harvests')
+  await page.getByRole('button', { name: 'Make the lot' }).click()
+  await expect(page.getByText('Sound, 6.00 kg')).toBeVisible()
+  expect(await api<unknown[]>(page, '/lots')).toHaveLength(1)
+  wrongs.splice(0)
+})
+
+test('an answer that was lost on the way is not a second harvest', async ({ page, wrongs }) => {
+  await startHousehold(page, 'Twin House')
+  await page.goto('/bring-in')
+  await page.getByRole('radio', { name: 'Garlic, hardneck' }).click()
+  await page.getByLabel('Weight of the whole harvest, kg').fill('6')
+  // the server gets it and writes it; the page never hears
+  let sent = 0
+  await page.route('**/api/harvests', async (route) => {
+    sent++
+    if (sent > 1) return route.continue()
+    await route.fetch()
+    return route.abort()
+  })
+  await page.getByRole('button', { name: 'Make the lot' }).click()
+  await expect(page.getByRole('alert')).toContainText('Vadose does not answer')
+  await page.getByRole('button', { name: 'Make the lot' }).click()
+  await expect(page.getByText('Sound, 6.00 kg')).toBeVisible()
+  expect(sent).toBe(2)
+  expect(await api<unknown[]>(page, '/lots')).toHaveLength(1)
+  wrongs.splice(0)
+})
+
+test('a weight taken twice by an impatient thumb is one weighing', async ({ page, wrongs }) => {
+  await startHousehold(page, 'Thumb Twice House')
+  const code = await bringIn(page, 'Onion, storing', '9')
+  await page.goto(`/lots/${code}`)
+  await page.getByRole('button', { name: 'Weigh' }).click()
+  await page.getByLabel(/grams$/).fill('1240')
+  let lost = 0
+  await page.route(`**/api/lots/${code}/acts`, async (route) => {
+    if (lost++ > 0) return route.continue()
+    await route.fetch()
+    return route.abort()
+  })
+  const keep = page.locator('.weigh').getByRole('button', { name: 'Keep', exact: true })
+  await keep.click()
+  await expect(page.getByRole('alert')).toContainText('Vadose does not answer')
+  await keep.click()
+  await expect(keep).toHaveCount(0)
+  const { events } = await api<{ events: { kind: string }[] }>(page, `/lots/${code}`)
+  expect(events.filter((e) => e.kind === 'weighed')).toHaveLength(1)
+  wrongs.splice(0)
+})
+
+test('a screen says that the server does not answer, and comes back by itself when asked again', async ({
+  page,
+  wrongs,
+}) => {
+  await startHousehold(page, 'Silent House')
+  await page.route('**/api/larder', (route) => route.abort())
+  await page.goto('/larder')
+  await expect(page.getByText('Vadose does not answer. Is it still running on this machine?')).toBeVisible()
+  await page.unroute('**/api/larder')
+  await page.keyboard.press('1')
+  await page.keyboard.press('5')
+  await expect(page.getByRole('heading', { name: 'The larder' })).toBeVisible()
+  wrongs.splice(0)
+})
