@@ -219,6 +219,8 @@ export interface Dehydrating {
   pretreat: string
   airC: Sourced<Range>
   hours: Sourced<Range>
+  /** water as it goes on the trays, where that is not the crop's own: seed is kept dry, but comes wet from its fruit */
+  startMoisturePct?: Sourced
   finalMoisturePct: Sourced
   doneness: string
   /** fruit is conditioned; brittle vegetables and herbs need it less */

@@ -13,7 +13,8 @@ export function driedForm(crop: Crop): Crop {
   const { dehydrating } = crop
   if (!dehydrating) return crop
   const days = driedDays[fruitGroups.includes(crop.group) ? 'fruit' : 'vegetable']
-  const left = (100 - crop.waterPct.value) / (100 - dehydrating.finalMoisturePct.value)
+  const fresh = Math.max(crop.waterPct.value, dehydrating.finalMoisturePct.value)
+  const left = (100 - fresh) / (100 - dehydrating.finalMoisturePct.value)
   const dried: Crop = {
     ...crop,
     name: `${crop.name}, dried`,

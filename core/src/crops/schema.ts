@@ -226,6 +226,7 @@ export const cropSchema = object(
       pretreat: text(80),
       airC: range(20, 80),
       hours: range(0.5, 96),
+      startMoisturePct: n(5, 98),
       finalMoisturePct: n(2, 35),
       doneness: text(80),
       conditions: { type: 'boolean' },

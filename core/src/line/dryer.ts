@@ -44,6 +44,9 @@ export function dehydratingOf(crop: Crop): Dehydrating {
   return crop.dehydrating
 }
 
+/** Water in what goes on the trays, % of its weight. @throws Refusal `not-dehydrated` */
+export const traysMoisturePct = (crop: Crop): number => (dehydratingOf(crop).startMoisturePct ?? crop.waterPct).value
+
 /**
  * How far a load has dried and when it will be done: one falling-rate constant (Newton) from the crop's usual hours,
  * scaled by the pull of the air it is set to, sharpened by the last weighing.
@@ -51,8 +54,8 @@ export function dehydratingOf(crop: Crop): Dehydrating {
  */
 export function dryerState(crop: Crop, load: DryerLoad, firstG: number, nowMs: number): DryerState {
   const { hours, airC, finalMoisturePct } = dehydratingOf(crop)
+  const fresh = traysMoisturePct(crop)
   requireWithin(load.airC, 20, 80, 'airC', '°C')
-  const fresh = crop.waterPct.value
   const dryG = firstG * (1 - fresh / 100)
   const targetG = dryWeight(firstG, fresh, finalMoisturePct.value).targetWeightG
   const end = dryBasis(finalMoisturePct.value)

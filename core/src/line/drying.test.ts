@@ -7,6 +7,7 @@ import { Refusal } from '../refusal'
 import {
   conditioningVerdict,
   curingState,
+  dryerState,
   driedLifeMonths,
   dryingFit,
   dryWeight,
@@ -16,6 +17,7 @@ import {
   healingRate,
   seedMoisturePct,
   thinLayers,
+  traysMoisturePct,
   weightCurve,
 } from './index'
 
@@ -284,6 +286,22 @@ describe('curing and healing in their own climates', () => {
     expect(plain.reasons.join(' ')).not.toMatch(/dry off/)
     expect(curingState({ ...lot, nowMs: 3_600_000 }).reasons.join(' ')).toMatch(/dry off first, 2 to 4 hours/)
     expect(weightCurve(lot, plain.posterior, 'lot', 1)).toEqual([])
+  })
+  it('dries every crop that goes on trays, from what water it brings to less', () => {
+    const onTrays = crops.filter((c) => c.dehydrating)
+    expect(onTrays.length).toBeGreaterThan(20)
+    for (const crop of onTrays) {
+      const [lo, hi] = crop.dehydrating!.airC.value
+      const load = { atMs: 0, weightG: 1000, airC: (lo + hi) / 2, weighings: [], rotatedAtMs: null }
+      const begun = dryerState(crop, load, 1000, 0)
+      expect(begun.targetG, crop.id).toBeLessThan(1000)
+      expect(begun.targetG, crop.id).toBeGreaterThan(10)
+      expect(begun.progress).toBe(0)
+      expect(begun.moisturePct, crop.id).toBeCloseTo(traysMoisturePct(crop), 3)
+      const { p10, p50, p90 } = begun.doneAtMs
+      expect(0 < p10 && p10 < p50 && p50 < p90, crop.id).toBe(true)
+      expect(dryerState(crop, load, 1000, p50).progress, crop.id).toBeCloseTo(1, 2)
+    }
   })
   it('refuses to cure what is not cured', () => {
     expect(() =>

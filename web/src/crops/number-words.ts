@@ -35,6 +35,7 @@ const names: Record<string, string> = {
   'freezing/warmShare': 'Life at −12 over −18 °C|of 1',
   'dehydrating/airC': 'Dryer air|°C',
   'dehydrating/hours': 'In the dryer|hours',
+  'dehydrating/startMoisturePct': 'Water when it goes on the trays|%',
   'dehydrating/finalMoisturePct': 'Water left when dry|%',
 }
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { LotView } from '@vadose/contract/lots'
 import type { PlaceView } from '@vadose/contract/places'
-import { dryWeight } from '@vadose/core/line'
+import { dryWeight, traysMoisturePct } from '@vadose/core/line'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watchEffect } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -53,7 +53,7 @@ const ready = computed(
 )
 const outcome = computed(() =>
   weightG.value && how.value
-    ? dryWeight(weightG.value, crop.value.waterPct.value, how.value.finalMoisturePct.value)
+    ? dryWeight(weightG.value, traysMoisturePct(crop.value), how.value.finalMoisturePct.value)
     : null,
 )
 const { act, refusal, busy } = useAct()
