@@ -106,6 +106,18 @@ describe('what looking teaches', () => {
       expect(look).toBeGreaterThanOrEqual(1)
     }
   })
+  it('finds the day on which a share is gone, a larger share later', () => {
+    const { model } = steadyLife(cropById('potato-maincrop'), 9, 85, 'sack')
+    const belief = beliefAfterChecks(model, [], 0)
+    const days = [0.05, 0.1, 0.3, 0.6].map((share) => {
+      const day = daysUntilLost(model, belief, 0, share)
+      expect(meanSoundShare(model, belief.weights, day)).toBeLessThanOrEqual(1 - share)
+      expect(meanSoundShare(model, belief.weights, day - 1)).toBeGreaterThan(1 - share)
+      return day
+    })
+    expect(new Set(days).size).toBe(4)
+    expect(days).toEqual([...days].sort((a, b) => a - b))
+  })
   it('refuses more bad than looked at', () => {
     expect(() => checkUpdate({ lifeDays }, [{ day: 3, lookedAt: 2, bad: 3 }])).toThrow(/more bad/)
   })

@@ -46,9 +46,28 @@ describe('where a heap is put', () => {
         expect(proposePlace(crop, heap, house), `${crop.id} ${heap.id}`).toBe('room')
     }
   })
+  it('keeps potatoes out of the light, though it were a little warmer in the dark', () => {
+    const air = { temperatureC: 7, relativeHumidityPct: 90 }
+    const two: PlaceNow[] = [
+      { id: 'pantry', kind: 'cool-room', ...air },
+      { id: 'under', kind: 'cellar', ...air, temperatureC: 10 },
+    ]
+    expect(sound('potato-early', two)).toBe('under')
+    expect(proposePlace(cropById('beetroot'), cropById('beetroot').heaps[0]!, two)).toBe('pantry')
+  })
   it('goes by what was measured rather than by what such places usually are', () => {
     const warmCellar = house.map((p) => (p.kind === 'cellar' ? { ...p, temperatureC: 24, relativeHumidityPct: 40 } : p))
     expect(sound('carrot', warmCellar)).toBe('shed')
+  })
+  it('minds the winter: on a mild day in October roots still go to the cellar, not to a veranda that will freeze', () => {
+    const october = house.map((p) =>
+      p.kind === 'veranda'
+        ? { ...p, temperatureC: 8.5, relativeHumidityPct: 81 }
+        : p.kind === 'cellar'
+          ? { ...p, temperatureC: 13.5, relativeHumidityPct: 86 }
+          : p,
+    )
+    expect(sound('carrot', october)).toBe('cellar')
   })
   it('is some place of the house for every heap, never out of doors or in the freezer, and none in a house of none', () => {
     for (const crop of crops) {

@@ -14,12 +14,13 @@ export interface PlaceNow {
 const hangingPlaces: readonly PlaceKind[] = ['veranda', 'shed', 'loft', 'cool-room', 'room']
 /** No place to put a heap down in. */
 const never: readonly PlaceKind[] = ['outdoors', 'freezer']
-/** A fridge has room for what is gone in weeks, not for a winter's crates. */
-const fridgeWithinDays = 45
 /** Weighs a degree, a point of humidity, light and skin that does not heal against one another: judgement. */
 const perDegree = 1
 const perPoint = 0.15
 const notHealing = 60
+/** A place that follows the weather freezes and warms in turn: what the whole of the season is worth in degrees. */
+const swings = 15
+const keptLongDays = 45
 const lightCosts = 6
 
 const outside = (value: number, [lo, hi]: readonly [number, number]) => Math.max(0, lo - value, value - hi)
@@ -42,15 +43,18 @@ export function proposePlace(
   const heals = heap.hangs && curing?.clock === 'healing'
   if (heap.hangs && !heals) return firstOf(hangingPlaces) ?? open[0]?.id
   if (heap.useWithinDays) return firstOf(['room', 'cool-room']) ?? open[0]?.id
+  const keptLong = keeping.lifeDays.value[1] > keptLongDays
   const costs = (p: PlaceNow) => {
     const kind = placeKinds[p.kind]
-    if (p.kind === 'fridge' && (heals || keeping.lifeDays.value[1] > fridgeWithinDays)) return Infinity
+    // a fridge has room for what is gone in weeks, not for a winter's crates
+    if (p.kind === 'fridge' && (heals || keptLong)) return Infinity
     const t = p.temperatureC ?? kind.usualMeanC
     const rh = p.relativeHumidityPct ?? kind.usualHumidityPct
     const air = heals
       ? notHealing * (1 - healingRate(curing, t, rh))
       : perDegree * outside(t, keeping.bestTemperatureC.value) + perPoint * outside(rh, keeping.bestHumidityPct.value)
-    return air + (crop.needs.includes('dark') && !kind.dark ? lightCosts : 0)
+    const season = keptLong && !heals ? swings * kind.gain : 0
+    return air + season + (crop.needs.includes('dark') && !kind.dark ? lightCosts : 0)
   }
   return [...open].sort((a, b) => costs(a) - costs(b))[0]?.id
 }

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import type { LineView } from '@vadose/contract/line'
 import type { LotView } from '@vadose/contract/lots'
 import type { RoundView } from '@vadose/contract/round'
+import { cropById, driedForm, type Crop } from '@vadose/core/crops'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { practiceHousehold, serveFresh, type Client, type Served } from '../testing/fresh'
 
@@ -139,10 +140,15 @@ describe('a conditioning jar', () => {
     expect(days).toBeLessThan(420)
   })
   it('is looked over for what ends jars', async () => {
-    const fresh = { act: 'check', lookedAt: 1, faults: [{ fault: 'bitter-pit', pieces: 1, action: 'eat' }] }
-    expect((await act(code, fresh)).status).toBe(400)
+    const check = (crop: Crop) => {
+      const [fault] = crop.faults
+      return { act: 'check', lookedAt: 1, faults: [{ fault: fault!.id, pieces: 1, action: fault!.actions[0]!.id }] }
+    }
+    const apple = cropById('apple-late')
+    expect((await act(code, check(apple))).status).toBe(400)
+    await done(code, check(driedForm(apple)))
     await done(code, { act: 'check', lookedAt: 1, faults: [] })
-    expect((await lot(code)).checks).toHaveLength(1)
+    expect((await lot(code)).checks).toHaveLength(2)
   })
   it('with mould in it is thrown out whole, and is no loss to be picked over', async () => {
     const bad = await apples(1000)

@@ -52,6 +52,13 @@ describe('a harvest as typed', () => {
     expect(heaps[0]).toEqual({ heap: 'sound', weightG: 4900 })
     expect(heaps.reduce((g, h) => g + h.weightG, 0)).toBe(6000)
   })
+  it('makes no sound heap of nothing where the other heaps are all of it', () => {
+    const { adds, restIsSound, heaps } = sum('2', { nicked: { kilos: '1.5' }, planting: { kilos: '0.5' } })
+    expect([adds, restIsSound]).toEqual([true, false])
+    expect(heaps.map((h) => h.heap)).toEqual(
+      garlic.heaps.map((h) => h.id).filter((id) => ['nicked', 'planting'].includes(id)),
+    )
+  })
   it('does not add up while some is on no heap, or the heaps are the heavier', () => {
     expect(sum('6', { sound: { kilos: '5' } })).toMatchObject({ leftG: 1000, restIsSound: false, adds: false })
     expect(sum('6', { sound: { kilos: '7' } })).toMatchObject({ leftG: -1000, adds: false })

@@ -7,6 +7,7 @@ import { useRoute } from 'vue-router'
 import { lotName } from '../crops'
 import { dateRange, sentence, untilDate, useAnswer, weight } from '../household'
 import { LotDrawer, MoveForm } from '../lots'
+import { bringIntoView } from '../parts'
 import AirPlane from './AirPlane.vue'
 import PlaceBox from './PlaceBox.vue'
 
@@ -43,12 +44,15 @@ const box = (place: StoresView['places'][number]) => ({
   heaviestG: heaviest.value,
   chosen: lot.value?.code,
 })
+const beside = ref<HTMLElement>()
 function choose(code: string) {
   chosen.value = code
   moving.value = undefined
+  void bringIntoView(beside)
 }
 function drop(code: string, to: string) {
   chosen.value = code
+  void bringIntoView(beside)
   if (view.value?.lots.find((l) => l.code === code)?.placeId !== to) moving.value = { code, to }
 }
 </script>
@@ -60,7 +64,8 @@ function drop(code: string, to: string) {
       <header class="head">
         <h1>The house</h1>
         <p class="soft">
-          {{ weight(total) }} in {{ view.places.length }} places; drag a lot to a place to see what the move does to it
+          {{ weight(total) }} in {{ view.places.length }} places; <span class="by-mouse">drag a lot to a place</span
+          ><span class="by-thumb">tap a lot, then Move,</span> to see what the move does to it
         </p>
       </header>
       <div class="house">
@@ -85,35 +90,37 @@ function drop(code: string, to: string) {
       </div>
     </div>
     <aside class="stack">
-      <MoveForm
-        v-if="moving"
-        :key="moving.code + moving.to"
-        :code="moving.code"
-        :place-id="view.lots.find((l) => l.code === moving!.code)?.placeId ?? null"
-        :to="moving.to"
-        @done="moving = undefined"
-      />
-      <section v-if="lot && !moving" class="card stack" aria-label="Chosen lot">
-        <h2>{{ lotName(lot.crop, lot.heap, lot.dried) }} {{ lot.code }}</h2>
-        <template v-if="lot.stage === 'stored'">
-          <p class="soft">{{ weight(lot.weightG) }} in {{ lot.place?.toLowerCase() }}; 9 in 10 still sound until</p>
-          <p class="figure">{{ untilDate(lot.nineInTenUntil.p50, lot.beyond) }}</p>
-          <p class="soft">
-            8 chances in 10: {{ dateRange(lot.nineInTenUntil.p10, lot.nineInTenUntil.p90) }}.
-            {{ sentence(lot.endedBy) }} ends it first.
+      <div ref="beside" class="beside">
+        <MoveForm
+          v-if="moving"
+          :key="moving.code + moving.to"
+          :code="moving.code"
+          :place-id="view.lots.find((l) => l.code === moving!.code)?.placeId ?? null"
+          :to="moving.to"
+          @done="moving = undefined"
+        />
+        <section v-if="lot && !moving" class="card stack" aria-label="Chosen lot">
+          <h2>{{ lotName(lot.crop, lot.heap, lot.dried) }} {{ lot.code }}</h2>
+          <template v-if="lot.stage === 'stored'">
+            <p class="soft">{{ weight(lot.weightG) }} in {{ lot.place?.toLowerCase() }}; 9 in 10 still sound until</p>
+            <p class="figure">{{ untilDate(lot.nineInTenUntil.p50, lot.beyond) }}</p>
+            <p class="soft">
+              8 chances in 10: {{ dateRange(lot.nineInTenUntil.p10, lot.nineInTenUntil.p90) }}.
+              {{ sentence(lot.endedBy) }} ends it first.
+            </p>
+          </template>
+          <p v-else class="soft">
+            {{ weight(lot.weightG) }} in {{ lot.place?.toLowerCase() }}; to be eaten first, not stored.
           </p>
-        </template>
-        <p v-else class="soft">
-          {{ weight(lot.weightG) }} in {{ lot.place?.toLowerCase() }}; to be eaten first, not stored.
-        </p>
-        <div class="row">
-          <ElButton type="primary" @click="moving = { code: lot.code, to: undefined }">Move</ElButton>
-          <ElButton @click="drawer = lot.code">Open</ElButton>
-          <RouterLink v-if="lot.stage === 'stored'" class="el-button" :to="`/lots/${lot.code}/check`"
-            >Look over</RouterLink
-          >
-        </div>
-      </section>
+          <div class="row">
+            <ElButton type="primary" @click="moving = { code: lot.code, to: undefined }">Move</ElButton>
+            <ElButton @click="drawer = lot.code">Open</ElButton>
+            <RouterLink v-if="lot.stage === 'stored'" class="el-button" :to="`/lots/${lot.code}/check`"
+              >Look over</RouterLink
+            >
+          </div>
+        </section>
+      </div>
       <section class="card">
         <h2>Where each place sits</h2>
         <p class="soft">marks: the last 30 days; dashes: the months to come</p>
@@ -125,6 +132,21 @@ function drop(code: string, to: string) {
 </template>
 
 <style scoped>
+.beside {
+  /* clear of the bar below on a phone */
+  scroll-margin-bottom: 72px;
+}
+.by-thumb {
+  display: none;
+}
+@media (pointer: coarse) {
+  .by-mouse {
+    display: none;
+  }
+  .by-thumb {
+    display: inline;
+  }
+}
 .house {
   display: grid;
 }

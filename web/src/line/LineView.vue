@@ -6,6 +6,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { cropColour, cropOf, lotName } from '../crops'
 import { dateRange, inUnits, useAnswer, useFrame, weight } from '../household'
 import { CleanForm, useAct, WeighField } from '../lots'
+import { bringIntoView } from '../parts'
 import { ReadField } from '../places'
 import AirChart from './AirChart.vue'
 import DryerCard from './DryerCard.vue'
@@ -36,9 +37,11 @@ const feels = computed(() =>
 const { act, refusal, busy } = useAct()
 const open = ref<'weigh' | 'test' | 'clean'>()
 const cleans = computed(() => cropOf(chosen.value?.crop ?? '').cleaning)
-const choose = (code: string) => {
+const chosenCard = ref<HTMLElement>()
+async function choose(code: string) {
   open.value = undefined
-  void router.replace({ query: { lot: code } })
+  await router.replace({ query: { lot: code } })
+  await bringIntoView(chosenCard)
 }
 const count = (days: number) => `${Math.round(days)} ${Math.round(days) === 1 ? 'day' : 'days'}`
 const saved = (days: number | null) =>
@@ -101,7 +104,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     <section v-if="view.lots.length" class="card line" aria-label="The rope">
       <RopeChart :lots="view.lots" :chosen="chosen?.code" @choose="choose" />
     </section>
-    <section v-if="chosen" class="card" aria-label="Chosen lot">
+    <section v-if="chosen" ref="chosenCard" class="card chosen" aria-label="Chosen lot">
       <div class="head">
         <h2>
           {{ lotName(chosen.crop, chosen.heap) }}
@@ -265,11 +268,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   padding: 4px 10px;
 }
 @media (max-width: 820px) {
-  .two {
-    order: -1;
-  }
-  .head {
-    order: -2;
+  .chosen {
+    /* clear of the bar below */
+    scroll-margin-bottom: 72px;
   }
 }
 @media (max-width: 1000px) {

@@ -13,7 +13,7 @@ const box = ref<HTMLElement>()
 const { width: measured } = useElementSize(box)
 const width = computed(() => Math.max(300, measured.value || 1000))
 const narrow = computed(() => width.value < 620)
-const tagWidth = computed(() => (narrow.value ? 148 : 172))
+const tagWidth = computed(() => (narrow.value ? 148 : 184))
 const tagHeight = 84
 const rowHeight = tagHeight + 18
 const top = 34
@@ -100,6 +100,7 @@ function status(lot: LineLot): { text: string; tone: string } {
         height: `${tagHeight}px`,
         '--crop': cropColour(t.lot.crop),
       }"
+      :title="`${cropOf(t.lot.crop).name} ${t.id}${aside(t.lot)}`"
       :aria-pressed="chosen === t.id"
       :data-code="t.id"
       @click="emit('choose', t.id)"
@@ -160,7 +161,7 @@ svg {
 }
 .tag strong {
   font-family: var(--font-head);
-  font-size: 15px;
+  font-size: 14.5px;
   white-space: nowrap;
 }
 .tag strong,
