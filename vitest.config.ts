@@ -8,7 +8,7 @@ export default defineConfig({
         test: {
           name: 'core',
           testTimeout: 120_000,
-          include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'bench/**/*.test.ts'],
+          include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'bench/evaluation/*.test.ts'],
         },
       },
       {
@@ -24,7 +24,7 @@ export default defineConfig({
       {
         test: {
           name: 'server',
-          include: ['server/src/**/*.test.ts', 'demo/src/**/*.test.ts'],
+          include: ['server/src/**/*.test.ts', 'demo/src/**/*.test.ts', 'bench/*.test.ts'],
           globalSetup: ['server/src/testing/cluster.ts'],
           testTimeout: 300_000,
           hookTimeout: 300_000,

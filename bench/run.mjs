@@ -1,10 +1,11 @@
 // Bundles the benchmarks and runs them: `npm run bench`, with TEST_DATABASE_URL for the ones that need PostgreSQL.
 // `npm run evaluate` runs the accuracy tables instead.
 import { spawnSync } from 'node:child_process'
-import { mkdirSync } from 'node:fs'
+import { mkdirSync, readFileSync } from 'node:fs'
 import { build } from 'esbuild'
 
 mkdirSync('.vadose/bench', { recursive: true })
+const { dependencies } = JSON.parse(readFileSync('server/package.json', 'utf8'))
 const run = async (name) => {
   await build({
     entryPoints: [`bench/${name}.ts`],
@@ -13,18 +14,8 @@ const run = async (name) => {
     platform: 'node',
     target: 'node20',
     format: 'esm',
-    external: [
-      'express',
-      'pg',
-      'pino',
-      'helmet',
-      'ajv',
-      'ajv-formats',
-      'luxon',
-      'qrcode',
-      'postgrator',
-      'pg-copy-streams',
-    ],
+    // packages stay packages; the project's own floors are bundled
+    external: [...Object.keys(dependencies).filter((name) => !name.startsWith('@vadose/')), 'pg-copy-streams'],
     logLevel: 'warning',
   })
   return spawnSync('node', [`server/dist/bench-${name}.js`, ...process.argv.slice(3)], { stdio: 'inherit' }).status ?? 1
