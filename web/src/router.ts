@@ -12,7 +12,8 @@ export const tabs = [
 
 export const router = createRouter({
   history: createWebHistory(),
-  scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
+  // another choice on the same screen leaves the page where it is
+  scrollBehavior: (to, from, saved) => saved ?? (to.path === from.path ? false : { top: 0 }),
   routes: [
     { path: '/', name: 'today', component: () => import('./round/TodayView.vue') },
     { path: '/bring-in', name: 'bring-in', component: () => import('./intake/BringInView.vue') },
