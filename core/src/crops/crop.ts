@@ -1,3 +1,4 @@
+import type { HungIn } from './hung-in'
 import type { Packing, PlaceNeed } from './packing'
 
 /** Where a number comes from; the texts stand in sources.ts. */
@@ -94,26 +95,6 @@ export interface Readiness {
   /** days from cutting the scapes to lifting */
   scapeDays?: Sourced<Range>
 }
-
-/** How a lot dries: in bunches, plaits, on racks, in paper bags, on sheets, in boxes. */
-export const hungInWords = {
-  bunch: 'in bunches',
-  plait: 'in plaits',
-  rack: 'on racks',
-  bag: 'in paper bags',
-  sheet: 'on sheets',
-  box: 'in open boxes',
-} as const
-/** What one of them is called that is marked and weighed for the lot. */
-export const markedWords: Record<HungIn, string> = {
-  bunch: 'bunch',
-  plait: 'plait',
-  rack: 'tray',
-  bag: 'bag',
-  sheet: 'tray',
-  box: 'box',
-}
-export type HungIn = keyof typeof hungInWords
 
 export interface Curing {
   /**
