@@ -57,6 +57,18 @@ test('what cannot be read is said line by line before anything is kept', async (
   await expect(page.getByText(/the longest 4.2 h from/)).toBeVisible()
 })
 
+test('a file of an older program, in its own letters, is read all the same', async ({ page }) => {
+  const text = 'Datum;Temp °C;Feuchte %\r\n01.09.2026 10:00;10,5;88\r\n01.09.2026 10:05;10,4;88\r\n'
+  for (const [name, buffer] of [
+    ['windows.csv', Buffer.from(text, 'latin1')],
+    ['wide.csv', Buffer.from(`\ufeff${text}`, 'utf16le')],
+  ] as const) {
+    await page.getByLabel('Logger file').setInputFiles({ name, mimeType: 'text/csv', buffer })
+    await page.getByRole('button', { name: 'Look it through' }).click()
+    await expect(page.getByRole('heading', { name: '2 readings, every 5 minutes' })).toBeVisible()
+  }
+})
+
 test('a picture of no log is refused with what a log looks like', async ({ page }) => {
   await page.getByLabel('Logger file').setInputFiles(logger('diary.csv', 'Dear diary,\nit rained again.\n'))
   await expect(page.getByRole('alert')).toContainText('a date with a time, a temperature and a humidity')

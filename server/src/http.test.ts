@@ -11,7 +11,14 @@ const check = checker<{ weightG: number; basis: string; parts?: { g: number }[] 
   properties: {
     weightG: { type: 'integer', minimum: 1, maximum: 2_000_000 },
     basis: { enum: ['lot', 'bunch'] },
-    parts: { type: 'array', items: { type: 'object', required: ['g'], properties: { g: { type: 'number' } } } },
+    on: { type: 'string', format: 'date' },
+    id: { type: 'string', format: 'uuid' },
+    name: { type: 'string', maxLength: 8, pattern: '\\S' },
+    parts: {
+      type: 'array',
+      minItems: 1,
+      items: { type: 'object', required: ['g'], properties: { g: { type: 'number' } } },
+    },
   },
   additionalProperties: false,
 })
@@ -31,14 +38,20 @@ describe('what a request is checked against', () => {
   })
   it.each([
     [{ basis: 'lot' }, 'weightG', 'weightG is missing.'],
-    [{ weightG: 620, basis: 'sack' }, 'basis', 'basis must be equal to one of the allowed values: lot, bunch.'],
-    [{ weightG: 0, basis: 'lot' }, 'weightG', 'weightG must be >= 1.'],
-    [{ weightG: 1.5, basis: 'lot' }, 'weightG', 'weightG must be integer.'],
-    [{ weightG: '620', basis: 'lot' }, 'weightG', 'weightG must be integer.'],
+    [{ weightG: 620, basis: 'sack' }, 'basis', 'basis must be one of: lot, bunch.'],
+    [{ weightG: 0, basis: 'lot' }, 'weightG', 'weightG must be at least 1.'],
+    [{ weightG: 1.5, basis: 'lot' }, 'weightG', 'weightG must be an integer.'],
+    [{ weightG: '620', basis: 'lot' }, 'weightG', 'weightG must be an integer.'],
     [{ weightG: 620, basis: 'lot', colour: 'red' }, 'colour', 'colour is not known here.'],
     [{ weightG: 620, basis: 'lot', parts: [{ g: 1 }, {}] }, 'parts/1/g', 'parts/1/g is missing.'],
-    [null, undefined, 'The input must be object.'],
-    [[], undefined, 'The input must be object.'],
+    [{ weightG: 3_000_000, basis: 'lot' }, 'weightG', 'weightG must be at most 2000000.'],
+    [{ weightG: 1, basis: 'lot', parts: [] }, 'parts', 'parts must hold at least 1.'],
+    [{ weightG: 1, basis: 'lot', on: '2026-02-30' }, 'on', 'on must be a day, as 2026-10-02.'],
+    [{ weightG: 1, basis: 'lot', name: '  ' }, 'name', 'name must not be empty.'],
+    [{ weightG: 1, basis: 'lot', name: 'a name too long' }, 'name', 'name must be at most 8 letters long.'],
+    [{ weightG: 1, basis: 'lot', id: '7' }, 'id', 'id must be a UUID.'],
+    [null, undefined, 'The input must be an object.'],
+    [[], undefined, 'The input must be an object.'],
   ])('%j is refused by name', (input, field, message) => {
     expect(refusalOf(input)).toMatchObject({ code: 'invalid', field, message })
   })

@@ -25,13 +25,32 @@ export function checker<T>(schema: object): (input: unknown) => T {
       ? `${path} is missing.`
       : extra
         ? `${path} is not known here.`
-        : `${path || 'The input'} ${first.message ?? 'is not valid'}${allowed(first.params)}.`
+        : `${path || 'The input'} ${(plain[first.keyword] ?? given)(first)}.`
     throw new Refusal('invalid', says, path || undefined)
   }
 }
 
-const allowed = (params: Record<string, unknown>) =>
-  Array.isArray(params['allowedValues']) ? `: ${params['allowedValues'].join(', ')}` : ''
+type Fault = NonNullable<ValidateFunction['errors']>[number]
+const given = (fault: Fault) => fault.message ?? 'is not valid'
+const param = (fault: Fault, name: string) => String((fault.params as Record<string, unknown>)[name])
+const formats: Record<string, string> = {
+  date: 'must be a day, as 2026-10-02',
+  'date-time': 'must be an instant with its offset, as 2026-10-02T07:00:00Z',
+  uuid: 'must be a UUID',
+}
+/** What a schema forbids, in words a person can act on. */
+const plain: Record<string, (fault: Fault) => string> = {
+  type: (f) => `must be ${/^[aeiou]/.test(param(f, 'type')) ? 'an' : 'a'} ${param(f, 'type')}`,
+  minimum: (f) => `must be at least ${param(f, 'limit')}`,
+  maximum: (f) => `must be at most ${param(f, 'limit')}`,
+  minItems: (f) => `must hold at least ${param(f, 'limit')}`,
+  maxItems: (f) => `must hold at most ${param(f, 'limit')}`,
+  minLength: () => 'must not be empty',
+  maxLength: (f) => `must be at most ${param(f, 'limit')} letters long`,
+  pattern: (f) => (param(f, 'pattern') === '\\S' ? 'must not be empty' : 'is not written as it should be'),
+  format: (f) => formats[param(f, 'format')] ?? given(f),
+  enum: (f) => `must be one of: ${(f.params as { allowedValues: unknown[] }).allowedValues.join(', ')}`,
+}
 
 const statusOf: Record<string, number> = {
   'not-found': 404,

@@ -1,2 +1,3 @@
+export { decodeText } from './decode'
 export * from './logger-file'
 export { clockZone, winterClock, type TimeOrder } from './stamp'

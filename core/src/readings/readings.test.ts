@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { DateTime } from 'luxon'
 import { describe, expect, it } from 'vitest'
-import { clockZone, guessMapping, readHead, readLoggerFile, winterClock } from './index'
+import { clockZone, decodeText, guessMapping, readHead, readLoggerFile, winterClock } from './index'
 
 const whole = (text: string, zone = 'Europe/Vienna') => readLoggerFile(text, guessMapping(readHead(text), zone))
 const iso = (seconds: number) => new Date(seconds * 1000).toISOString()
@@ -63,6 +63,30 @@ describe('a logger file', () => {
   it('reads rain where a station gives it', () => {
     const file = whole('time,temp C,rh,rain mm\n2026-07-01 00:00,10,80,0\n2026-07-01 01:00,10,80,2.4')
     expect(file.rainMm).toEqual([0, 2.4])
+  })
+})
+
+describe('the bytes of a file', () => {
+  const text = 'Zeit;Temperatur °C;Feuchte %\n01.10.2026 00:05;10,5;88\n'
+  const swapped = (bytes: Buffer) => Buffer.from(bytes).swap16()
+  it('are read in the letters they are written in', () => {
+    for (const bytes of [
+      Buffer.from(text, 'utf8'),
+      Buffer.from(`\ufeff${text}`, 'utf8'),
+      Buffer.from(`\ufeff${text}`, 'utf16le'),
+      Buffer.from('Zeit;Temp;RH\n', 'utf16le'),
+      swapped(Buffer.from(`\ufeff${text}`, 'utf16le')),
+      Buffer.from(text, 'latin1'),
+    ]) {
+      expect(decodeText(bytes).replace('\ufeff', '').slice(0, 5)).toBe('Zeit;')
+    }
+    for (const letters of ['utf8', 'latin1'] as const) expect(decodeText(Buffer.from(text, letters))).toBe(text)
+    expect(whole(decodeText(Buffer.from(`\ufeff${text}`, 'utf16le'))).temperatureC).toEqual([10.5])
+  })
+  it('may end in the middle of a letter', () => {
+    const bytes = Buffer.from('20 °', 'utf8')
+    expect(decodeText(bytes.subarray(0, bytes.length - 1))).toBe('20 ')
+    expect(decodeText(Buffer.alloc(0))).toBe('')
   })
 })
 

@@ -1,1 +1,3 @@
 export * from './plan'
+export * from './place-verdict'
+export * from './weather-says'

@@ -134,6 +134,8 @@ describe('the larder', () => {
 
 describe('the round', () => {
   it('goes place by place in walking order, and shows other days', async () => {
+    for (const on of ['yesterday', '2026-02-31', ''])
+      expect((await client.get(`/round?on=${on}`)).body.error, on).toMatchObject({ code: 'invalid', field: 'on' })
     await act('G26-1', { act: 'check', lookedAt: 40, faults: [] })
     const round = (await client.get('/round')).body as RoundView
     const order = (await stores()).places.map((p) => p.name)

@@ -1,5 +1,7 @@
 import type { RoundView } from '@vadose/contract/round'
-import { dayMs } from '@vadose/core/household'
+import { dayMs, isCivilDate } from '@vadose/core/household'
+import { Refusal } from '@vadose/core/refusal'
+import { placeVerdict, weatherSays, type LotInPlace } from '@vadose/core/round'
 import { Router } from 'express'
 import { asHousehold, type Pool } from '../database'
 import { currentState, movedSince, type HouseholdState, type PlaceState } from '../household'
@@ -10,55 +12,25 @@ import { jobView } from './job-view'
 import { openJobs, type OpenJob } from './queries'
 import { syncJobs } from './sync'
 
-/** Whether a place's air suits what is in it, in a few words. */
-function verdictOn(state: HouseholdState, place: PlaceState): { suits: boolean; says: string } {
-  const here = state.lots.filter((lot) => lot.placeId === place.id)
-  if (here.length === 0) return { suits: true, says: 'empty' }
-  const stalled = here
-    .filter((lot) => lot.stage === 'drying')
-    .map((lot) => curingView(state, lot))
-    .sort((a, b) => b.stalledForHours - a.stalledForHours)[0]
-  if (stalled && stalled.stalledForHours >= 12) {
-    const days = Math.floor(stalled.stalledForHours / 24)
-    return {
-      suits: false,
-      says:
-        days >= 1
-          ? `too damp to dry for ${days} ${days === 1 ? 'day' : 'days'}`
-          : `too damp to dry for ${stalled.stalledForHours} hours`,
-    }
-  }
-  const never = here.find((lot) => lot.stage === 'drying' && curingView(state, lot).ready.p50 === null)
-  if (never) return { suits: false, says: `too damp to dry ${never.code}` }
-  const wet = here.find(
-    (lot) => lot.stage === 'stored' && ['rooting', 'mould', 'frost'].includes(keepsUntil(state, lot).endedBy),
+function verdictOn(state: HouseholdState, place: PlaceState) {
+  return placeVerdict(
+    state.lots
+      .filter((lot) => lot.placeId === place.id)
+      .map((lot): LotInPlace => {
+        if (lot.stage === 'stored') return { code: lot.code, endedBy: keepsUntil(state, lot).endedBy }
+        if (lot.stage !== 'drying') return { code: lot.code }
+        const { stalledForHours, ready } = curingView(state, lot)
+        const heals = lot.cropData.curing?.clock === 'healing'
+        return { code: lot.code, drying: { stalledForHours, neverReady: ready.p50 === null, heals } }
+      }),
   )
-  if (wet) return { suits: false, says: `${keepsUntil(state, wet).endedBy} threatens ${wet.code}` }
-  return { suits: true, says: 'suits what is here' }
 }
 
-const words = new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: 'UTC' })
-const spoken = (on: string) => words.format(new Date(`${on}T12:00:00Z`))
-
-function weatherSays(state: HouseholdState, ahead: RoundView['weather']): string[] {
-  const says: string[] = []
-  const frost = ahead.find((day) => day.lowC < 0.5)
-  const veranda = state.lots.filter((lot) => state.place(lot.placeId)?.kind === 'veranda')
-  if (frost)
-    says.push(
-      `Frost likely on ${spoken(frost.on)}${veranda.length ? `: ${veranda.length} lots hang on the veranda, bring them in before` : ''}.`,
-    )
-  const wet = ahead.find((day) => (day.rainMm ?? 0) >= 1)
-  const mean = ahead.reduce((sum, day) => sum + day.humidityPct, 0) / Math.max(1, ahead.length)
-  if (veranda.length) {
-    const rain = wet ? ` Rain on ${spoken(wet.on)}, ${Math.round(wet.rainMm!)} mm.` : ''
-    says.push(
-      mean > 80
-        ? `Damp days ahead: what hangs outside will hardly dry.${rain}`
-        : `Drying goes on: about ${Math.round(mean)} % humidity in the next days.${rain}`,
-    )
-  }
-  return says
+/** The day asked for; today where none is, or one that is over. @throws Refusal `invalid` */
+function dayAsked(on: unknown, today: string): string {
+  if (on === undefined) return today
+  if (typeof on !== 'string' || !isCivilDate(on)) throw new Refusal('invalid', 'on is a day: 2026-10-02.', 'on')
+  return on > today ? on : today
 }
 
 export function roundRoutes(pool: Pool): Router {
@@ -68,7 +40,7 @@ export function roundRoutes(pool: Pool): Router {
     const state = await currentState(pool, request)
     await syncJobs(pool, state)
     const { household, today, nowMs } = state
-    const wanted = typeof request.query['on'] === 'string' && request.query['on'] > today ? request.query['on'] : today
+    const wanted = dayAsked(request.query['on'], today)
     const { jobs, week } = await asHousehold(pool, household.id, async (db) => ({
       jobs: await openJobs(db, household.id),
       week: await movedSince(db, household.id, new Date(nowMs - 7 * dayMs)),
@@ -108,8 +80,8 @@ export function roundRoutes(pool: Pool): Router {
         })),
       weather,
       weatherSays: weatherSays(
-        state,
         weather.filter((day) => day.ahead),
+        state.lots.filter((lot) => state.place(lot.placeId)?.kind === 'veranda').length,
       ),
       lastWeek: {
         broughtInG: week.get('brought-in') ?? 0,

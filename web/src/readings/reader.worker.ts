@@ -1,5 +1,6 @@
 import type { KnownMapping, ReadingImportAnswer } from '@vadose/contract/readings'
 import {
+  decodeText,
   guessMapping,
   readHead,
   readLoggerFile,
@@ -40,6 +41,7 @@ async function told<T>(work: () => Promise<T>): Promise<T | Refused> {
     throw error
   }
 }
+const textOf = async (file: Blob) => decodeText(new Uint8Array(await file.arrayBuffer()))
 const least = (values: number[]) => values.reduce((a, b) => Math.min(a, b))
 const most = (values: number[]) => values.reduce((a, b) => Math.max(a, b))
 
@@ -64,7 +66,7 @@ const reader = {
   /** The top of a file, and how it is likely meant: as it was read the last time, if it looks the same. */
   head: (file: File, zone: string, known: KnownMapping[]) =>
     told(async () => {
-      const head = readHead(await file.slice(0, headBytes).text())
+      const head = readHead(await textOf(file.slice(0, headBytes)))
       const before = known.find((k) => k.headings === headingsOf(head))
       return {
         head,
@@ -74,7 +76,7 @@ const reader = {
     }),
   look: (file: File, mapping: ColumnMapping, placeId: string, requestId: string, progress: (share: number) => void) =>
     told(async (): Promise<FileSummary> => {
-      const text = await file.text()
+      const text = await textOf(file)
       const whole = readLoggerFile(text, mapping, (share) => progress(share * 0.8))
       read = { name: file.name, head: readHead(text.slice(0, headBytes)), mapping, file: whole }
       const answer = await post<ReadingImportAnswer>('/readings/imports', {
