@@ -112,3 +112,27 @@ test('labels come as a PDF in the paper chosen, and the next sheet begins where 
   expect((await page.request.get('/api/labels.pdf?lots=G26-1&sheet=a3-9')).status()).toBe(400)
   expect((await page.request.get('/api/labels.pdf?lots=G99-1')).status()).toBe(404)
 })
+
+test('a household in the south begins its year in November, and is warm in January', async ({ page }) => {
+  await page.goto('/household')
+  await page.getByLabel('Its name').fill('Southern House')
+  await page.getByRole('radio', { name: /practice clock/ }).click()
+  await page.getByLabel('First day').fill('15 Jan 2026')
+  await page.getByLabel('First day').press('Enter')
+  await page.getByLabel('Latitude, degrees').fill('south')
+  await expect(page.getByText('Type degrees between −66 and 66.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Start it' })).toBeDisabled()
+  await page.getByLabel('Latitude, degrees').fill('−38')
+  await page.getByLabel('Height above the sea, metres').fill('60')
+  await page.getByRole('button', { name: 'Start it' }).click()
+  await expect(page.locator('.when strong')).toHaveText('Thu 15 January')
+  await expect(page.locator('.band .labels span').first()).toHaveText('Nov')
+  const places = (await (await page.request.get('/api/places')).json()) as {
+    kind: string
+    recent: { temperatureC: number }[]
+  }[]
+  const { recent } = places.find((p) => p.kind === 'outdoors')!
+  const mean = recent.reduce((sum, r) => sum + r.temperatureC, 0) / recent.length
+  // midsummer at 38° south by the sea (common knowledge, no source)
+  expect(mean).toBeGreaterThan(12)
+})

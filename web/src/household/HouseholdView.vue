@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import type { HouseholdSummary, NewHousehold } from '@vadose/contract/household'
+import type { HouseholdSummary } from '@vadose/contract/household'
 import type { PlaceView } from '@vadose/contract/places'
-import { isCivilDate } from '@vadose/core/household'
 import { placeKinds, type PlaceKind } from '@vadose/core/places'
-import { ElButton, ElDatePicker, ElInput } from 'element-plus'
-import 'element-plus/es/components/date-picker/style/css'
-import { computed, ref } from 'vue'
+import { ElButton, ElInput } from 'element-plus'
+import { ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { post } from '../api'
 import { useAnswer, useFrame } from './frame'
 import SettingsCard from './SettingsCard.vue'
+import StartHousehold from './StartHousehold.vue'
 import { humidity, temperature } from './words'
 
 const frame = useFrame()
@@ -17,12 +16,7 @@ const router = useRouter()
 const { answer: households } = useAnswer<HouseholdSummary[]>(() => '/households')
 const { answer: places } = useAnswer<PlaceView[]>(() => (frame.frame ? '/places' : null))
 
-const name = ref('')
-const clock = ref<'real' | 'practice'>('real')
-const startsOn = ref('')
 const failure = ref('')
-const ready = computed(() => name.value.trim() !== '' && (clock.value === 'real' || isCivilDate(startsOn.value)))
-
 async function attempt(work: () => Promise<unknown>) {
   failure.value = ''
   try {
@@ -32,23 +26,14 @@ async function attempt(work: () => Promise<unknown>) {
     failure.value = error instanceof Error ? error.message : String(error)
   }
 }
-const start = () =>
-  attempt(async () => {
-    const wanted: NewHousehold = {
-      name: name.value.trim(),
-      clock: clock.value,
-      timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
-      ...(clock.value === 'practice' ? { startsOn: startsOn.value } : {}),
-    }
-    await post('/households', wanted)
-    await frame.load()
-    await router.push('/')
-  })
+async function settle() {
+  await frame.load()
+  await router.push('/')
+}
 const enter = (id: string) =>
   attempt(async () => {
     await post(`/households/${id}/enter`, {})
-    await frame.load()
-    await router.push('/')
+    await settle()
   })
 
 const placeName = ref('')
@@ -76,50 +61,20 @@ function wear(next: 'paper' | 'cellar') {
       <RouterLink to="/almanac">Almanac</RouterLink> · <RouterLink to="/bench">Bench</RouterLink>
     </p>
 
-    <section v-if="households?.length" class="card">
-      <h2>Households on this machine</h2>
-      <ul class="plain">
-        <li v-for="h in households" :key="h.id" class="row">
-          <strong>{{ h.name }}</strong>
-          <span class="soft">{{ h.clock === 'practice' ? 'practice clock' : 'real clock' }}</span>
-          <span v-if="h.current" class="good">you are here</span>
-          <ElButton v-else @click="enter(h.id)">Go there</ElButton>
-        </li>
-      </ul>
-    </section>
-
-    <form class="card form" @submit.prevent="start">
-      <h2>Start a household</h2>
-      <label class="field"
-        >Its name <ElInput v-model="name" maxlength="60" placeholder="what you call the place"
-      /></label>
-      <div class="choices" role="radiogroup" aria-label="Clock">
-        <button type="button" role="radio" class="choice" :aria-checked="clock === 'real'" @click="clock = 'real'">
-          The real clock<span class="soft">for your own harvest</span>
-        </button>
-        <button
-          type="button"
-          role="radio"
-          class="choice"
-          :aria-checked="clock === 'practice'"
-          @click="clock = 'practice'"
-        >
-          A practice clock<span class="soft">you move it on yourself; sensors and weather are simulated</span>
-        </button>
-      </div>
-      <label v-if="clock === 'practice'" class="field">
-        First day
-        <ElDatePicker
-          v-model="startsOn"
-          type="date"
-          format="D MMM YYYY"
-          value-format="YYYY-MM-DD"
-          placeholder="choose a day"
-          aria-label="First day"
-        />
-      </label>
-      <div><ElButton type="primary" native-type="submit" :disabled="!ready">Start it</ElButton></div>
-    </form>
+    <div class="who">
+      <section v-if="households?.length" class="card">
+        <h2>Households on this machine</h2>
+        <ul class="plain">
+          <li v-for="h in households" :key="h.id" class="row">
+            <strong>{{ h.name }}</strong>
+            <span class="soft">{{ h.clock === 'practice' ? 'practice clock' : 'real clock' }}</span>
+            <span v-if="h.current" class="good">you are here</span>
+            <ElButton v-else @click="enter(h.id)">Go there</ElButton>
+          </li>
+        </ul>
+      </section>
+      <StartHousehold @started="settle" />
+    </div>
 
     <section v-if="places" class="card">
       <h2>Places</h2>
@@ -191,14 +146,11 @@ function wear(next: 'paper' | 'cellar') {
 </template>
 
 <style scoped>
-.form {
+.who {
   display: grid;
-  gap: 12px;
-  max-width: 560px;
-}
-.choice .soft {
-  display: block;
-  font-weight: 400;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 420px), 1fr));
+  gap: 14px;
+  align-items: start;
 }
 .plain {
   list-style: none;

@@ -22,6 +22,12 @@ const shelves = computed(() => {
 const handfulG = 50
 const littleOf = (lot: LarderLot) => Math.min(lot.weightG, Math.max(handfulG, Math.round(lotCrop(lot).pieceG.value)))
 const takes = (lot: LarderLot) => (lot.pieces === null ? { weightG: littleOf(lot) } : { pieces: 1 })
+const totalOf = (crop: string) => view.value!.totals.find((t) => t.crop === crop)!
+const countOf = (crop: string) => {
+  const { pieces } = totalOf(crop)
+  const { one, many } = cropOf(crop).piece
+  return pieces ? `, ${pieces} ${pieces === 1 ? one : many}` : ''
+}
 const until = (lot: LarderLot) => (lot.beyond ? 'keeps over a year' : `9 in 10 to ${longDate(lot.keepsUntil)}`)
 </script>
 
@@ -92,10 +98,7 @@ const until = (lot: LarderLot) => (lot.beyond ? 'keeps over a year' : `9 in 10 t
         <p class="soft">at the pace it is eaten, against how long it keeps</p>
         <div v-for="r in view.runOut" :key="r.crop" class="last" :style="{ '--crop': cropColour(r.crop) }">
           <h3>{{ cropOf(r.crop).name }}</h3>
-          <p>
-            {{ exactWeight(view.totals.find((t) => t.crop === r.crop)!.weightG) }},
-            {{ view.totals.find((t) => t.crop === r.crop)!.pieces }} {{ cropOf(r.crop).piece.many }}
-          </p>
+          <p>{{ exactWeight(totalOf(r.crop).weightG) }}{{ countOf(r.crop) }}</p>
           <template v-if="r.runsOutOn && r.perWeekG">
             <p>
               gone about <strong>{{ longDate(r.runsOutOn.p50) }}</strong>
