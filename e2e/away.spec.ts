@@ -67,7 +67,7 @@ test('a weight taken twice by an impatient thumb is one weighing', async ({ page
   wrongs.splice(0)
 })
 
-test('a screen says that the server does not answer, and comes back by itself when asked again', async ({
+test('a screen says that the server does not answer, and comes back by itself when it does', async ({
   page,
   wrongs,
 }) => {
@@ -76,8 +76,7 @@ test('a screen says that the server does not answer, and comes back by itself wh
   await page.goto('/larder')
   await expect(page.getByText('Vadose does not answer. Is it still running on this machine?')).toBeVisible()
   await page.unroute('**/api/larder')
-  await page.keyboard.press('1')
-  await page.keyboard.press('5')
   await expect(page.getByRole('heading', { name: 'The larder' })).toBeVisible()
+  await expect(page.getByText('Vadose does not answer')).toHaveCount(0)
   wrongs.splice(0)
 })

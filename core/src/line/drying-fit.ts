@@ -20,6 +20,8 @@ export interface DryingFitAnswer {
 
 /** Nothing in a dryer or on a rack takes longer, hours. */
 const longestHours = 60 * 24
+/** closer together two weighings say nothing of a pace, h */
+const closestHours = 1 / 60
 
 /**
  * When a batch in the dryer is done, from its weighings.
@@ -38,8 +40,13 @@ export function dryingFit(
     if (!(w.weightG > 0) || !Number.isFinite(w.hours) || w.hours < 0) {
       throw new Refusal('invalid', 'Every weighing needs hours from 0 and a weight above 0.', 'weighings')
     }
-    if (i > 0 && w.hours === sorted[i - 1]!.hours) {
-      throw new Refusal('invalid', `Two weighings stand at ${w.hours} hours; leave one out.`, 'weighings')
+    if (i > 0 && w.hours - sorted[i - 1]!.hours < closestHours) {
+      const at = Math.round(w.hours * 100) / 100
+      throw new Refusal(
+        'invalid',
+        `Two weighings stand less than a minute apart, at ${at} hours; leave one out.`,
+        'weighings',
+      )
     }
   })
   const first = sorted[0]!

@@ -113,6 +113,15 @@ describe('when the dryer is done', () => {
     expect(readyAtHours.p50).toBeGreaterThan(6)
     expect(readyAtHours.p50).toBeLessThan(12)
   })
+  it('refuses two weighings within a minute, however near they stand', () => {
+    for (const hours of [0, 5e-324, 1e-9, 0.01]) {
+      const weighings = [
+        { hours: 0, weightG: 1000 },
+        { hours, weightG: 151 },
+      ]
+      expect(() => dryingFit(weighings, 85, 20), String(hours)).toThrow(/less than a minute apart/)
+    }
+  })
   it('takes time from the first weighing, in any order', () => {
     const weighings = tray(0.3, 1, [0, 2, 4, 6], 3, 0)
     const later = weighings.map((w) => ({ ...w, hours: w.hours + 10 })).reverse()

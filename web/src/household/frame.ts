@@ -1,10 +1,13 @@
 import type { Frame, HouseholdSummary, MoveClock } from '@vadose/contract/household'
 import { defineStore } from 'pinia'
-import { computed, ref, watch } from 'vue'
+import { computed, onScopeDispose, ref, watch } from 'vue'
 import type { AlmanacChanges } from '@vadose/core/crops'
-import { get, post } from '../api'
+import { ApiError, get, post } from '../api'
 import { useChanges } from '../crops'
 import { useUnits } from './words'
+
+/** A server that did not answer is asked again after so long, ms. */
+const askAgainMs = 4000
 
 /** Who, when and the year: shared by every screen. `tick` rises whenever something was written. */
 export const useFrame = defineStore('frame', () => {
@@ -14,6 +17,7 @@ export const useFrame = defineStore('frame', () => {
   const moving = ref(false)
   const tick = ref(0)
   const asked = ref(false)
+  let again: ReturnType<typeof setTimeout> | undefined
 
   async function load(): Promise<void> {
     try {
@@ -29,6 +33,8 @@ export const useFrame = defineStore('frame', () => {
       noHousehold.value = false
     } catch (error) {
       failure.value = error instanceof Error ? error.message : String(error)
+      clearTimeout(again)
+      if (error instanceof ApiError && error.code === 'away') again = setTimeout(() => void load(), askAgainMs)
     } finally {
       asked.value = true
     }
@@ -64,32 +70,39 @@ export const useFrame = defineStore('frame', () => {
   }
 })
 
-/** Loads a screen's data now and after every write; keeps the last answer while reading anew. */
+/**
+ * Loads a screen's data now and after every write; keeps the last answer while reading anew, and asks again by itself
+ * while the server does not answer.
+ */
 export function useAnswer<T>(path: () => string | null) {
   const frame = useFrame()
   const answer = ref<T>()
   const failure = ref<string>()
   let asked = 0
-  watch(
-    [path, () => frame.tick],
-    async () => {
-      const mine = ++asked
-      const to = path()
-      if (to === null) {
-        answer.value = undefined
-        return
-      }
-      try {
-        const got = await get<T>(to)
-        if (mine === asked) {
-          answer.value = got
-          failure.value = undefined
-        }
-      } catch (error) {
-        if (mine === asked) failure.value = error instanceof Error ? error.message : String(error)
-      }
-    },
-    { immediate: true },
-  )
+  let again: ReturnType<typeof setTimeout> | undefined
+  async function ask(): Promise<void> {
+    clearTimeout(again)
+    const mine = ++asked
+    const to = path()
+    if (to === null) {
+      answer.value = undefined
+      return
+    }
+    try {
+      const got = await get<T>(to)
+      if (mine !== asked) return
+      answer.value = got
+      failure.value = undefined
+    } catch (error) {
+      if (mine !== asked) return
+      failure.value = error instanceof Error ? error.message : String(error)
+      if (error instanceof ApiError && error.code === 'away') again = setTimeout(() => void ask(), askAgainMs)
+    }
+  }
+  watch([path, () => frame.tick], ask, { immediate: true })
+  onScopeDispose(() => {
+    asked++
+    clearTimeout(again)
+  })
   return { answer, failure }
 }
