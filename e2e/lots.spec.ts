@@ -117,8 +117,8 @@ test('a lot is moved by keyboard alone, with what the move does said first', asy
   await expect(page.getByText('9 in 10 still sound until')).toBeVisible()
   await page.keyboard.press('m')
   const form = page.locator('form, section').filter({ has: page.getByRole('heading', { name: `Move ${code} to` }) })
-  const cellar = form.getByRole('radio', { name: /Cellar/ })
-  await cellar.focus()
+  const room = form.getByRole('radio', { name: /North room/ })
+  await room.focus()
   await page.keyboard.press('Enter')
   await expect(form.getByText(/would end it there/)).toBeVisible()
   await form.getByRole('button', { name: 'Move it' }).focus()
@@ -126,10 +126,10 @@ test('a lot is moved by keyboard alone, with what the move does said first', asy
   await expect(
     page
       .locator('header')
-      .getByText(/cellar/)
+      .getByText(/north room/)
       .first(),
   ).toBeVisible()
-  expect((await lotOf(page, code)).place).toBe('Cellar')
+  expect((await lotOf(page, code)).place).toBe('North room')
 })
 
 test('a lot opens beside the larder it was opened from, and Escape leads back', async ({ page }) => {
