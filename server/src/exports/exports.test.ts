@@ -1,20 +1,17 @@
 import ICAL from 'ical.js'
 import { parse } from 'csv-parse/sync'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { garlicHarvest, practiceHousehold, serveFresh, type Client, type Served } from '../testing/fresh'
+import { beforeAll, describe, expect, it } from 'vitest'
+import { garlicHarvest, practiceFile } from '../testing/fresh'
 
-let served: Served
-let client: Client
-let place: (name: string) => string
+const at = practiceFile('2026-07-12')
 beforeAll(async () => {
-  served = await serveFresh()
-  client = served.client()
-  ;({ place } = await practiceHousehold(client, '2026-07-12'))
-  await client.post('/harvests', garlicHarvest(place('Veranda'), { variety: '=1+1', bed: 'Bed "3", north\nhalf' }))
+  await at.client.post(
+    '/harvests',
+    garlicHarvest(at.place('Veranda'), { variety: '=1+1', bed: 'Bed "3", north\nhalf' }),
+  )
 })
-afterAll(() => served.close())
 const file = async (path: string) => {
-  const response = await fetch(`${client.base}/api/exports/${path}`)
+  const response = await fetch(`${at.client.base}/api/exports/${path}`)
   return { status: response.status, type: response.headers.get('content-type') ?? '', text: await response.text() }
 }
 
@@ -37,13 +34,13 @@ describe('CSV, read back by csv-parse', () => {
     }
   })
   it('holds the readings of one place, and refuses another', async () => {
-    const rows = parse((await file(`readings.csv?place=${place('Cellar')}&from=2026-07-10`)).text, {
+    const rows = parse((await file(`readings.csv?place=${at.place('Cellar')}&from=2026-07-10`)).text, {
       columns: true,
     }) as Record<string, string>[]
     expect(rows.length).toBeGreaterThan(40)
     expect(rows.every((r) => Number(r['temperature_c']) > -20 && Number(r['relative_humidity_pct']) <= 100)).toBe(true)
     expect((await file('readings.csv?place=nowhere')).status).toBe(404)
-    expect((await file(`readings.csv?place=${place('Cellar')}&from=spring`)).status).toBe(400)
+    expect((await file(`readings.csv?place=${at.place('Cellar')}&from=spring`)).status).toBe(400)
   })
 })
 
@@ -54,7 +51,7 @@ describe('the jobs as a calendar, read back by ical.js', () => {
     const events = new ICAL.Component(ICAL.parse(text) as object[])
       .getAllSubcomponents('vevent')
       .map((one) => new ICAL.Event(one))
-    const round = (await client.get('/round')).body
+    const round = (await at.client.get('/round')).body
     const today = round.places.flatMap((p: { jobs: { code: string; title: string }[] }) => p.jobs)
     expect(events.length).toBeGreaterThanOrEqual(today.length)
     for (const job of today) {

@@ -1,19 +1,11 @@
 import { randomUUID } from 'node:crypto'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { garlicHarvest, practiceHousehold, serveFresh, type Client, type Served } from '../testing/fresh'
+import { describe, expect, it } from 'vitest'
+import { garlicHarvest, practiceFile } from '../testing/fresh'
 
-let served: Served
-let client: Client
-let place: (name: string) => string
-beforeAll(async () => {
-  served = await serveFresh()
-  client = served.client()
-  ;({ place } = await practiceHousehold(client, '2026-07-12'))
-})
-afterAll(() => served.close())
+const at = practiceFile('2026-07-12')
 const pick = (crop: string, weightG: number, over: object = {}) =>
-  client.post('/picks', { requestId: randomUUID(), crop, weightG, ...over })
-const lot = async (code: string) => (await client.get(`/lots/${code}`)).body
+  at.client.post('/picks', { requestId: randomUUID(), crop, weightG, ...over })
+const lot = async (code: string) => (await at.client.get(`/lots/${code}`)).body
 
 describe('the daily pick', () => {
   it('adds up in one lot a week and starts the next on Monday', async () => {
@@ -23,9 +15,9 @@ describe('the daily pick', () => {
     // 12 July 2026 is a Sunday: the next morning begins a week
     expect((await pick('courgette', 450)).body.lots[0].code).toBe(code)
     expect((await lot(code)).weightG).toBe(1250)
-    await client.post('/clock', { to: 'next-morning' })
+    await at.client.post('/clock', { to: 'next-morning' })
     expect((await pick('courgette', 300)).body.lots[0].code).not.toBe(code)
-    const { weeks, totalG } = (await client.get('/picks')).body.find((p: { crop: string }) => p.crop === 'courgette')
+    const { weeks, totalG } = (await at.client.get('/picks')).body.find((p: { crop: string }) => p.crop === 'courgette')
     expect(totalG).toBe(1550)
     expect(weeks).toEqual([
       { from: '2026-07-06', weightG: 1250 },
@@ -45,11 +37,11 @@ describe('the daily pick', () => {
 
 describe('several harvests of one bed', () => {
   it('go into one lot while it is young, and not once it has hung for days', async () => {
-    const made = await client.post('/harvests', garlicHarvest(place('Veranda')))
+    const made = await at.client.post('/harvests', garlicHarvest(at.place('Veranda')))
     const code = made.body.lots[0].code
     const more = (addTo: string, heap = 'sound') =>
-      client.post('/harvests', {
-        ...garlicHarvest(place('Veranda')),
+      at.client.post('/harvests', {
+        ...garlicHarvest(at.place('Veranda')),
         totalG: 1000,
         heaps: [{ heap, weightG: 1000, addTo }],
       })
@@ -57,7 +49,7 @@ describe('several harvests of one bed', () => {
     expect((await lot(code)).weightG).toBe(5900)
     expect((await more(code, 'nicked')).body.error.message).toMatch(/another crop or another heap/)
     expect((await more('G26-99')).status).toBe(404)
-    await client.post('/clock', { to: 'next-week' })
+    await at.client.post('/clock', { to: 'next-week' })
     expect((await more(code)).body.error.message).toMatch(/hold it back/)
     expect((await lot(code)).weightG).toBe(5900)
   })
@@ -65,13 +57,13 @@ describe('several harvests of one bed', () => {
 
 describe('a diseased heap', () => {
   it('marks the bed, and the bed is told of', async () => {
-    await client.post('/harvests', {
-      ...garlicHarvest(place('Veranda')),
+    await at.client.post('/harvests', {
+      ...garlicHarvest(at.place('Veranda')),
       totalG: 500,
       bed: 'Bed 13',
       heaps: [{ heap: 'diseased', weightG: 500 }],
     })
-    expect((await client.get('/harvests/marked-beds')).body).toEqual([
+    expect((await at.client.get('/harvests/marked-beds')).body).toEqual([
       { bed: 'Bed 13', crop: 'garlic-hardneck', on: '2026-07-12' },
     ])
   })
@@ -79,7 +71,7 @@ describe('a diseased heap', () => {
 
 describe('a picture of a lot', () => {
   const send = async (code: string, body: Buffer, type = 'image/jpeg') => {
-    return fetch(`${client.base}/api/lots/${code}/photo`, {
+    return fetch(`${at.client.base}/api/lots/${code}/photo`, {
       method: 'POST',
       headers: { 'Content-Type': type },
       body: new Uint8Array(body),
@@ -103,7 +95,7 @@ describe('a picture of a lot', () => {
   it('keeps the picture and none of what the camera wrote beside it', async () => {
     const answer = await send('G26-1', jpeg)
     expect(answer.status).toBe(201)
-    const kept = Buffer.from(await (await fetch(`${client.base}/api/lots/G26-1/photo.jpg`)).arrayBuffer())
+    const kept = Buffer.from(await (await fetch(`${at.client.base}/api/lots/G26-1/photo.jpg`)).arrayBuffer())
     expect(kept.includes('48.1N')).toBe(false)
     expect(kept.includes('taken at home')).toBe(false)
     expect(kept.includes('JFIF')).toBe(true)
@@ -116,6 +108,6 @@ describe('a picture of a lot', () => {
     expect((await send('G26-1', jpeg, 'text/plain')).status).toBe(400)
     expect((await send('G26-1', Buffer.concat([jpeg, Buffer.alloc(500_000)]))).status).toBe(413)
     expect((await send('G26-77', jpeg)).status).toBe(404)
-    expect((await fetch(`${client.base}/api/lots/G26-2/photo.jpg`)).status).toBe(404)
+    expect((await fetch(`${at.client.base}/api/lots/G26-2/photo.jpg`)).status).toBe(404)
   })
 })

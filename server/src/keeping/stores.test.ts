@@ -3,36 +3,30 @@ import type { LarderView } from '@vadose/contract/larder'
 import type { LotView } from '@vadose/contract/lots'
 import type { RoundView } from '@vadose/contract/round'
 import type { MovePreview, StoresView } from '@vadose/contract/stores'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { garlicHarvest, practiceHousehold, serveFresh, type Client, type Served } from '../testing/fresh'
+import { beforeAll, describe, expect, it } from 'vitest'
+import { garlicHarvest, practiceFile } from '../testing/fresh'
 
-let served: Served
-let client: Client
-let place: (name: string) => string
-const act = (code: string, what: object) => client.post(`/lots/${code}/acts`, { requestId: randomUUID(), ...what })
-const lotView = async (code: string) => (await client.get(`/lots/${code}`)).body as LotView
-const stores = async () => (await client.get('/stores')).body as StoresView
-const larder = async () => (await client.get('/larder')).body as LarderView
+const at = practiceFile()
+const act = (code: string, what: object) => at.client.post(`/lots/${code}/acts`, { requestId: randomUUID(), ...what })
+const lotView = async (code: string) => (await at.client.get(`/lots/${code}`)).body as LotView
+const stores = async () => (await at.client.get('/stores')).body as StoresView
+const larder = async () => (await at.client.get('/larder')).body as LarderView
 const weeks = async (n: number) => {
-  for (let i = 0; i < n; i++) await client.post('/clock', { to: 'next-week' })
+  for (let i = 0; i < n; i++) await at.client.post('/clock', { to: 'next-week' })
 }
 
 beforeAll(async () => {
-  served = await serveFresh()
-  client = served.client()
-  ;({ place } = await practiceHousehold(client))
-  await client.post('/harvests', garlicHarvest(place('Veranda')))
+  await at.client.post('/harvests', garlicHarvest(at.place('Veranda')))
   await weeks(4)
   await act('G26-1', {
     act: 'finish',
     neck: 'long',
     pack: 'net',
-    placeId: place('North room'),
+    placeId: at.place('North room'),
     weightG: 3600,
     pieces: 90,
   })
 })
-afterAll(() => served.close())
 
 describe('the house', () => {
   it('shows each place with its air, its past month and its months to come', async () => {
@@ -48,20 +42,20 @@ describe('the house', () => {
 
   it('previews a move before anything is written, and the move keeps the promise', async () => {
     const before = (await stores()).lots.find((l) => l.code === 'G26-1')!
-    const preview = (await client.get(`/stores/move?lot=G26-1&place=${place('Cellar')}`)).body as MovePreview
+    const preview = (await at.client.get(`/stores/move?lot=G26-1&place=${at.place('Cellar')}`)).body as MovePreview
     expect(preview.from.nineInTenUntil).toEqual(before.nineInTenUntil)
     expect(preview.to.endedBy).toMatch(/rooting|mould/)
     expect(preview.daysGained).toBeLessThan(-14)
     expect((await stores()).lots.find((l) => l.code === 'G26-1')!.place).toBe('North room')
-    await act('G26-1', { act: 'move', placeId: place('Cellar') })
+    await act('G26-1', { act: 'move', placeId: at.place('Cellar') })
     const after = (await stores()).lots.find((l) => l.code === 'G26-1')!
     expect([after.place, after.nineInTenUntil]).toEqual(['Cellar', preview.to.nineInTenUntil])
-    await act('G26-1', { act: 'move', placeId: place('North room') })
+    await act('G26-1', { act: 'move', placeId: at.place('North room') })
   })
 
   it('refuses previews of nothing', async () => {
-    expect((await client.get('/stores/move?lot=G26-9&place=x')).status).toBe(404)
-    expect((await client.get('/stores/move')).status).toBe(404)
+    expect((await at.client.get('/stores/move?lot=G26-9&place=x')).status).toBe(404)
+    expect((await at.client.get('/stores/move')).status).toBe(404)
   })
 })
 
@@ -85,12 +79,12 @@ describe('looking it over', () => {
       ['used', -2],
       ['lost', -1],
     ])
-    expect(after.keeping!.nextCheckOn > (await client.get('/frame')).body.today).toBe(true)
+    expect(after.keeping!.nextCheckOn > (await at.client.get('/frame')).body.today).toBe(true)
   })
 
   it('trusts a clean look after sorting more than a dirty one', async () => {
     const dirty = (await lotView('G26-1')).keeping!
-    await client.post('/clock', { to: 'next-morning' })
+    await at.client.post('/clock', { to: 'next-morning' })
     await act('G26-1', { act: 'check', lookedAt: 84, faults: [] })
     const clean = (await lotView('G26-1')).keeping!
     expect(clean.soundNow).toBeGreaterThan(dirty.soundNow)
@@ -135,31 +129,31 @@ describe('the larder', () => {
 describe('the round', () => {
   it('goes place by place in walking order, and shows other days', async () => {
     for (const on of ['yesterday', '2026-02-31', ''])
-      expect((await client.get(`/round?on=${on}`)).body.error, on).toMatchObject({ code: 'invalid', field: 'on' })
+      expect((await at.client.get(`/round?on=${on}`)).body.error, on).toMatchObject({ code: 'invalid', field: 'on' })
     await act('G26-1', { act: 'check', lookedAt: 40, faults: [] })
-    const round = (await client.get('/round')).body as RoundView
+    const round = (await at.client.get('/round')).body as RoundView
     const order = (await stores()).places.map((p) => p.name)
     const walked = round.places.map((p) => order.indexOf(p.name))
     expect(walked).toEqual([...walked].sort((a, b) => a - b))
     expect(round.weather.filter((d) => d.ahead)).toHaveLength(5)
     expect(round.eatFirst[0]!.code).toBe('G26-2')
     const next = round.nextJobs[0]!
-    const then = (await client.get(`/round?on=${next.on}`)).body as RoundView
+    const then = (await at.client.get(`/round?on=${next.on}`)).body as RoundView
     expect(then.places.flatMap((p) => p.jobs)).toHaveLength(next.count)
   })
 
   it('has the week’s sums agree with the ledger', async () => {
-    const before = ((await client.get('/round')).body as RoundView).lastWeek
+    const before = ((await at.client.get('/round')).body as RoundView).lastWeek
     await act('G26-1', { act: 'use', weightG: 123 })
-    const after = ((await client.get('/round')).body as RoundView).lastWeek
+    const after = ((await at.client.get('/round')).body as RoundView).lastWeek
     expect(after.usedG - before.usedG).toBe(123)
   })
 
   it('draws the year: counted up to today, forecast after, never rising by itself', async () => {
-    const { year, today } = (await client.get('/frame')).body
+    const { year, today } = (await at.client.get('/frame')).body
     const counted = year.stock.filter((p: { forecast: boolean }) => !p.forecast)
     const ahead = year.stock.filter((p: { forecast: boolean }) => p.forecast).map((p: { weightG: number }) => p.weightG)
-    const lots = (await client.get('/lots')).body as { weightG: number }[]
+    const lots = (await at.client.get('/lots')).body as { weightG: number }[]
     expect(counted.at(-1).weightG).toBe(lots.reduce((sum, l) => sum + l.weightG, 0))
     expect(ahead.every((g: number, i: number) => i === 0 || g <= ahead[i - 1])).toBe(true)
     expect(today > year.startsOn && today < year.endsOn).toBe(true)
@@ -168,13 +162,13 @@ describe('the round', () => {
 
 describe('the tag', () => {
   it('is an SVG with the code and no script, whatever the variety is called', async () => {
-    await client.post(
+    await at.client.post(
       '/harvests',
-      garlicHarvest(place('Veranda'), { harvestedOn: '2026-07-20', variety: '<script>alert(1)</script>' }),
+      garlicHarvest(at.place('Veranda'), { harvestedOn: '2026-07-20', variety: '<script>alert(1)</script>' }),
     )
-    const svg = (await client.get('/lots/G26-5/tag.svg')).body as unknown as string
+    const svg = (await at.client.get('/lots/G26-5/tag.svg')).body as unknown as string
     expect(svg).toContain('G26-5')
     expect(svg).not.toContain('<script')
-    expect((await client.get('/lots/G26-99/tag.svg')).status).toBe(404)
+    expect((await at.client.get('/lots/G26-99/tag.svg')).status).toBe(404)
   })
 })

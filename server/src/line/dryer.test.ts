@@ -3,42 +3,34 @@ import type { LineView } from '@vadose/contract/line'
 import type { LotView } from '@vadose/contract/lots'
 import type { RoundView } from '@vadose/contract/round'
 import { cropById, driedForm, type Crop } from '@vadose/core/crops'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { practiceHousehold, serveFresh, type Client, type Served } from '../testing/fresh'
+import { beforeAll, describe, expect, it } from 'vitest'
+import { practiceFile } from '../testing/fresh'
 
-let served: Served
-let client: Client
-let place: (name: string) => string
-beforeAll(async () => {
-  served = await serveFresh()
-  client = served.client()
-  ;({ place } = await practiceHousehold(client, '2026-09-20'))
-})
-afterAll(() => served.close())
+const at = practiceFile('2026-09-20')
 
-const act = (code: string, what: object) => client.post(`/lots/${code}/acts`, { requestId: randomUUID(), ...what })
+const act = (code: string, what: object) => at.client.post(`/lots/${code}/acts`, { requestId: randomUUID(), ...what })
 const done = async (code: string, what: object) => {
   const { status, body } = await act(code, what)
   expect(status, JSON.stringify(body)).toBe(201)
   return body as { made: string[] }
 }
-const lot = async (code: string) => (await client.get(`/lots/${code}`)).body as LotView
-const line = async () => (await client.get('/line')).body as LineView
+const lot = async (code: string) => (await at.client.get(`/lots/${code}`)).body as LotView
+const line = async () => (await at.client.get('/line')).body as LineView
 const jobs = async (code: string) =>
-  ((await client.get('/round')).body as RoundView).places
+  ((await at.client.get('/round')).body as RoundView).places
     .flatMap((p) => p.jobs)
     .filter((job) => job.code === code)
     .map((job) => job.kind)
-const morning = () => client.post('/clock', { to: 'next-morning' })
+const morning = () => at.client.post('/clock', { to: 'next-morning' })
 
 /** Brings in apples. @returns their code */
 async function apples(totalG: number): Promise<string> {
-  const { body } = await client.post('/harvests', {
+  const { body } = await at.client.post('/harvests', {
     requestId: randomUUID(),
     crop: 'apple-late',
     harvestedOn: '2026-09-20',
     totalG,
-    heaps: [{ heap: 'sound', weightG: totalG, pieces: Math.round(totalG / 150), placeId: place('Cellar') }],
+    heaps: [{ heap: 'sound', weightG: totalG, pieces: Math.round(totalG / 150), placeId: at.place('Cellar') }],
   })
   return body.lots[0].code
 }
@@ -53,7 +45,7 @@ describe('a load in the dehydrator', () => {
       weightG: 2400,
       trays: 4,
       airC: 60,
-      placeId: place('Kitchen'),
+      placeId: at.place('Kitchen'),
     })
     expect(made).toHaveLength(1)
     code = made[0]!
@@ -102,7 +94,7 @@ describe('a conditioning jar', () => {
   let code: string
   beforeAll(async () => {
     code = await apples(2600)
-    await done(code, { act: 'load', weightG: 2400, trays: 4, airC: 60, placeId: place('Kitchen') })
+    await done(code, { act: 'load', weightG: 2400, trays: 4, airC: 60, placeId: at.place('Kitchen') })
     await morning()
     await done(code, { act: 'jar', weightG: 500 })
   })
@@ -152,7 +144,7 @@ describe('a conditioning jar', () => {
   })
   it('with mould in it is thrown out whole, and is no loss to be picked over', async () => {
     const bad = await apples(1000)
-    await done(bad, { act: 'load', weightG: 900, trays: 2, airC: 60, placeId: place('Kitchen') })
+    await done(bad, { act: 'load', weightG: 900, trays: 2, airC: 60, placeId: at.place('Kitchen') })
     await morning()
     await done(bad, { act: 'jar', weightG: 170 })
     await done(bad, { act: 'shake', beads: false, mould: true })
@@ -166,7 +158,7 @@ describe('a conditioning jar', () => {
 describe('what the dehydrator does not take', () => {
   it('is refused with the reason: hot beyond the usual, trimmed to nothing, more than there is, crops nobody dries so', async () => {
     const code = await apples(2000)
-    const load = { act: 'load', weightG: 1800, trays: 3, airC: 60, placeId: place('Kitchen') }
+    const load = { act: 'load', weightG: 1800, trays: 3, airC: 60, placeId: at.place('Kitchen') }
     for (const [over, codeOf] of [
       [{ airC: 78 }, 'surprise'],
       [{ weightG: 300 }, 'surprise'],

@@ -1,24 +1,18 @@
 import { randomUUID } from 'node:crypto'
 import type { LineLotDetail, LineView } from '@vadose/contract/line'
 import type { LotView } from '@vadose/contract/lots'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { garlicHarvest, practiceHousehold, serveFresh, type Client, type Served } from '../testing/fresh'
+import { beforeAll, describe, expect, it } from 'vitest'
+import { garlicHarvest, practiceFile } from '../testing/fresh'
 
-let served: Served
-let client: Client
-let place: (name: string) => string
+const at = practiceFile()
 beforeAll(async () => {
-  served = await serveFresh()
-  client = served.client()
-  ;({ place } = await practiceHousehold(client))
-  await client.post('/harvests', garlicHarvest(place('Veranda')))
+  await at.client.post('/harvests', garlicHarvest(at.place('Veranda')))
 })
-afterAll(() => served.close())
 
-const act = (code: string, what: object) => client.post(`/lots/${code}/acts`, { requestId: randomUUID(), ...what })
-const line = async () => (await client.get('/line')).body as LineView
+const act = (code: string, what: object) => at.client.post(`/lots/${code}/acts`, { requestId: randomUUID(), ...what })
+const line = async () => (await at.client.get('/line')).body as LineView
 const onLine = async (code: string) => (await line()).lots.find((lot) => lot.code === code)!
-const detail = async (code: string) => (await client.get(`/line/${code}`)).body as LineLotDetail
+const detail = async (code: string) => (await at.client.get(`/line/${code}`)).body as LineLotDetail
 
 describe('the drying line', () => {
   it('holds what hangs and not what is eaten first, with the air of its places', async () => {
@@ -60,7 +54,7 @@ describe('the drying line', () => {
   it('draws the fitted curve once there is something to fit', async () => {
     expect((await detail('G26-1')).curve).toEqual([])
     await act('G26-1', { act: 'weigh', weightG: 620, basis: 'bunch' })
-    await client.post('/clock', { to: 'next-week' })
+    await at.client.post('/clock', { to: 'next-week' })
     await act('G26-1', { act: 'weigh', weightG: 540, basis: 'bunch' })
     const { curve, weighings, basis } = await detail('G26-1')
     expect([basis, weighings.length]).toEqual(['bunch', 2])
@@ -75,9 +69,9 @@ describe('the drying line', () => {
     await act('G26-1', { act: 'test', results: [{ test: 'neck', passed: false }] })
     const after = (await onLine('G26-1')).ready
     expect(after.p50! >= before.p50!).toBe(true)
-    for (let i = 0; i < 3; i++) await client.post('/clock', { to: 'next-week' })
+    for (let i = 0; i < 3; i++) await at.client.post('/clock', { to: 'next-week' })
     await act('G26-1', { act: 'test', results: ['neck', 'skins', 'roots'].map((test) => ({ test, passed: true })) })
-    const jobs = (await client.get('/round')).body.places.flatMap(
+    const jobs = (await at.client.get('/round')).body.places.flatMap(
       (p: { jobs: { kind: string; code: string }[] }) => p.jobs,
     )
     expect(jobs.filter((j: { code: string }) => j.code === 'G26-1').map((j: { kind: string }) => j.kind)).toEqual([
@@ -91,14 +85,14 @@ describe('the drying line', () => {
       act: 'finish',
       neck: 'long',
       pack: 'net',
-      placeId: place('North room'),
+      placeId: at.place('North room'),
       weightG: 3300,
       pieces: 90,
       grades: [{ grade: 'small', weightG: 300, pieces: 14 }],
     })
     expect(done.body.made).toEqual(['G26-4'])
-    const main = (await client.get('/lots/G26-1')).body as LotView
-    const small = (await client.get('/lots/G26-4')).body as LotView
+    const main = (await at.client.get('/lots/G26-1')).body as LotView
+    const small = (await at.client.get('/lots/G26-4')).body as LotView
     expect([main.weightG, main.pieces, small.weightG, small.pieces]).toEqual([3000, 76, 300, 14])
     expect([main.stage, small.stage, small.place]).toEqual(['stored', 'stored', 'North room'])
     const trimmed = main.events.find((e) => e.kind === 'finished')!.weightG
@@ -116,7 +110,7 @@ describe('the drying line', () => {
       act: 'finish',
       neck: 'long',
       pack: 'net',
-      placeId: place('Kitchen'),
+      placeId: at.place('Kitchen'),
       weightG: 300,
       pieces: 9,
       ...over,
@@ -125,7 +119,7 @@ describe('the drying line', () => {
   })
 
   it('keeps what is stored off the line', async () => {
-    expect((await client.get('/line/G26-1')).status).toBe(404)
+    expect((await at.client.get('/line/G26-1')).status).toBe(404)
     expect((await act('G26-1', { act: 'fan', on: true })).body.error.code).toBe('not-drying')
   })
 })

@@ -1,21 +1,12 @@
 import { randomUUID } from 'node:crypto'
 import pg from 'pg'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { Client, garlicHarvest, practiceHousehold, serveFresh, type Served } from '../testing/fresh'
+import { describe, expect, it } from 'vitest'
+import { garlicHarvest, practiceFile, practiceHousehold } from '../testing/fresh'
 
-let served: Served
-let client: Client
-let place: (name: string) => string
-
-beforeAll(async () => {
-  served = await serveFresh()
-  client = served.client()
-  ;({ place } = await practiceHousehold(client))
-})
-afterAll(() => served.close())
+const at = practiceFile()
 
 const sql = async <T extends pg.QueryResultRow>(text: string, values: unknown[] = []) => {
-  const owner = new pg.Client({ connectionString: served.url })
+  const owner = new pg.Client({ connectionString: at.served.url })
   await owner.connect()
   try {
     return (await owner.query<T>(text, values)).rows
@@ -24,11 +15,11 @@ const sql = async <T extends pg.QueryResultRow>(text: string, values: unknown[] 
   }
 }
 const count = async (table: string) => Number((await sql<{ n: string }>(`select count(*) as n from ${table}`))[0]!.n)
-const act = (code: string, what: object) => client.post(`/lots/${code}/acts`, { requestId: randomUUID(), ...what })
+const act = (code: string, what: object) => at.client.post(`/lots/${code}/acts`, { requestId: randomUUID(), ...what })
 
 describe('a harvest', () => {
   it('becomes lots whose events add up to it, with codes that fit on a tag', async () => {
-    const { status, body } = await client.post('/harvests', garlicHarvest(place('Veranda')))
+    const { status, body } = await at.client.post('/harvests', garlicHarvest(at.place('Veranda')))
     expect(status).toBe(201)
     expect(body.lots).toEqual([
       { code: 'G26-1', heap: 'sound', weightG: 4900 },
@@ -36,38 +27,38 @@ describe('a harvest', () => {
       { code: 'G26-3', heap: 'planting', weightG: 400 },
     ])
     expect(await sql('select sum(weight_g)::int as g from lot_events')).toEqual([{ g: 6000 }])
-    const round = (await client.get('/round')).body
+    const round = (await at.client.get('/round')).body
     const kinds = round.places.flatMap((p: { jobs: { kind: string }[] }) => p.jobs.map((j) => j.kind))
     expect(kinds).toContain('weigh')
   })
 
   it('lifted on an earlier day has hung since then; older than a year is a slip', async () => {
-    const early = await client.post('/harvests', garlicHarvest(place('Veranda'), { harvestedOn: '2026-07-05' }))
+    const early = await at.client.post('/harvests', garlicHarvest(at.place('Veranda'), { harvestedOn: '2026-07-05' }))
     const { code } = early.body.lots[0]
-    const lot = (await client.get(`/lots/${code}`)).body
+    const lot = (await at.client.get(`/lots/${code}`)).body
     expect(lot.events[0].on).toBe('2026-07-05')
     expect(lot.curing.progress).toBeGreaterThan(0.1)
-    const slip = await client.post('/harvests', garlicHarvest(place('Veranda'), { harvestedOn: '2024-07-05' }))
+    const slip = await at.client.post('/harvests', garlicHarvest(at.place('Veranda'), { harvestedOn: '2024-07-05' }))
     expect([slip.status, slip.body.error.field]).toEqual([400, 'harvestedOn'])
   })
 
   it('sent twice happens once, and answers the same', async () => {
-    const harvest = garlicHarvest(place('Veranda'))
-    const first = await client.post('/harvests', harvest)
+    const harvest = garlicHarvest(at.place('Veranda'))
+    const first = await at.client.post('/harvests', harvest)
     const before = await count('lot_events')
-    const second = await client.post('/harvests', harvest)
+    const second = await at.client.post('/harvests', harvest)
     expect(second.body).toEqual(first.body)
     expect(await count('lot_events')).toBe(before)
   })
 
   it('brought in by ten at once gets ten different codes', async () => {
     const onion = () => ({
-      ...garlicHarvest(place('Veranda')),
+      ...garlicHarvest(at.place('Veranda')),
       crop: 'onion-storing',
       totalG: 1000,
-      heaps: [{ heap: 'sound', weightG: 1000, placeId: place('Veranda') }],
+      heaps: [{ heap: 'sound', weightG: 1000, placeId: at.place('Veranda') }],
     })
-    const answers = await Promise.all(Array.from({ length: 10 }, () => client.post('/harvests', onion())))
+    const answers = await Promise.all(Array.from({ length: 10 }, () => at.client.post('/harvests', onion())))
     const codes = answers.map((a) => a.body.lots[0].code)
     expect(new Set(codes).size).toBe(10)
   })
@@ -90,7 +81,7 @@ describe('bad input', () => {
   ]
   it.each(refusedHarvests)('%s gets a 400 in the error shape and writes nothing', async (_name, over, says) => {
     const before = [await count('lot_events'), await count('harvests'), await count('lots'), await count('requests')]
-    const { status, body } = await client.post('/harvests', garlicHarvest(place('Veranda'), over))
+    const { status, body } = await at.client.post('/harvests', garlicHarvest(at.place('Veranda'), over))
     expect(status).toBe(400)
     expect(body).toEqual({
       error: expect.objectContaining({ code: expect.any(String), message: expect.stringMatching(says) }),
@@ -102,19 +93,19 @@ describe('bad input', () => {
 
   it('broken JSON, 10 MB bodies, odd paths and wrong shapes are refused in the same shape', async () => {
     const before = await count('lot_events')
-    const broken = await client.send('POST', '/harvests', '{"crop": ')
+    const broken = await at.client.send('POST', '/harvests', '{"crop": ')
     expect([broken.status, broken.body.error.code]).toEqual([400, 'invalid'])
-    const large = await client.send('POST', '/harvests', JSON.stringify({ x: 'y'.repeat(10_000_000) }))
+    const large = await at.client.send('POST', '/harvests', JSON.stringify({ x: 'y'.repeat(10_000_000) }))
     expect([large.status, large.body.error.code]).toEqual([413, 'too-large'])
     for (const body of ['null', '[]', '7', '"text"', '']) {
-      const answer = await client.send('POST', '/harvests', body)
+      const answer = await at.client.send('POST', '/harvests', body)
       expect(answer.status).toBe(400)
       expect(answer.body.error.message).toBeTruthy()
     }
-    expect((await client.get('/nothing')).body.error.code).toBe('not-found')
-    expect((await client.get('/lots/..%2F..%2Fetc')).status).toBe(404)
-    expect((await client.get('/lots/%E0%A4%A')).status).toBeGreaterThanOrEqual(400)
-    expect((await client.get('/lots/G99-1')).status).toBe(404)
+    expect((await at.client.get('/nothing')).body.error.code).toBe('not-found')
+    expect((await at.client.get('/lots/..%2F..%2Fetc')).status).toBe(404)
+    expect((await at.client.get('/lots/%E0%A4%A')).status).toBeGreaterThanOrEqual(400)
+    expect((await at.client.get('/lots/G99-1')).status).toBe(404)
     expect(await count('lot_events')).toBe(before)
   })
 
@@ -174,20 +165,20 @@ describe('the ledger in the database', () => {
     const answers = await Promise.all(Array.from({ length: 16 }, () => act('G26-2', { act: 'use', pieces: 1 })))
     expect(answers.filter((a) => a.status === 201)).toHaveLength(12)
     expect(answers.filter((a) => a.status === 400)).toHaveLength(4)
-    const row = (await client.get('/lots/G26-2')).body
+    const row = (await at.client.get('/lots/G26-2')).body
     expect([row.weightG, row.pieces, row.stage]).toEqual([0, 0, 'gone'])
   })
 })
 
 describe('households apart', () => {
   it('see nothing of one another, through the server or the database', async () => {
-    const stranger = served.client()
+    const stranger = at.served.client()
     await practiceHousehold(stranger, '2026-07-12', 'Other House')
     expect((await stranger.get('/lots')).body).toEqual([])
     expect((await stranger.get('/lots/G26-1')).status).toBe(404)
     const theft = await stranger.post('/lots/G26-1/acts', { requestId: randomUUID(), act: 'use', weightG: 10 })
     expect(theft.status).toBe(404)
-    const rows = await served.pool.connect().then(async (db) => {
+    const rows = await at.served.pool.connect().then(async (db) => {
       try {
         await db.query('set role vadose_app')
         await db.query(`select set_config('app.household_id', $1, false)`, [randomUUID()])
@@ -213,11 +204,11 @@ describe('households apart', () => {
 
 describe('only from here', () => {
   it('turns away foreign names and foreign pages', async () => {
-    const foreign = await client.send('POST', '/clock', { to: 'next-week' }, { Origin: 'https://elsewhere.example' })
+    const foreign = await at.client.send('POST', '/clock', { to: 'next-week' }, { Origin: 'https://elsewhere.example' })
     expect([foreign.status, foreign.body.error.code]).toEqual([403, 'forbidden'])
   })
   it('sends a strict policy with every page', async () => {
-    const { headers } = await client.get('/health')
+    const { headers } = await at.client.get('/health')
     expect(headers.get('content-security-policy')).toContain("default-src 'none'")
     expect(headers.get('content-security-policy')).not.toContain('unsafe')
     expect(headers.get('x-content-type-options')).toBe('nosniff')

@@ -1,18 +1,12 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { beforeAll, describe, expect, it } from 'vitest'
 import { cropById } from '@vadose/core/crops'
-import { garlicHarvest, practiceHousehold, serveFresh, type Client, type Served } from '../testing/fresh'
+import { garlicHarvest, practiceFile } from '../testing/fresh'
 import { qrPath, tagSvg, tagWords } from './tag'
 
-let served: Served
-let client: Client
-let place: (name: string) => string
+const at = practiceFile()
 beforeAll(async () => {
-  served = await serveFresh()
-  client = served.client()
-  ;({ place } = await practiceHousehold(client))
-  await client.post('/harvests', garlicHarvest(place('Veranda'), { variety: '<Stiff & "White">' }))
+  await at.client.post('/harvests', garlicHarvest(at.place('Veranda'), { variety: '<Stiff & "White">' }))
 })
-afterAll(() => served.close())
 
 const lot = {
   code: 'G26-1',
@@ -71,16 +65,16 @@ describe('a QR code', () => {
 
 describe('tags and labels over HTTP', () => {
   const raw = async (path: string) => {
-    const response = await fetch(`${client.base}/api${path}`)
+    const response = await fetch(`${at.client.base}/api${path}`)
     return { status: response.status, type: response.headers.get('content-type') ?? '', text: await response.text() }
   }
   it('come as SVG and PDF, and follow the household’s units', async () => {
     const svg = await raw('/lots/G26-1/tag.svg')
     expect(svg.type).toMatch(/svg/)
     expect(svg.text).toMatch(/4\.90 kg</)
-    await client.put('/settings', { units: 'us' })
+    await at.client.put('/settings', { units: 'us' })
     expect((await raw('/lots/G26-1/tag.svg')).text).toMatch(/10\.8 lb</)
-    await client.put('/settings', { units: 'metric' })
+    await at.client.put('/settings', { units: 'metric' })
     const pdf = await raw('/labels.pdf?lots=g26-1,G26-3,G26-1&sheet=roll-58')
     expect([pdf.status, pdf.text.slice(0, 5)]).toEqual([200, '%PDF-'])
   })

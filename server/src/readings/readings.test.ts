@@ -1,16 +1,8 @@
 import { randomUUID } from 'node:crypto'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { practiceHousehold, serveFresh, type Client, type Served } from '../testing/fresh'
+import { describe, expect, it } from 'vitest'
+import { practiceFile, practiceHousehold } from '../testing/fresh'
 
-let served: Served
-let client: Client
-let place: (name: string) => string
-beforeAll(async () => {
-  served = await serveFresh()
-  client = served.client()
-  ;({ place } = await practiceHousehold(client, '2026-07-12'))
-})
-afterAll(() => served.close())
+const at = practiceFile('2026-07-12')
 
 const start = Date.UTC(2026, 5, 1) / 1000
 const columns = (count: number, from = start, step = 300) => ({
@@ -20,37 +12,37 @@ const columns = (count: number, from = start, step = 300) => ({
 })
 const file = (over: object = {}) => ({
   requestId: randomUUID(),
-  placeId: place('Cellar'),
+  placeId: at.place('Cellar'),
   fileName: 'cellar.csv',
   ...columns(2000),
   ...over,
 })
 const inCellar = async () =>
-  (await served.pool.query('select count(*) as n from readings where place_id = $1', [place('Cellar')])).rows[0].n
+  (await at.served.pool.query('select count(*) as n from readings where place_id = $1', [at.place('Cellar')])).rows[0].n
 
 describe('a logger file brought in', () => {
   it('says first what it would add, adds it once, and is taken back whole', async () => {
     const before = await inCellar()
     const given = file()
-    expect((await client.post('/readings/imports', { ...given, lookOnly: true })).body.added).toBe(2000)
+    expect((await at.client.post('/readings/imports', { ...given, lookOnly: true })).body.added).toBe(2000)
     expect(await inCellar()).toBe(before)
-    const first = await client.post('/readings/imports', given)
+    const first = await at.client.post('/readings/imports', given)
     expect(first).toMatchObject({ status: 201, body: { given: 2000, added: 2000 } })
     // the same request again answers the same; the same file again adds nothing
-    expect((await client.post('/readings/imports', given)).body.added).toBe(2000)
-    expect((await client.post('/readings/imports', file())).body.added).toBe(0)
-    expect((await client.post('/readings/imports', { ...file(), lookOnly: true })).body.added).toBe(0)
+    expect((await at.client.post('/readings/imports', given)).body.added).toBe(2000)
+    expect((await at.client.post('/readings/imports', file())).body.added).toBe(0)
+    expect((await at.client.post('/readings/imports', { ...file(), lookOnly: true })).body.added).toBe(0)
     expect(await inCellar()).toBe(before + 2000)
-    const list = (await client.get('/readings/imports')).body
+    const list = (await at.client.get('/readings/imports')).body
     expect(list.map((i: { added: number }) => i.added)).toEqual([0, 2000])
-    expect((await client.post(`/readings/imports/${first.body.id}/undo`, {})).body).toEqual({ removed: 2000 })
+    expect((await at.client.post(`/readings/imports/${first.body.id}/undo`, {})).body).toEqual({ removed: 2000 })
     expect(await inCellar()).toBe(before)
-    expect((await client.post(`/readings/imports/${first.body.id}/undo`, {})).status).toBe(404)
+    expect((await at.client.post(`/readings/imports/${first.body.id}/undo`, {})).status).toBe(404)
   })
   it('keeps how the file was read, by its headings', async () => {
     const mapping = { time: 0, order: 'year-first', zone: 'UTC', temperature: 1, unit: 'F', humidity: 2 }
-    await client.post('/readings/imports', file({ headings: 'a|b|c', mapping }))
-    expect((await client.get('/readings/mappings')).body).toContainEqual({ headings: 'a|b|c', mapping })
+    await at.client.post('/readings/imports', file({ headings: 'a|b|c', mapping }))
+    expect((await at.client.get('/readings/mappings')).body).toContainEqual({ headings: 'a|b|c', mapping })
   })
   it('refuses what cannot be, and writes none of it', async () => {
     const before = await inCellar()
@@ -65,26 +57,29 @@ describe('a logger file brought in', () => {
       { ...file(), fileName: undefined },
     ]
     for (const body of bad) {
-      const { status, body: answer } = await client.post('/readings/imports', body)
+      const { status, body: answer } = await at.client.post('/readings/imports', body)
       expect(status).toBe(400)
       expect(answer.error.message.length).toBeGreaterThan(10)
     }
     expect(await inCellar()).toBe(before)
   })
   it('outdoors takes a forecast, which gives way to what is measured', async () => {
-    const garden = place('Garden')
+    const garden = at.place('Garden')
     const now = Date.UTC(2026, 6, 12, 6) / 1000
     const ahead = {
       ...columns(24, now + 3600, 3600),
       temperatureC: Array.from({ length: 24 }, () => -4),
       rainMm: Array.from({ length: 24 }, () => 1),
     }
-    const given = await client.post('/readings/imports', file({ placeId: garden, fileName: 'forecast.csv', ...ahead }))
+    const given = await at.client.post(
+      '/readings/imports',
+      file({ placeId: garden, fileName: 'forecast.csv', ...ahead }),
+    )
     expect(given.body.added).toBeGreaterThan(20)
-    const round = (await client.get('/round')).body
+    const round = (await at.client.get('/round')).body
     expect(round.weatherSays.join(' ')).toMatch(/Frost/)
-    await client.post('/clock', { to: 'next-morning' })
-    const { rows } = await served.pool.query(
+    await at.client.post('/clock', { to: 'next-morning' })
+    const { rows } = await at.served.pool.query(
       `select count(*) as n from readings where place_id = $1 and source = 'forecast' and at <= to_timestamp($2)`,
       [garden, now + 20 * 3600],
     )
@@ -99,20 +94,20 @@ describe('a sensor with a token', () => {
     relativeHumidityPct: 85,
   })
   const send = (token: string, body: unknown) =>
-    served.client().send('POST', '/ingest', body, { Authorization: `Bearer ${token}` })
+    at.served.client().send('POST', '/ingest', body, { Authorization: `Bearer ${token}` })
   it('sends batches that may come twice', async () => {
-    const { token, id } = (await client.post('/sensors', { name: 'Shelf two', placeId: place('Cellar') })).body
+    const { token, id } = (await at.client.post('/sensors', { name: 'Shelf two', placeId: at.place('Cellar') })).body
     const batch = { readings: [reading(30), reading(5), reading(10)] }
     expect(await send(token, batch)).toMatchObject({ status: 200, body: { taken: 3, already: 0 } })
     expect((await send(token, { readings: [...batch.readings, reading(15)] })).body).toEqual({ taken: 1, already: 3 })
-    const [sensor] = (await client.get('/sensors')).body.filter((s: { id: string }) => s.id === id)
+    const [sensor] = (await at.client.get('/sensors')).body.filter((s: { id: string }) => s.id === id)
     expect(sensor).toMatchObject({ name: 'Shelf two', place: 'Cellar', simulated: false })
-    expect(JSON.stringify(await client.get('/sensors'))).not.toContain(token)
-    expect((await client.delete(`/sensors/${id}`)).status).toBe(200)
+    expect(JSON.stringify(await at.client.get('/sensors'))).not.toContain(token)
+    expect((await at.client.delete(`/sensors/${id}`)).status).toBe(200)
     expect((await send(token, batch)).status).toBe(401)
   })
   it('sends a month at once', async () => {
-    const { token } = (await client.post('/sensors', { name: 'Long asleep', placeId: place('Veranda') })).body
+    const { token } = (await at.client.post('/sensors', { name: 'Long asleep', placeId: at.place('Veranda') })).body
     const readings = Array.from({ length: 5000 }, (_, i) => ({
       at: new Date(Date.UTC(2026, 5, 1) + i * 600_000 + 1000).toISOString(),
       temperatureC: 11.25,
@@ -122,8 +117,8 @@ describe('a sensor with a token', () => {
     expect((await send(token, { readings: [...readings, readings[0]] })).status).toBe(400)
   })
   it('is turned away without one, with a wrong clock, or with air that cannot be', async () => {
-    expect((await served.client().post('/ingest', { readings: [reading(1)] })).status).toBe(401)
-    const { token } = (await client.post('/sensors', { name: 'Odd', placeId: place('Cellar') })).body
+    expect((await at.served.client().post('/ingest', { readings: [reading(1)] })).status).toBe(401)
+    const { token } = (await at.client.post('/sensors', { name: 'Odd', placeId: at.place('Cellar') })).body
     expect(
       (await send(token, { readings: [{ ...reading(1), at: '2031-01-01T00:00:00Z' }] })).body.error.message,
     ).toMatch(/clock/)
@@ -134,12 +129,14 @@ describe('a sensor with a token', () => {
     expect((await send(token, { readings: [] })).status).toBe(400)
   })
   it('writes into its own household only', async () => {
-    const other = served.client()
+    const other = at.served.client()
     const { place: otherPlace } = await practiceHousehold(other, '2026-07-12', 'Other House')
-    expect((await client.post('/sensors', { name: 'Stray', placeId: otherPlace('Cellar') })).status).toBe(400)
+    expect((await at.client.post('/sensors', { name: 'Stray', placeId: otherPlace('Cellar') })).status).toBe(400)
     const { token } = (await other.post('/sensors', { name: 'Shelf two', placeId: otherPlace('Cellar') })).body
     await send(token, { readings: [reading(42)] })
-    const { rows } = await served.pool.query(`select distinct place_id from readings where at = '2026-06-30T22:42:00Z'`)
+    const { rows } = await at.served.pool.query(
+      `select distinct place_id from readings where at = '2026-06-30T22:42:00Z'`,
+    )
     expect(rows).toEqual([{ place_id: otherPlace('Cellar') }])
   })
 })

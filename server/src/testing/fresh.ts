@@ -4,6 +4,7 @@ import type { AddressInfo } from 'node:net'
 import { fileURLToPath } from 'node:url'
 import pg from 'pg'
 import { pino } from 'pino'
+import { afterAll, beforeAll } from 'vitest'
 import { makeApp } from '../app'
 import { openPool, type Pool } from '../database'
 import { migrate } from '../migrate'
@@ -95,6 +96,25 @@ export async function practiceHousehold(client: Client, startsOn = '2026-07-12',
   await client.post('/households', { name, clock: 'practice', startsOn, timeZone: 'Europe/Vienna' })
   const places = (await client.get('/places')).body as { id: string; name: string }[]
   return { place: (wanted: string) => places.find((p) => p.name === wanted)!.id }
+}
+
+/** What a test file works with, there from its first hook or test on. */
+export interface PracticeFile {
+  served: Served
+  client: Client
+  place: (name: string) => string
+}
+
+/** A server and a practice household for one test file, taken down after it. */
+export function practiceFile(startsOn?: string): PracticeFile {
+  const at = {} as PracticeFile
+  beforeAll(async () => {
+    at.served = await serveFresh()
+    at.client = at.served.client()
+    at.place = (await practiceHousehold(at.client, startsOn)).place
+  })
+  afterAll(() => at.served.close())
+  return at
 }
 
 export const garlicHarvest = (placeId: string, over: Record<string, unknown> = {}) => ({
