@@ -20,7 +20,7 @@ const colour = computed(() => cropColour(props.lot.crop))
       </section>
       <section v-if="lot.elsewhere.length" class="card">
         <h2>Elsewhere in the house</h2>
-        <ul class="plain">
+        <ul class="bare">
           <li v-for="p in lot.elsewhere" :key="p.placeId">
             {{ p.place }}: <strong>{{ p.beyond ? 'over a year' : `to ${longDate(p.nineInTenUntil)}` }}</strong>
             <span class="soft"> · {{ p.endedBy }} ends it</span>
@@ -72,12 +72,5 @@ const colour = computed(() => cropColour(props.lot.crop))
 .bar i {
   display: block;
   height: 100%;
-}
-.plain {
-  list-style: none;
-  padding: 0;
-  margin: 6px 0 0;
-  display: grid;
-  gap: 4px;
 }
 </style>

@@ -145,7 +145,7 @@ defineExpose({ toggle })
     <LedgerList :events="lot.events" :code="lot.code" />
     <section class="card cautions">
       <h2>Careful</h2>
-      <ul class="plain">
+      <ul class="bare">
         <li v-for="c in crop.cautions" :key="c.id">{{ inUnits(c.text) }}</li>
       </ul>
       <p class="soft">Advice, not authority: your local food-safety authority's word comes first.</p>
@@ -170,12 +170,5 @@ defineExpose({ toggle })
   border: 1.3px solid var(--line);
   border-radius: 8px;
   background: var(--card);
-}
-.plain {
-  list-style: none;
-  padding: 0;
-  margin: 6px 0 0;
-  display: grid;
-  gap: 4px;
 }
 </style>
