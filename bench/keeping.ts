@@ -1,7 +1,7 @@
 import { performance } from 'node:perf_hooks'
 import { airSeries, type AirSeries } from '@vadose/core/air'
-import { crops } from '@vadose/core/crops'
-import { agesByDay, endShape, ends, lifeModel, usualPacking } from '@vadose/core/keeping'
+import { crops } from '@vadose/core/almanac'
+import { agesByDay, endShape, ends, lifeModel, usualPacking } from '@vadose/core/stores'
 import { inTurn } from './rounds'
 
 /** A year of hourly air with seasons and days in it. */

@@ -11,7 +11,7 @@ await build({
     resolve(here, 'src/main.ts'),
     resolve(here, 'src/reset-demo.ts'),
     resolve(here, 'src/readings/sensor.ts'),
-    { in: resolve(here, 'src/bench/calc.ts'), out: 'calc' },
+    { in: resolve(here, 'src/worksheets/calc.ts'), out: 'calc' },
   ].map((entry) => (typeof entry === 'string' ? { in: entry, out: entry.match(/([^/]+)\.ts$/)[1] } : entry)),
   outdir: resolve(here, 'dist'),
   bundle: true,

@@ -9,8 +9,8 @@ import {
   type SimulatedStore,
 } from '@vadose/core/checks'
 import { weightedQuantiles } from '@vadose/core/chance'
-import { cropById } from '@vadose/core/crops'
-import { lotLife, runningShare, type LifeModel } from '@vadose/core/keeping'
+import { cropById } from '@vadose/core/almanac'
+import { lotLife, runningShare, type LifeModel } from '@vadose/core/stores'
 
 const crops = ['garlic-hardneck', 'onion-storing', 'potato-maincrop', 'apple-late', 'carrot', 'squash-butternut'].map(
   cropById,

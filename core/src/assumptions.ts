@@ -1,4 +1,4 @@
-import type { GasLevel, Packing } from './crops'
+import type { GasLevel, Packing } from './almanac'
 
 /**
  * Our own judgements, each with why. Everything here may be set by the household later;

@@ -1,4 +1,4 @@
-import { addDays, type CivilDate } from '@vadose/core/household'
+import { addDays, type CivilDate } from '@vadose/core/households'
 import type { LotAct } from '@vadose/core/lots'
 import type { PlaceKind } from '@vadose/core/places'
 

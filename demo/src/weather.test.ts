@@ -1,4 +1,4 @@
-import { dayMs } from '@vadose/core/household'
+import { dayMs } from '@vadose/core/households'
 import { climateFor, placeKinds, type PlaceKind } from '@vadose/core/places'
 import { describe, expect, it } from 'vitest'
 import { steps } from './quarry-house'

@@ -1,5 +1,5 @@
 import { saturationVapourPressureKPa } from '@vadose/core/air'
-import { dayMs } from '@vadose/core/household'
+import { dayMs } from '@vadose/core/households'
 import { outdoorNormal, placeKinds, type Climate, type PlaceKind } from '@vadose/core/places'
 
 /**

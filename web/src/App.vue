@@ -2,7 +2,7 @@
 import { ElButton } from 'element-plus'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { fullDate, useFrame, YearStrip } from './household'
+import { fullDate, useFrame, YearStrip } from './households'
 import { FindBox } from './lots'
 import { tabs } from './router'
 

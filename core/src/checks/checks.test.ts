@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { cropById } from '../crops'
+import { cropById } from '../almanac'
 import { lookBeforeLost } from '../assumptions'
-import { meanSoundShare, priorWeights, steadyLife } from '../keeping'
+import { meanSoundShare, priorWeights, steadyLife } from '../stores'
 import {
   beliefAfterChecks,
   checkSize,

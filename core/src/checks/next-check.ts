@@ -1,5 +1,5 @@
 import { bearableBadShare, checkIntervalDays, ownHarm } from '../assumptions'
-import { runningShare, soundShare, type LifeModel, type LotBelief } from '../keeping'
+import { runningShare, soundShare, type LifeModel, type LotBelief } from '../stores'
 
 /** How fast one bad piece makes its neighbours bad: new ones a week. Judgement by how the lot lies. */
 export const spreadPerWeek = {

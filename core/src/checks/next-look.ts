@@ -1,5 +1,5 @@
 import { lookBeforeLost } from '../assumptions'
-import { soundShare, type LifeModel, type LotBelief } from '../keeping'
+import { soundShare, type LifeModel, type LotBelief } from '../stores'
 import { nextCheckInDays } from './next-check'
 
 /** Days until this share of what is sound now is expected to be gone, by whatever cause; at least one. */

@@ -1,6 +1,6 @@
 import { looksCorrelation } from '../assumptions'
 import { lnBetaBinomial } from '../chance'
-import { priorWeights, runningShare, soundShare, type LifeModel, type LotBelief } from '../keeping'
+import { priorWeights, runningShare, soundShare, type LifeModel, type LotBelief } from '../stores'
 
 /** One looking-over of a lot. */
 export interface Check {

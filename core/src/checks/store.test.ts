@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { stream } from '../chance'
-import { cropById } from '../crops'
-import { runningShare, steadyLife } from '../keeping'
+import { cropById } from '../almanac'
+import { runningShare, steadyLife } from '../stores'
 import { comparePolicies, drawFailures, lookingByBelief, simulateStore, type SimulatedStore } from './index'
 
 const store = (over: Partial<SimulatedStore> = {}): SimulatedStore => ({

@@ -1,6 +1,6 @@
 import type { Spread } from '../chance'
-import type { Crop } from '../crops'
-import { lifeModelFromSpread, steadyLife, unitLife, type LifeModel } from '../keeping'
+import type { Crop } from '../almanac'
+import { lifeModelFromSpread, steadyLife, unitLife, type LifeModel } from '../stores'
 import { Refusal } from '../refusal'
 import { spreadPerWeek } from './next-check'
 import { nextLookInDays } from './next-look'

@@ -1,5 +1,5 @@
 import { Refusal } from '../refusal'
-import type { Crop, HeapTemplate } from '../crops'
+import type { Crop, HeapTemplate } from '../almanac'
 
 /** Heaviest single harvest anyone brings in by hand, g: beyond it a figure has slipped. */
 export const heaviestHarvestG = 2_000_000

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { cropById, crops } from '../crops'
+import { cropById, crops } from '../almanac'
 import { proposePlace, type PlaceNow } from './index'
 
 const unmeasured = (kind: PlaceNow['kind']): PlaceNow => ({

@@ -1,4 +1,4 @@
-import type { Crop, HeapTemplate } from '../crops'
+import type { Crop, HeapTemplate } from '../almanac'
 import { healingRate } from '../line'
 import { placeKinds, type PlaceKind } from '../places'
 

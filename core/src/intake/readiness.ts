@@ -1,5 +1,5 @@
-import { addDays, type CivilDate } from '../household'
-import type { Crop, ReadinessSchool } from '../crops'
+import { addDays, type CivilDate } from '../households'
+import type { Crop, ReadinessSchool } from '../almanac'
 
 export interface SchoolVerdict {
   school: ReadinessSchool

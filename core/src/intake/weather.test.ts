@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { addDays } from '../household'
-import { cropById } from '../crops'
+import { addDays } from '../households'
+import { cropById } from '../almanac'
 import { dryForDays, frostTender, weatherAdvice } from './index'
 
 const today = '2026-09-14'

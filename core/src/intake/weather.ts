@@ -1,5 +1,5 @@
-import { addDays, daysBetween, type CivilDate } from '../household'
-import type { Crop } from '../crops'
+import { addDays, daysBetween, type CivilDate } from '../households'
+import type { Crop } from '../almanac'
 import { readinessVerdicts } from './readiness'
 
 /** One day of the weather to come. */

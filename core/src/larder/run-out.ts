@@ -1,6 +1,6 @@
 import { useRatePriorWeeks } from '../assumptions'
 import { gammaQuantile, mapSpread, type Spread } from '../chance'
-import { addDays, daysBetween, isCivilDate, type CivilDate } from '../household'
+import { addDays, daysBetween, isCivilDate, type CivilDate } from '../households'
 import { Refusal } from '../refusal'
 
 export interface Use {

@@ -1,7 +1,7 @@
 import { weatherAheadLogSd } from '../assumptions'
 import { hourMs, mouldCanStart, type AirSeries } from '../air'
 import { normalPoints, weightedQuantiles, weightedSpread, type Spread } from '../chance'
-import type { Crop, Curing } from '../crops'
+import type { Crop, Curing } from '../almanac'
 import { Refusal } from '../refusal'
 import { atInstant, instantReaching, spentPower, stalls, type AirflowChange } from './drying-power'
 import { curingPosterior, expectedWeightG, weightShare, type CuringPosterior } from './posterior'

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { hourMs, steadyAir } from '../air'
-import { cropById } from '../crops'
-import { dayMs } from '../household'
+import { cropById } from '../almanac'
+import { dayMs } from '../households'
 import {
   curingState,
   expectedNowG,

@@ -1,6 +1,6 @@
 import { saturationVapourPressureKPa, hourMs } from '../air'
 import type { Spread } from '../chance'
-import type { Crop, Dehydrating } from '../crops'
+import type { Crop, Dehydrating } from '../almanac'
 import { Refusal, requireWithin } from '../refusal'
 import { dryBasis, dryWeight, wetBasisPct } from './dry-weight'
 

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { airflowFactor, curingCapKPa } from '../assumptions'
 import { airSeries, hourMs, steadyAir } from '../air'
-import { cropById } from '../crops'
+import { cropById } from '../almanac'
 import {
   airflowAt,
   atInstant,

@@ -1,6 +1,6 @@
 import { airflowFactor, curingCapKPa, healing } from '../assumptions'
 import { hourMs, type AirSeries } from '../air'
-import type { Curing } from '../crops'
+import type { Curing } from '../almanac'
 
 export type Airflow = keyof typeof airflowFactor
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { normalDeviate, stream } from '../chance'
-import { crops } from '../crops'
+import { crops } from '../almanac'
 import { Refusal } from '../refusal'
 import {
   conditioningVerdict,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { steadyAir } from '../air'
-import { cropById, crops } from '../crops'
+import { cropById, crops } from '../almanac'
 import { curingState, healingRate, weightCurve } from './index'
 
 describe('curing and healing in their own climates', () => {

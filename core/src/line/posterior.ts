@@ -1,5 +1,5 @@
 import { airflowWalkKPaH, curedShare, scaleNoise } from '../assumptions'
-import type { Curing } from '../crops'
+import type { Curing } from '../almanac'
 
 /** A weighing at the drying power spent by then. */
 export interface PoweredWeighing {

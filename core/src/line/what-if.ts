@@ -1,5 +1,5 @@
 import { airSeries, hourMs, joinSeries, type AirSeries } from '../air'
-import { dayMs } from '../household'
+import { dayMs } from '../households'
 import { curingState, type CuringLot } from './curing-clock'
 import { airflowAt, type Airflow } from './drying-power'
 import type { Spread } from '../chance'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { cropById } from '../crops'
+import { cropById } from '../almanac'
 import { Refusal } from '../refusal'
 import {
   draft,

@@ -1,5 +1,5 @@
 import { Refusal } from '../refusal'
-import type { CleaningStep, Crop } from '../crops'
+import type { CleaningStep, Crop } from '../almanac'
 import { jarred, loaded, shaken } from './dryer-acts'
 import { draft, type EventDraft } from './event'
 import { cleaned, finished, graded } from './finish-acts'

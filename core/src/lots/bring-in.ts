@@ -1,5 +1,5 @@
 import { heapOf, requireHeapsAddUp } from '../intake'
-import { hungInWords, type Crop, type HeapTemplate, type HungIn } from '../crops'
+import { hungInWords, type Crop, type HeapTemplate, type HungIn } from '../almanac'
 import { Refusal } from '../refusal'
 import { draft, type EventDraft } from './event'
 

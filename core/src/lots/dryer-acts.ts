@@ -1,4 +1,4 @@
-import { dayMs } from '../household'
+import { dayMs } from '../households'
 import { conditioningVerdict, dehydratingOf } from '../line'
 import { Refusal } from '../refusal'
 import { requireStage, surpriseShare, type ActContext, type ActOutcome, type LotAct } from './acts'

@@ -1,4 +1,4 @@
-import type { CleaningStep, HungIn } from '../crops'
+import type { CleaningStep, HungIn } from '../almanac'
 
 /** What can happen to a lot. Rows of these are only ever added. */
 export type EventKind =

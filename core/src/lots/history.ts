@@ -1,4 +1,4 @@
-import type { HungIn } from '../crops'
+import type { HungIn } from '../almanac'
 import type { LotEvent } from './event'
 import type { Quantity } from './quantity'
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { cropById } from '../crops'
-import { dayMs } from '../household'
+import { cropById } from '../almanac'
+import { dayMs } from '../households'
 import { Refusal } from '../refusal'
 import { bringIn, eventSays, lotHistory, nextLotCode, perform, type LotAct, type LotEvent } from './index'
 

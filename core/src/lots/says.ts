@@ -1,4 +1,4 @@
-import { hungInWords, type Crop } from '../crops'
+import { hungInWords, type Crop } from '../almanac'
 import type { EventDraft } from './event'
 
 const grams = (g: number) => (Math.abs(g) >= 10_000 ? `${(g / 1000).toFixed(1)} kg` : `${g.toLocaleString('en-GB')} g`)

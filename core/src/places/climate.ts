@@ -1,5 +1,5 @@
 import { saturationVapourPressureKPa } from '../air'
-import { dayMs } from '../household'
+import { dayMs } from '../households'
 
 /** The year outdoors in its simplest form: a mean, a swing, and the damp that goes with it. */
 export interface Climate {

@@ -1,6 +1,6 @@
 import { recentAirMemoryDays, recentAirShare } from '../assumptions'
 import { airSeries, hourMs, saturationVapourPressureKPa, type AirSeries } from '../air'
-import { dayMs } from '../household'
+import { dayMs } from '../households'
 import { outdoorNormal, type Climate } from './climate'
 import { placeKinds, type PlaceKind } from './kinds'
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { steadyAir } from '../air'
-import { dayMs } from '../household'
+import { dayMs } from '../households'
 import { airAhead, assumedAir, climateFor, outdoorNormal, placeKinds, withForecast, type PlaceKind } from './index'
 
 const climate = climateFor(47, 430)

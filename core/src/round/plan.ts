@@ -1,4 +1,4 @@
-import { addDays, daysBetween, type CivilDate } from '../household'
+import { addDays, daysBetween, type CivilDate } from '../households'
 
 export type JobKind =
   'weigh' | 'test' | 'take-down' | 'unstall' | 'check' | 'use' | 'read' | 'rotate' | 'turn' | 'take-out' | 'shake'

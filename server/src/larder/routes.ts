@@ -1,10 +1,10 @@
 import type { LarderLot, LarderView } from '@vadose/contract/larder'
-import { addDays, daysBetween } from '@vadose/core/household'
-import { meanSoundShare } from '@vadose/core/keeping'
+import { addDays, daysBetween } from '@vadose/core/households'
+import { meanSoundShare } from '@vadose/core/stores'
 import { eatFirst, runOut, useWithinShare, type Eatable } from '@vadose/core/larder'
 import { Router } from 'express'
 import { asHousehold, type Pool } from '../database'
-import { currentState, type HouseholdState, type LotState } from '../household'
+import { currentState, type HouseholdState, type LotState } from '../households'
 import { keepsUntil, lotRow } from '../lots'
 import { usesByDay } from './queries'
 

@@ -3,7 +3,7 @@ import { airSeries, saturationVapourPressureKPa, type AirSeries } from '@vadose/
 import { thinLayerGain } from '@vadose/core/assumptions'
 import { airflowAt, curingOf, whatWouldHelp, type Alternative } from '@vadose/core/line'
 import { placeKinds } from '@vadose/core/places'
-import type { HouseholdState, LotState } from '../household'
+import type { HouseholdState, LotState } from '../households'
 import { readyDates } from '../lots'
 
 /** Air a dehydrator draws in, kPa of vapour: a kitchen at 20 °C and half damp. */

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import type { LineView } from '@vadose/contract/line'
 import type { LotView } from '@vadose/contract/lots'
 import type { RoundView } from '@vadose/contract/round'
-import { cropById, driedForm, type Crop } from '@vadose/core/crops'
+import { cropById, driedForm, type Crop } from '@vadose/core/almanac'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { practiceFile } from '../testing/fresh'
 

@@ -1,11 +1,11 @@
 import type { LineLotDetail, LineView } from '@vadose/contract/line'
 import { hourMs } from '@vadose/core/air'
-import { hungInWords } from '@vadose/core/crops'
+import { hungInWords } from '@vadose/core/almanac'
 import { weightCurve } from '@vadose/core/line'
 import { Refusal } from '@vadose/core/refusal'
 import { Router } from 'express'
 import type { Pool } from '../database'
-import { currentState, type PlaceState } from '../household'
+import { currentState, type PlaceState } from '../households'
 import { curingView, dryerView, jarView, lotRow } from '../lots'
 import { lineAdvice, optionsFor } from './advice'
 

@@ -2,7 +2,7 @@ import { actSchemas, type Act, type ActAnswer, type LotView } from '@vadose/cont
 import { lotCodePattern, struckIn, type LotAct } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
 import { raw, Router, type Request } from 'express'
-import { almanacOf, cropIn } from '../crops'
+import { almanacOf, cropIn } from '../almanac'
 import { asHousehold, inTransaction, type Pool } from '../database'
 import {
   currentHousehold,
@@ -12,7 +12,7 @@ import {
   stateOf,
   civilDateOf,
   type HouseholdRow,
-} from '../household'
+} from '../households'
 import { checker } from '../http'
 import { placesOf } from '../places'
 import { eventsOfLot, keepPhoto, lockLot, lotByCode, lotListJson, photoOf } from './queries'

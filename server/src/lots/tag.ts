@@ -1,5 +1,5 @@
-import type { Crop } from '@vadose/core/crops'
-import { weightWords, type Units } from '@vadose/core/household'
+import type { Crop } from '@vadose/core/almanac'
+import { weightWords, type Units } from '@vadose/core/households'
 import QRCode from 'qrcode'
 import type { FullLotRow } from './queries'
 

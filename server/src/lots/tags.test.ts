@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest'
-import { cropById } from '@vadose/core/crops'
+import { cropById } from '@vadose/core/almanac'
 import { garlicHarvest, practiceFile } from '../testing/fresh'
 import { qrPath, tagSvg, tagWords } from './tag'
 

@@ -1,12 +1,12 @@
 import type { CuringView, DryerView, JarView, KeepingView, LotEventView, LotRow } from '@vadose/contract/lots'
 import { mapSpread, type Spread } from '@vadose/core/chance'
 import { soundNow } from '@vadose/core/checks'
-import type { Crop } from '@vadose/core/crops'
-import { addDays } from '@vadose/core/household'
-import { endReason } from '@vadose/core/keeping'
+import type { Crop } from '@vadose/core/almanac'
+import { addDays } from '@vadose/core/households'
+import { endReason } from '@vadose/core/stores'
 import { airflowAt, conditioningDays, conditioningVerdict, dryerState, expectedNowG } from '@vadose/core/line'
 import { eventSays, jarDay } from '@vadose/core/lots'
-import type { HouseholdState, LotState, PlaceState } from '../household'
+import type { HouseholdState, LotState, PlaceState } from '../households'
 import type { EventRow, FullLotRow } from './queries'
 
 export const lotRow = (row: FullLotRow): LotRow => ({

@@ -1,6 +1,6 @@
 import type { WeatherDay } from '@vadose/contract/places'
 import { hourMs, type AirSeries } from '@vadose/core/air'
-import type { HouseholdState } from '../household'
+import type { HouseholdState } from '../households'
 
 const aheadDays = 5
 

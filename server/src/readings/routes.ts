@@ -8,11 +8,11 @@ import {
   type SensorBatch,
   type SensorMade,
 } from '@vadose/contract/readings'
-import { dayMs } from '@vadose/core/household'
+import { dayMs } from '@vadose/core/households'
 import { Refusal } from '@vadose/core/refusal'
 import { Router } from 'express'
 import { asHousehold, inTransaction, type Client, type Pool } from '../database'
-import { currentHousehold, currentId, householdById, nowOf, writeOnce } from '../household'
+import { currentHousehold, currentId, householdById, nowOf, writeOnce } from '../households'
 import { checker } from '../http'
 import { placesOf } from '../places'
 import { finishJobs } from '../round'

@@ -1,5 +1,5 @@
-import type { Crop } from '@vadose/core/crops'
-import { addDays, daysBetween } from '@vadose/core/household'
+import type { Crop } from '@vadose/core/almanac'
+import { addDays, daysBetween } from '@vadose/core/households'
 import { dryerJobs, dryingJobs, jarJob, storedJobs, useUpJob, type Job } from '@vadose/core/round'
 import { asHousehold, inTransaction, type Pool } from '../database'
 import {
@@ -10,7 +10,7 @@ import {
   type HouseholdState,
   type LotState,
   type PlaceState,
-} from '../household'
+} from '../households'
 import { dryerView, jarView } from '../lots'
 import { dropJobs, openJobs, upsertJob } from './queries'
 

@@ -3,8 +3,8 @@ import type { LotView } from '@vadose/contract/lots'
 import { ElButton } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { cropColour, cropOf, lotCrop } from '../crops'
-import { amount, inUnits, longDate, untilDate, useAnswer, useFrame } from '../household'
+import { cropColour, cropOf, lotCrop } from '../almanac'
+import { amount, inUnits, longDate, untilDate, useAnswer, useFrame } from '../households'
 import { SurvivalChart, useAct } from '../lots'
 
 const frame = useFrame()

@@ -2,8 +2,8 @@
 import type { HarvestAnswer } from '@vadose/contract/intake'
 import { ElButton } from 'element-plus'
 import { computed } from 'vue'
-import type { Crop } from '../crops'
-import { weight } from '../household'
+import type { Crop } from '../almanac'
+import { weight } from '../households'
 import { PhotoButton } from '../lots'
 
 /** The lots a harvest has made, each with its tag to print. */

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { IntakeMemory } from '@vadose/contract/intake'
-import { findCrops } from '@vadose/core/crops'
+import { findCrops } from '@vadose/core/almanac'
 import { ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
-import { allCrops, cropColour, currentAlmanac, type Crop } from '../crops'
+import { allCrops, cropColour, currentAlmanac, type Crop } from '../almanac'
 
 /** What came in: crops brought in before stand ready, the others are found by name or by what is in the hand. */
 const props = defineProps<{ memory: IntakeMemory[] }>()

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { PlaceView } from '@vadose/contract/places'
-import { hungInWords, type Crop, type HeapTemplate } from '@vadose/core/crops'
+import { hungInWords, type Crop, type HeapTemplate } from '@vadose/core/almanac'
 import { ElInput } from 'element-plus'
 import { computed } from 'vue'
-import { bareLarge, gramsFromSum, largeUnit, weight } from '../household'
+import { bareLarge, gramsFromSum, largeUnit, weight } from '../households'
 import { countFrom } from '../lots'
 import type { HeapEntry } from './harvest'
 import TallyField from './TallyField.vue'

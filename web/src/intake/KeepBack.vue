@@ -2,9 +2,9 @@
 import { keepBack } from '@vadose/core/year'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
-import type { Crop } from '../crops'
-import { weight } from '../household'
-import { Choices } from '../parts'
+import type { Crop } from '../almanac'
+import { weight } from '../households'
+import { Choices } from '../kit'
 
 /** How many to put by for planting, and whether the largest or the smallest: what is eaten now, what comes next year. */
 const props = defineProps<{ crop: Crop; totalG: number | null; pieces: number | null }>()

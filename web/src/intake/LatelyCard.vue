@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { LotRow } from '@vadose/contract/lots'
 import { computed } from 'vue'
-import { cropColour, lotCrop, lotName } from '../crops'
-import { amount, shortDate } from '../household'
+import { cropColour, lotCrop, lotName } from '../almanac'
+import { amount, shortDate } from '../households'
 
 /** The last lots that came in, to see that yesterday's are there and to tie on a tag that is missing. */
 const props = defineProps<{ lots: LotRow[] }>()

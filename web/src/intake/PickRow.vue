@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { HarvestAnswer, IntakeMemory, PickedCrop } from '@vadose/contract/intake'
-import { addDays } from '@vadose/core/household'
+import { addDays } from '@vadose/core/households'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, nextTick, ref } from 'vue'
 import { ApiError, newRequestId, post } from '../api'
-import { allCrops, cropColour, cropOf } from '../crops'
-import { gramsFrom, largeUnit, shortDate, useAnswer, useFrame, weight } from '../household'
+import { allCrops, cropColour, cropOf } from '../almanac'
+import { gramsFrom, largeUnit, shortDate, useAnswer, useFrame, weight } from '../households'
 
 /** What is picked day by day: one tap, one weight; it adds up by crop and week. */
 const props = defineProps<{ memory: IntakeMemory[] }>()

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import type { WeatherDay } from '@vadose/contract/places'
 import { dryForDays, readinessVerdicts, unwateredDays, weatherAdvice } from '@vadose/core/intake'
-import { addDays } from '@vadose/core/household'
+import { addDays } from '@vadose/core/households'
 import { ElDatePicker } from 'element-plus'
 import 'element-plus/es/components/date-picker/style/css'
 import { computed, ref } from 'vue'
-import type { Crop } from '../crops'
-import { longDate } from '../household'
+import type { Crop } from '../almanac'
+import { longDate } from '../households'
 
 const props = defineProps<{ crop: Crop; today: string; weather: WeatherDay[] }>()
 const share = defineModel<number | undefined>({ required: true })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
-import { gramsFromSum, largeUnit, weight } from '../household'
+import { gramsFromSum, largeUnit, weight } from '../households'
 
 /** A weight put together from several on the scale: buckets added, the tare taken off. */
 defineProps<{ label: string; placeholder?: string }>()

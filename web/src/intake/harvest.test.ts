@@ -2,8 +2,8 @@ import type { LotRow } from '@vadose/contract/lots'
 import type { PlaceView } from '@vadose/contract/places'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { cropOf } from '../crops'
-import { useUnits } from '../household'
+import { cropOf } from '../almanac'
+import { useUnits } from '../households'
 import { emptyHeaps, heapsToSend, joinsOf, markOf, proposedPlace, sumHarvest, type HeapEntry } from './harvest'
 
 const garlic = cropOf('garlic-hardneck')

@@ -2,8 +2,8 @@
 import type { LarderLot, LarderView } from '@vadose/contract/larder'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
-import { cropColour, cropOf, lotCrop, lotName } from '../crops'
-import { amount, dateRange, exactWeight, inUnits, longDate, shortDate, useAnswer, weight } from '../household'
+import { cropColour, cropOf, lotCrop, lotName } from '../almanac'
+import { amount, dateRange, exactWeight, inUnits, longDate, shortDate, useAnswer, weight } from '../households'
 import { LotDrawer, TakeForm, useAct } from '../lots'
 import Shelf from './Shelf.vue'
 

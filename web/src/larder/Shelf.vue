@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { LarderLot } from '@vadose/contract/larder'
 import { computed } from 'vue'
-import { cropColour } from '../crops'
+import { cropColour } from '../almanac'
 
 /** A lot's bulbs on the shelf, full ones and the outline of those eaten: at most 14 glyphs. */
 const props = defineProps<{ lot: LarderLot }>()

@@ -3,8 +3,8 @@ import type { LineView } from '@vadose/contract/line'
 import { scaleLinear, scaleTime } from 'd3-scale'
 import { curveMonotoneX, line } from 'd3-shape'
 import { computed } from 'vue'
-import { momentOf, shortDate, useFrame } from '../household'
-import { TableBelow, useReader } from '../parts'
+import { momentOf, shortDate, useFrame } from '../households'
+import { TableBelow, useReader } from '../kit'
 
 const props = defineProps<{ air: LineView['air']; placeId: string | null; stallKPa: number; now: string }>()
 type Point = LineView['air'][number]['points'][number]

@@ -5,7 +5,7 @@ import { dryWeight, traysMoisturePct } from '@vadose/core/line'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watchEffect } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { cropOf } from '../crops'
+import { cropOf } from '../almanac'
 import {
   amount,
   degree,
@@ -16,9 +16,9 @@ import {
   toCelsius,
   useAnswer,
   weight,
-} from '../household'
+} from '../households'
 import { useAct } from '../lots'
-import { Choices } from '../parts'
+import { Choices } from '../kit'
 
 /** Loading the dehydrator with a lot or a part of it. */
 const route = useRoute()

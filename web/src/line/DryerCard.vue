@@ -2,8 +2,8 @@
 import type { LineView } from '@vadose/contract/line'
 import { ElButton, ElInput } from 'element-plus'
 import { reactive, ref } from 'vue'
-import { cropColour, cropOf, lotName } from '../crops'
-import { gramsFrom, momentOf, smallUnit, temperature, useFrame, weight } from '../household'
+import { cropColour, cropOf, lotName } from '../almanac'
+import { gramsFrom, momentOf, smallUnit, temperature, useFrame, weight } from '../households'
 import { useAct, WeighField } from '../lots'
 
 /** Loads in the dehydrator: when each is done, by its hours and by the scale. */

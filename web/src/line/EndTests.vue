@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
 import { computed, reactive } from 'vue'
-import { cropOf } from '../crops'
+import { cropOf } from '../almanac'
 import { useAct } from '../lots'
 
 const props = defineProps<{ code: string; crop: string }>()

@@ -4,10 +4,10 @@ import type { PlaceView } from '@vadose/contract/places'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
-import { cropOf, schoolOf } from '../crops'
-import { amount, gramsFrom, largeUnit, useAnswer, weight } from '../household'
+import { cropOf, schoolOf } from '../almanac'
+import { amount, gramsFrom, largeUnit, useAnswer, weight } from '../households'
 import { countFrom, GradeRows, gradesFrom, useAct, type GradeEntries } from '../lots'
-import { Choices } from '../parts'
+import { Choices } from '../kit'
 import { placeOptions } from '../places'
 
 const route = useRoute()

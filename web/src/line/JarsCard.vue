@@ -2,8 +2,8 @@
 import type { LineView } from '@vadose/contract/line'
 import { ElButton, ElInput } from 'element-plus'
 import { ref } from 'vue'
-import { cropColour, lotName } from '../crops'
-import { weight } from '../household'
+import { cropColour, lotName } from '../almanac'
+import { weight } from '../households'
 import { useAct } from '../lots'
 
 /** Dried food a week in the jar before it is put by: shaken every day, looked at for beads. */

@@ -2,8 +2,8 @@
 import type { LineAdvice } from '@vadose/contract/line'
 import { ElButton } from 'element-plus'
 import { computed } from 'vue'
-import { lotName } from '../crops'
-import { inUnits, useAnswer } from '../household'
+import { lotName } from '../almanac'
+import { inUnits, useAnswer } from '../households'
 import { useAct } from '../lots'
 
 /** The line as a whole: what tomorrow's air does to it, and which moves would help most. */

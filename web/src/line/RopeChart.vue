@@ -2,8 +2,8 @@
 import type { LineLot } from '@vadose/contract/line'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { cropColour, cropOf, heapLabel } from '../crops'
-import { dateRange, weight } from '../household'
+import { cropColour, cropOf, heapLabel } from '../almanac'
+import { dateRange, weight } from '../households'
 import { hangTags, ropeY } from './tag-layout'
 
 const props = defineProps<{ lots: LineLot[]; chosen: string | undefined }>()

@@ -3,8 +3,8 @@ import type { LineLotDetail } from '@vadose/contract/line'
 import { scaleLinear, scaleTime } from 'd3-scale'
 import { area, line } from 'd3-shape'
 import { computed } from 'vue'
-import { dateRange, fromGrams, shortDate, smallUnit, weight } from '../household'
-import { TableBelow, useReader } from '../parts'
+import { dateRange, fromGrams, shortDate, smallUnit, weight } from '../households'
+import { TableBelow, useReader } from '../kit'
 
 const props = defineProps<{ detail: LineLotDetail; now: string; colour: string }>()
 type Point = LineLotDetail['curve'][number]

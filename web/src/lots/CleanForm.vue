@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { CleaningStep } from '@vadose/core/crops'
+import type { CleaningStep } from '@vadose/core/almanac'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
-import { gramsFrom, largeUnit, weight } from '../household'
-import { Choices } from '../parts'
+import { gramsFrom, largeUnit, weight } from '../households'
+import { Choices } from '../kit'
 import { useAct } from './act'
 
 /** Threshing, sieving, winnowing: what is left on the scale after each. */

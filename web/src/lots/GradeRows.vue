@@ -12,7 +12,7 @@ export type GradeEntries = Partial<Record<Grade['grade'], GradeEntry>>
 <script setup lang="ts">
 import { gradeNames } from '@vadose/core/lots'
 import { ElInput } from 'element-plus'
-import { largeUnit } from '../household'
+import { largeUnit } from '../households'
 
 /** Sizes to be taken out of a lot, each weighed and, where they are counted, counted. */
 const props = defineProps<{ many: string; only?: Grade['grade'][] }>()

@@ -2,7 +2,7 @@
 import type { LotEventView } from '@vadose/contract/lots'
 import { computed } from 'vue'
 import { ElButton } from 'element-plus'
-import { inUnits, weight, yearDate } from '../household'
+import { inUnits, weight, yearDate } from '../households'
 import { useAct } from './act'
 
 const props = defineProps<{ events: LotEventView[]; code: string }>()

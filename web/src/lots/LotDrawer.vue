@@ -2,7 +2,7 @@
 import type { LotView } from '@vadose/contract/lots'
 import { ElDrawer } from 'element-plus'
 import 'element-plus/es/components/drawer/style/css'
-import { useAnswer } from '../household'
+import { useAnswer } from '../households'
 import LotPanel from './LotPanel.vue'
 
 const props = defineProps<{ code: string | undefined }>()

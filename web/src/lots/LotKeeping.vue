@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { KeepingView, LotView } from '@vadose/contract/lots'
 import { computed } from 'vue'
-import { cropColour } from '../crops'
-import { inUnits, longDate, shortDate, untilDate, useFrame } from '../household'
+import { cropColour } from '../almanac'
+import { inUnits, longDate, shortDate, untilDate, useFrame } from '../households'
 import SurvivalChart from './SurvivalChart.vue'
 
 /** How long a stored lot keeps where it is, what will end it, and what other places would make of it. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { LotView } from '@vadose/contract/lots'
 import { computed } from 'vue'
-import { cropColour, lotCrop } from '../crops'
-import { amount, inUnits, shortDate, useFrame } from '../household'
+import { cropColour, lotCrop } from '../almanac'
+import { amount, inUnits, shortDate, useFrame } from '../households'
 
 /** A lot's way from bed to plate: what changed it, on one line of time. */
 const props = defineProps<{ lot: LotView; wide: boolean }>()

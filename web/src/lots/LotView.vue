@@ -2,7 +2,7 @@
 import type { LotView } from '@vadose/contract/lots'
 import { onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { useAnswer } from '../household'
+import { useAnswer } from '../households'
 import LotPanel from './LotPanel.vue'
 
 const route = useRoute()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { MovePreview } from '@vadose/contract/stores'
 import { computed } from 'vue'
-import { inUnits, sentence, shortDate, untilDate } from '../household'
+import { inUnits, sentence, shortDate, untilDate } from '../households'
 
 const props = defineProps<{ preview: MovePreview }>()
 const says = computed(() => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { ApiError } from '../api'
-import { useFrame } from '../household'
+import { useFrame } from '../households'
 
 /** Takes a picture of a lot: made small here, so that what the camera wrote into the file never leaves the phone. */
 const props = defineProps<{ code: string; pictured?: boolean }>()

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { KeepingView } from '@vadose/contract/lots'
-import { daysBetween } from '@vadose/core/household'
+import { daysBetween } from '@vadose/core/households'
 import { scaleLinear } from 'd3-scale'
 import { area, curveMonotoneX, line } from 'd3-shape'
 import { computed } from 'vue'
-import { fullDate, monthTicks, shortDate } from '../household'
-import { nearest, TableBelow, useReader } from '../parts'
+import { fullDate, monthTicks, shortDate } from '../households'
+import { nearest, TableBelow, useReader } from '../kit'
 import { monthStep, shownCurve, tenths, type SurvivalPoint as Point } from './survival'
 
 const props = defineProps<{

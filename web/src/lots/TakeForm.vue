@@ -2,9 +2,9 @@
 import type { LotRow } from '@vadose/contract/lots'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
-import { lotCrop } from '../crops'
-import { amount, gramsFrom, isUs, smallUnit } from '../household'
-import { Choices } from '../parts'
+import { lotCrop } from '../almanac'
+import { amount, gramsFrom, isUs, smallUnit } from '../households'
+import { Choices } from '../kit'
 import { useAct } from './act'
 
 const props = defineProps<{ lot: LotRow; kind: 'use' | 'lose' | 'correct' }>()

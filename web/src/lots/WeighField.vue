@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
-import { gramsFrom, isUs, smallUnit, weight } from '../household'
+import { gramsFrom, isUs, smallUnit, weight } from '../households'
 import { useAct } from './act'
 
 const props = defineProps<{

@@ -1,7 +1,7 @@
 import type { ActAnswer, ActName } from '@vadose/contract/lots'
 import { ref } from 'vue'
 import { newRequestId, post, type ApiError } from '../api'
-import { refused, useFrame } from '../household'
+import { refused, useFrame } from '../households'
 
 type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never
 type Act = Without<import('@vadose/contract/lots').Act, 'requestId'>

@@ -1,7 +1,7 @@
 import type { LotRow } from '@vadose/contract/lots'
 import type { PlaceView } from '@vadose/contract/places'
-import { cropOf, heapLabel, lotCrop, lotName } from '../crops'
-import { amount } from '../household'
+import { cropOf, heapLabel, lotCrop, lotName } from '../almanac'
+import { amount } from '../households'
 
 export interface Found {
   key: string

@@ -1,5 +1,5 @@
 import type { Grade } from '@vadose/core/lots'
-import { gramsFrom } from '../household'
+import { gramsFrom } from '../households'
 import type { GradeEntries } from './GradeRows.vue'
 
 /** A whole count above nothing as typed, or null. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { monthTicks } from '../household'
+import { monthTicks } from '../households'
 import { monthStep, shownCurve, tenths } from './survival'
 
 const curve = (days: number, life: number) =>

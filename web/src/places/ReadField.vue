@@ -2,7 +2,7 @@
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { ApiError, post } from '../api'
-import { degree, toCelsius, useFrame } from '../household'
+import { degree, toCelsius, useFrame } from '../households'
 
 /** A reading by hand: what the thermometer and the hygrometer of a place show. */
 const props = defineProps<{ placeId: string; placeName?: string | undefined }>()

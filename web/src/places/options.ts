@@ -1,5 +1,5 @@
 import type { PlaceView } from '@vadose/contract/places'
-import { humidity, temperature } from '../household'
+import { humidity, temperature } from '../households'
 
 /** Places to choose from, each with the air it has. */
 export const placeOptions = (places: readonly PlaceView[]) =>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
 import { computed } from 'vue'
-import { humidity, temperature } from '../household'
+import { humidity, temperature } from '../households'
 import type { FileSummary } from './reader.worker'
 
 /** What is in a file, before any of it is written. */

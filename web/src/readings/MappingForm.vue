@@ -2,7 +2,7 @@
 import type { ColumnMapping, FileHead } from '@vadose/core/readings'
 import { winterClock } from '@vadose/core/readings'
 import { computed } from 'vue'
-import { useFrame } from '../household'
+import { useFrame } from '../households'
 
 /** Which column says what: guessed, to be put right where the guess is wrong. */
 const props = defineProps<{ head: FileHead; remembered: boolean }>()

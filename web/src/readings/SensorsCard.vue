@@ -4,7 +4,7 @@ import type { SensorMade, SensorView } from '@vadose/contract/readings'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { ApiError, post, remove } from '../api'
-import { useAnswer, useFrame } from '../household'
+import { useAnswer, useFrame } from '../households'
 
 defineProps<{ places: PlaceView[] }>()
 const frame = useFrame()

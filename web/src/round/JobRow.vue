@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import type { JobView } from '@vadose/contract/round'
-import { daysBetween } from '@vadose/core/household'
+import { daysBetween } from '@vadose/core/households'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
-import { cropColour } from '../crops'
+import { cropColour } from '../almanac'
 import { EndTests } from '../line'
 import { useAct, WeighField } from '../lots'
-import { inUnits } from '../household'
+import { inUnits } from '../households'
 import { ReadField } from '../places'
 
 const props = defineProps<{ job: JobView; placeId: string; today: string }>()

@@ -2,7 +2,7 @@
 import type { RoundView } from '@vadose/contract/round'
 import { scaleLinear } from 'd3-scale'
 import { computed } from 'vue'
-import { degree, fromCelsius, fullDate, weekdayOf } from '../household'
+import { degree, fromCelsius, fullDate, weekdayOf } from '../households'
 
 const props = defineProps<{ days: RoundView['weather'] }>()
 const width = 336

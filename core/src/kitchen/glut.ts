@@ -1,0 +1,136 @@
+import type { Crop } from '../almanac'
+import { requireWithin } from '../refusal'
+import { blanch } from './blanch'
+import { loadKgPerLitre } from './freezer-load'
+
+/** A heap that wants freezing. */
+export interface GlutHeap {
+  crop: Crop
+  cut?: string
+  kg: number
+  hoursSincePicking: number
+}
+
+/** An evening somebody is free. */
+export interface FreeTime {
+  /** hours from now */
+  inHours: number
+  hours: number
+}
+
+export interface Kitchen {
+  panLitres: number
+  trays: number
+  kgPerTray: number
+  freezerLitres: number
+  altitudeM: number
+}
+
+export interface GlutPlan {
+  batches: {
+    crop: string
+    cut: string
+    kg: number
+    startInHours: number
+    minutes: number
+    hoursOld: number
+    late: boolean
+  }[]
+  /** what no evening, tray or freezer has room for */
+  leftOver: { crop: string; kg: number; why: 'time' | 'trays' | 'freezer' | 'too-old'; instead: string }[]
+  kgFrozen: number
+  kgLate: number
+}
+
+/** Half a kilo to four litres of water. @source NCHFP: a gallon a pound; practice takes half a kilo to 4 L (recalled) */
+const kgPerLitreOfWater = 0.5 / 4
+/** Judgement: washing, draining and spreading out one batch, minutes. */
+const handlingMinutes = 6
+const rawMinutesPerKg = 12
+
+/** Hours after picking within which it should be in the freezer: judgement from “the same day, a day or two at most”. */
+export function freezeWithinHours(crop: Crop): number {
+  if (crop.id === 'sweetcorn' || crop.id.startsWith('pea')) return 12
+  if (crop.group === 'berry' || crop.group === 'leaf') return 24
+  if (crop.group === 'legume') return 30
+  return 48
+}
+
+/**
+ * Which batches to freeze on which evening: always the heap whose deadline comes first, batch by batch, as pan, time,
+ * trays and the freezer's power allow. Earliest deadline first loses least when batches take alike.
+ * @throws Refusal `out-of-range`, and what `blanch` refuses
+ */
+export function glutPlan(heaps: readonly GlutHeap[], evenings: readonly FreeTime[], kitchen: Kitchen): GlutPlan {
+  requireWithin(kitchen.panLitres, 1, 100, 'panLitres', 'L')
+  requireWithin(kitchen.trays, 0, 50, 'trays', '')
+  requireWithin(kitchen.kgPerTray, 0.1, 10, 'kgPerTray', 'kg')
+  requireWithin(kitchen.freezerLitres, 5, 5000, 'freezerLitres', 'L')
+  const work = heaps.map((heap, i) => {
+    requireWithin(heap.kg, 0.05, 500, `heaps/${i}/kg`, 'kg')
+    requireWithin(heap.hoursSincePicking, 0, 200, `heaps/${i}/hoursSincePicking`, 'hours')
+    const how = blanch(heap.crop, heap.cut, kitchen.altitudeM)
+    const minutes = how.waterMinutes || how.steamMinutes
+    return {
+      heap,
+      cut: how.cut,
+      left: heap.kg,
+      deadline: freezeWithinHours(heap.crop) - heap.hoursSincePicking,
+      batchKg: minutes > 0 ? kitchen.panLitres * kgPerLitreOfWater : 1,
+      // water comes back to the boil within a minute; the next batch blanches while this one cools
+      batchMinutes: minutes > 0 ? minutes + 1 + handlingMinutes : rawMinutesPerKg,
+      blocked: undefined as GlutPlan['leftOver'][number]['why'] | undefined,
+    }
+  })
+  const batches: GlutPlan['batches'] = []
+  const perDay = kitchen.freezerLitres * loadKgPerLitre.most
+  const loads: { at: number; kg: number }[] = []
+  for (const evening of [...evenings].sort((a, b) => a.inHours - b.inHours)) {
+    let minute = 0
+    let onTrays = 0
+    for (;;) {
+      const open = work
+        .filter((w) => w.left > 1e-6 && w.heap.hoursSincePicking + evening.inHours < freezeWithinHours(w.heap.crop) * 2)
+        .sort((a, b) => a.deadline - b.deadline)
+      const start = evening.inHours + minute / 60
+      const inFreezer = loads.filter((l) => l.at > start - 24).reduce((sum, l) => sum + l.kg, 0)
+      const roomKg = Math.min(perDay - inFreezer, kitchen.trays * kitchen.kgPerTray - onTrays)
+      const next = open.find((w) => minute + w.batchMinutes <= evening.hours * 60 + 1e-9)
+      if (!next || roomKg < 0.05) {
+        for (const w of open) {
+          w.blocked = !next ? 'time' : perDay - inFreezer < 0.05 ? 'freezer' : 'trays'
+        }
+        break
+      }
+      const kg = Math.min(next.batchKg, next.left, roomKg)
+      const doneAt = start + next.batchMinutes / 60
+      batches.push({
+        crop: next.heap.crop.id,
+        cut: next.cut,
+        kg,
+        startInHours: start,
+        minutes: next.batchMinutes,
+        hoursOld: next.heap.hoursSincePicking + start,
+        late: doneAt > next.deadline,
+      })
+      loads.push({ at: start, kg })
+      onTrays += kg
+      next.left -= kg
+      minute += next.batchMinutes
+    }
+  }
+  return {
+    batches,
+    leftOver: work
+      .filter((w) => w.left > 1e-6)
+      .map((w) => ({ crop: w.heap.crop.id, kg: w.left, why: w.blocked ?? 'time', instead: insteadOf(w.heap.crop) })),
+    kgFrozen: batches.reduce((sum, b) => sum + b.kg, 0),
+    kgLate: batches.reduce((sum, b) => sum + (b.late ? b.kg : 0), 0),
+  }
+}
+
+/** What else to do with it. */
+function insteadOf(crop: Crop): string {
+  const other = crop.ways.filter((w) => !['freeze', 'seed'].includes(w.way)).map((w) => w.note)
+  return other[0] ? `Instead: ${other.slice(0, 2).join('; or ')}.` : 'Give it away today.'
+}

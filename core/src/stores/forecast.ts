@@ -1,0 +1,197 @@
+import { airSeries, type AirSeries } from '../air'
+import { weightedSpread, type Spread } from '../chance'
+import type { Crop } from '../almanac'
+import { requireWithin } from '../refusal'
+import { dayOfShare, endShares, lifeModel, priorWeights, soundShare, unitLife, type LifeModel } from './life-model'
+import {
+  agesByDay,
+  bearableLossPct,
+  keepingRange,
+  respirationWPerKg,
+  usualPacking,
+  ends,
+  type End,
+  type Packing,
+  type Surroundings,
+} from './rates'
+
+export interface KeepingForecast {
+  /** days from the start of storing, from the lot's view today, when 9 in 10 of what is there now are still sound */
+  nineInTenDay: Spread
+  /** the same for half */
+  halfDay: Spread
+  /** share sound, by day from the start, middle and 8-in-10 band */
+  curve: { day: number; p10: number; p50: number; p90: number }[]
+  endedBy: { end: End; share: number }[]
+  weightLossPctPerMonth: number
+}
+
+/** Believed share bad now and life scale, by scale: the state checks leave behind. */
+export interface LotBelief {
+  weights: Float64Array
+  /** share bad among what is there now, by scale */
+  badShare: Float64Array
+}
+
+/**
+ * How long a stored lot will keep.
+ * @param model the lot's life over the air it had and the air expected
+ * @param nowDay day of the model that is today
+ * @param belief what checks have taught; the prior when nobody has looked
+ */
+export function keepingForecast(
+  model: LifeModel,
+  lossPct: Float64Array,
+  nowDay: number,
+  belief: LotBelief = unlooked(model, nowDay),
+  stepDays = 3,
+): KeepingForecast {
+  const { weights, badShare } = belief
+  const now = Array.from(weights, (_, j) => soundShare(model, nowDay, j))
+  const soundLater = (day: number, j: number) =>
+    (1 - badShare[j]!) * (now[j]! > 1e-12 ? soundShare(model, day, j) / now[j]! : 0)
+  const dayWhen = (level: number) =>
+    weightedSpread(
+      Array.from(weights, (_, j) =>
+        Math.max(
+          nowDay,
+          dayOfShare((day) => (day <= nowDay ? 1 : soundLater(day, j)), level, model.days),
+        ),
+      ),
+      weights,
+    )
+  const curve: KeepingForecast['curve'] = []
+  for (let day = 0; day <= model.days; day += stepDays) {
+    const values = Array.from(weights, (_, j) => (day < nowDay ? soundShare(model, day, j) : soundLater(day, j)))
+    curve.push({ day, ...weightedSpread(values, weights) })
+  }
+  const today = Math.floor(Math.min(nowDay, model.days - 1))
+  const ahead = Math.min(model.days, today + 30)
+  return {
+    nineInTenDay: dayWhen(0.9),
+    halfDay: dayWhen(0.5),
+    curve,
+    endedBy: endShares(model, weights),
+    weightLossPctPerMonth: ((lossPct[ahead]! - lossPct[today]!) / (ahead - today)) * 30,
+  }
+}
+
+/** Nobody has looked: the prior scales, and as many bad as each says. */
+export function unlooked(model: LifeModel, nowDay: number): LotBelief {
+  const weights = priorWeights(model)
+  return { weights, badShare: Float64Array.from(weights, (_, j) => 1 - soundShare(model, nowDay, j)) }
+}
+
+/** Life model of a lot over an hourly series. */
+export function lotLife(
+  crop: Crop,
+  air: AirSeries,
+  packing: Packing,
+  around: Surroundings = {},
+): { model: LifeModel; lossPct: Float64Array } {
+  const { ages, lossPct } = agesByDay(crop, air, packing, around)
+  return { model: lifeModel(ages), lossPct }
+}
+
+/** Steady lives are followed until hardly anything is left, at most 15 years. */
+const longestSteadyDays = 5475
+
+/** Life model in air that never changes: one day's ages, multiplied; weight lost as the water runs out. */
+export function steadyLife(
+  crop: Crop,
+  temperatureC: number,
+  relativeHumidityPct: number,
+  packing: Packing,
+  around: Surroundings = {},
+) {
+  const day = airSeries(0, new Float64Array(24).fill(temperatureC), new Float64Array(24).fill(relativeHumidityPct))
+  const one = agesByDay(crop, day, packing, around)
+  const water = crop.waterPct.value
+  // the share of its water that stays after one day, day after day
+  const stays = 1 - one.lossPct[1]! / water
+  const lossAt = (i: number) => water * (1 - stays ** i)
+  const fastest = Math.max(...one.ages.map((a) => a[1]!), 1e-9)
+  const days = Math.min(longestSteadyDays, Math.max(60, Math.ceil(8 / fastest)))
+  const ages = one.ages.map((a, end) =>
+    Float64Array.from({ length: days + 1 }, (_, i) =>
+      end === dryingOut ? lossAt(i) / bearableLossPct(crop) : a[1]! * i,
+    ),
+  )
+  return { model: lifeModel(ages), lossPct: Float64Array.from({ length: days + 1 }, (_, i) => lossAt(i)) }
+}
+const dryingOut = ends.indexOf('drying out')
+
+export interface KeepAnswer {
+  lifeDays: Spread
+  endedBy: End
+  weightLossPctPerMonth: number
+  respirationWPerKg: number
+  hazards: { end: End; sharePct: number; note: string }[]
+  packing: Packing
+}
+
+/**
+ * How long a crop keeps in steady air: life of one piece picked blindly from a lot nobody has looked at.
+ * @param packing what it lies in; the crop's usual one when left out
+ * @throws Refusal `out-of-range` outside −10…40 °C and 10…100 %
+ */
+export function keepAt(
+  crop: Crop,
+  temperatureC: number,
+  relativeHumidityPct: number,
+  packing: Packing = usualPacking(crop),
+  around: Surroundings = {},
+): KeepAnswer {
+  const { temperatureC: t, relativeHumidityPct: rh } = keepingRange
+  requireWithin(temperatureC, t[0], t[1], 'temperatureC', '°C')
+  requireWithin(relativeHumidityPct, rh[0], rh[1], 'relativeHumidityPct', '%')
+  const { model, lossPct } = steadyLife(crop, temperatureC, relativeHumidityPct, packing, around)
+  const weights = priorWeights(model)
+  const shares = endShares(model, weights)
+  return {
+    lifeDays: unitLife(model, weights),
+    endedBy: shares[0]!.end,
+    weightLossPctPerMonth: lossPct[30]!,
+    respirationWPerKg: respirationWPerKg(crop, temperatureC),
+    hazards: shares
+      .filter((s) => s.share > 0.005)
+      .map((s) => ({
+        end: s.end,
+        sharePct: Math.round(s.share * 1000) / 10,
+        note: endReason(crop, s.end, temperatureC, relativeHumidityPct),
+      })),
+    packing,
+  }
+}
+
+/** Why an end comes in this air, in plain words. */
+export function endReason(crop: Crop, end: End, temperatureC: number, relativeHumidityPct: number): string {
+  const { keeping } = crop
+  const t = `${Math.round(temperatureC)} °C`.replace('-', '−')
+  const rh = `${Math.round(relativeHumidityPct)} %`
+  switch (end) {
+    case 'sprouting': {
+      const times = keeping.sproutingDays?.value ?? [[temperatureC, 1]]
+      const worst = times.reduce((a, b) => (b[1] < a[1] ? b : a))
+      return `It sits at ${t}; sprouting is quickest near ${worst[0]} °C.`
+    }
+    case 'drying out':
+      return `At ${t} and ${rh} it loses water; about ${Math.round(bearableLossPct(crop))} % lost is too light.`
+    case 'rot':
+      return keeping.respiration
+        ? `It breathes and ages faster the warmer it is; ${t} here.`
+        : `Flavour and fat age faster the warmer it is; ${t} here.`
+    case 'rooting':
+      return `${rh} is damper than the ${keeping.rootsAbovePct?.value ?? 0} % at which roots start.`
+    case 'mould':
+      return `${rh} at ${t} is damp enough for mould.`
+    case 'frost':
+      return `It freezes at ${keeping.freezesAtC?.value ?? 0} °C.`.replace('-', '−')
+    case 'chilling':
+      return `Below ${keeping.chillsBelowC?.value ?? 0} °C it chills; ${t} here.`
+    case 'greening':
+      return 'Daylight turns it green.'
+    case 'ethylene':
+      return `Gas from ripening fruit nearby: it ${keeping.ethyleneShows ?? 'ages sooner'}.`
+  }
+}

@@ -1,0 +1,135 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { airSeries, steadyAir } from '../air'
+import { cropById, crops } from '../almanac'
+import {
+  agesByDay,
+  bearableLossPct,
+  dayOfShare,
+  endReason,
+  endShares,
+  ends,
+  keepingForecast,
+  lotLife,
+  meanSoundShare,
+  priorWeights,
+  soundShare,
+  steadyLife,
+  unlooked,
+  type Packing,
+} from './index'
+
+const garlic = cropById('garlic-hardneck')
+const anyAir = fc.array(
+  fc.tuple(fc.double({ min: -8, max: 35, noNaN: true }), fc.double({ min: 20, max: 98, noNaN: true })),
+  { minLength: 3, maxLength: 30 },
+)
+const daily = (air: [number, number][]) =>
+  airSeries(
+    0,
+    Float64Array.from({ length: air.length * 24 }, (_, i) => air[Math.floor(i / 24)]![0]),
+    Float64Array.from({ length: air.length * 24 }, (_, i) => air[Math.floor(i / 24)]![1]),
+  )
+
+describe('ages', () => {
+  it('never turn back, in any air', () => {
+    fc.assert(
+      fc.property(anyAir, (air) =>
+        crops.every((crop) => {
+          const { ages, lossPct } = agesByDay(crop, daily(air), 'net')
+          return [...ages, lossPct].every((age) =>
+            age.every((x, i) => Number.isFinite(x) && (i === 0 || x >= age[i - 1]!)),
+          )
+        }),
+      ),
+      { numRuns: 60 },
+    )
+  })
+  it('add up: a stretch after a stretch ages as the two together', () => {
+    const whole = agesByDay(garlic, steadyAir(13, 70, 24 * 40), 'net')
+    const half = agesByDay(garlic, steadyAir(13, 70, 24 * 20), 'net')
+    // water lost is lost of what is still there, so that end alone slows
+    ends.forEach((end, i) => {
+      if (end !== 'drying out') expect(whole.ages[i]![40]).toBeCloseTo(2 * half.ages[i]![20]!, 9)
+    })
+  })
+  it('lose water by packing: bare most, damp sand least', () => {
+    const order: Packing[] = ['bare', 'plait', 'net', 'sack', 'box', 'damp-sand']
+    const losses = order.map((p) => agesByDay(garlic, steadyAir(15, 60, 24 * 30), p).lossPct[30]!)
+    expect(losses).toEqual([...losses].sort((a, b) => b - a))
+  })
+  it('call it dried out at what a household bears, twice the shop’s loss', () => {
+    expect(bearableLossPct(garlic)).toBe(20)
+    const { ages, lossPct } = agesByDay(garlic, steadyAir(22, 35, 24 * 300), 'bare')
+    const day = ages[1]!.findIndex((a) => a >= 1)
+    expect(lossPct[day]).toBeGreaterThanOrEqual(20)
+    expect(lossPct[day - 1]).toBeLessThan(20)
+  })
+  it('root only where it is damp and not frozen', () => {
+    const rooting = (t: number, rh: number) => agesByDay(garlic, steadyAir(t, rh, 24 * 10), 'net').ages[3]![10]!
+    expect(rooting(10, 72)).toBe(0)
+    expect(rooting(-3, 95)).toBe(0)
+    expect(rooting(10, 90)).toBeGreaterThan(rooting(4, 90))
+  })
+})
+
+describe('survival', () => {
+  const { model, lossPct } = lotLife(garlic, steadyAir(12, 62, 24 * 500), 'net')
+  const weights = priorWeights(model)
+  it('starts whole, falls, and is a share', () => {
+    expect(soundShare(model, 0, 0)).toBe(1)
+    for (let j = 0; j < weights.length; j++) {
+      for (let day = 1; day < 500; day += 7) {
+        const now = soundShare(model, day, j)
+        expect(now).toBeGreaterThanOrEqual(0)
+        expect(now).toBeLessThanOrEqual(soundShare(model, day - 1, j) + 1e-12)
+      }
+    }
+  })
+  it('is longer for a lot of longer life', () => {
+    expect(soundShare(model, 150, weights.length - 1)).toBeGreaterThan(soundShare(model, 150, 0))
+  })
+  it('is read between days and held beyond the last', () => {
+    const between = meanSoundShare(model, weights, 100.5)
+    expect(between).toBeLessThan(meanSoundShare(model, weights, 100))
+    expect(between).toBeGreaterThan(meanSoundShare(model, weights, 101))
+    expect(meanSoundShare(model, weights, 9999)).toBe(meanSoundShare(model, weights, 500))
+  })
+  it('finds the day of a share, and says the horizon where it is not reached', () => {
+    const day = dayOfShare((d) => meanSoundShare(model, weights, d), 0.5, model.days)
+    expect(meanSoundShare(model, weights, day)).toBeCloseTo(0.5, 3)
+    expect(dayOfShare(() => 1, 0.5, 300)).toBe(300)
+  })
+  it('shares the blame out in full', () => {
+    const shares = endShares(model, weights)
+    expect(shares.reduce((sum, s) => sum + s.share, 0)).toBeCloseTo(1, 9)
+    expect(shares.map((s) => s.share)).toEqual(shares.map((s) => s.share).sort((a, b) => b - a))
+  })
+  it('forecasts from today: nothing promised for the past, bands in order', () => {
+    for (const nowDay of [0, 33.4, 120]) {
+      const f = keepingForecast(model, lossPct, nowDay, unlooked(model, nowDay))
+      expect(f.nineInTenDay.p10).toBeGreaterThanOrEqual(nowDay)
+      expect(f.halfDay.p50).toBeGreaterThanOrEqual(f.nineInTenDay.p50)
+      for (const p of f.curve) expect(p.p10 <= p.p50 && p.p50 <= p.p90).toBe(true)
+    }
+  })
+  it('is moved by the air: warm and dry, cold and dry, and damp end it differently', () => {
+    const first = (t: number, rh: number) => {
+      const { model: m } = steadyLife(garlic, t, rh, 'net')
+      return endShares(m, priorWeights(m))[0]!.end
+    }
+    expect([first(28, 35), first(0, 66), first(9, 84), first(-5, 70)]).toEqual([
+      'drying out',
+      'sprouting',
+      'rooting',
+      'frost',
+    ])
+  })
+  it('says why in words with the numbers in them', () => {
+    for (const end of ends) {
+      const says = endReason(garlic, end, 13.2, 61.7)
+      expect(says).toMatch(/\.$/)
+      if (end !== 'greening' && end !== 'ethylene') expect(says).toMatch(/\d/)
+    }
+  })
+})

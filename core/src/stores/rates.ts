@@ -1,0 +1,177 @@
+import { gasDays, gasReaching, homeToleranceFactor, packingFactor } from '../assumptions'
+import type { AirSeries } from '../air'
+import { ends, type Crop, type End, type GasLevel, type Packing } from '../almanac'
+
+export { ends, type End, type Packing }
+
+/** What lies round a lot besides air. */
+export interface Surroundings {
+  /** daylight falls on it */
+  light?: boolean
+  /** ripening gas its neighbours give off */
+  gas?: GasLevel
+}
+
+/**
+ * How alike the pieces of a lot are for each end: Weibull shape, 1 = any day alike, 5 = nearly all at once.
+ * Judgement: sprouting and shrivel come to a whole net within weeks, rot comes piece by piece.
+ */
+export const endShape: Record<End, number> = {
+  sprouting: 5,
+  'drying out': 5,
+  rot: 2.5,
+  rooting: 3,
+  mould: 2,
+  frost: 2,
+  chilling: 3,
+  greening: 3,
+  ethylene: 3,
+}
+
+/** Temperatures the keeping model answers for, °C, and humidities, %. */
+export const keepingRange = { temperatureC: [-10, 40], relativeHumidityPct: [10, 100] } as const
+
+const tableFromC = -40
+const tableStepC = 0.1
+const tableSize = 1201
+
+interface TemperatureTables {
+  rot: Float64Array
+  sprouting: Float64Array
+}
+
+const tables = new WeakMap<Crop, TemperatureTables>()
+
+/** Rates that hang on temperature alone, a tenth of a degree apart, worked out once a crop. */
+function tablesFor(crop: Crop): TemperatureTables {
+  let made = tables.get(crop)
+  if (!made) {
+    made = { rot: new Float64Array(tableSize), sprouting: new Float64Array(tableSize) }
+    for (let i = 0; i < tableSize; i++) {
+      const t = tableFromC + i * tableStepC
+      made.rot[i] = rotRatePerDay(crop, t)
+      made.sprouting[i] = sproutingRatePerDay(crop, t)
+    }
+    tables.set(crop, made)
+  }
+  return made
+}
+
+/**
+ * Heat of respiration, W/kg; 0 for dried goods, which hardly breathe.
+ * @param temperatureC °C; fitted for 0–27 °C or so
+ * @source Becker, Misra & Fricke 1996: CO2 = f (9T/5 + 32)^g mg/(kg·h), 10.7 J a mg CO2. Trust the slope more than the level.
+ */
+export function respirationWPerKg(crop: Crop, temperatureC: number): number {
+  if (!crop.keeping.respiration) return 0
+  const { f, g } = crop.keeping.respiration.value
+  return (f * Math.max(0, (9 * temperatureC) / 5 + 32) ** g * 10.7) / 3600
+}
+
+/** Ageing and rot a day in the air it likes, as a share of the time in which half are gone: faster as it breathes faster. */
+function rotRatePerDay(crop: Crop, temperatureC: number): number {
+  const { ageingDays, ageingAtC, respiration, ageingQ10 } = crop.keeping
+  const fahrenheit = (c: number) => Math.max(10, (9 * c) / 5 + 32)
+  const slope = respiration
+    ? (fahrenheit(temperatureC) / fahrenheit(ageingAtC.value)) ** respiration.value.g
+    : (ageingQ10?.value ?? 2) ** ((temperatureC - ageingAtC.value) / 10)
+  return slope / ageingDays.value
+}
+
+/** Sprouting a day: straight lines between the crop's known times, which have a worst temperature in the middle. */
+function sproutingRatePerDay(crop: Crop, temperatureC: number): number {
+  const points = crop.keeping.sproutingDays?.value
+  if (!points) return 0
+  const first = points[0]!
+  if (temperatureC <= first[0]) return 1 / first[1]
+  for (let i = 1; i < points.length; i++) {
+    const [t1, d1] = points[i]!
+    const [t0, d0] = points[i - 1]!
+    if (temperatureC <= t1) return 1 / (d0 + ((temperatureC - t0) / (t1 - t0)) * (d1 - d0))
+  }
+  return 1 / points[points.length - 1]![1]
+}
+
+/** Weight lost, % an hour, for 1 kPa of pull: ng/(kg·s·Pa) × 1000 Pa × 3600 s, slowed by the packing. */
+export const lossPctPerHourPerKPa = (crop: Crop, packing: Packing): number =>
+  crop.keeping.transpiration.value * 1e-12 * 1000 * 3600 * 100 * packingFactor[packing]
+
+/** Loss of weight at which a household calls it dried out, %; never more than most of its water. */
+export const bearableLossPct = (crop: Crop): number =>
+  Math.min(crop.keeping.largestLossPct.value * homeToleranceFactor, crop.waterPct.value * 0.8)
+
+/** The packing a crop usually lies in. */
+export const usualPacking = (crop: Crop): Packing => crop.packs[0]?.id ?? 'box'
+
+/**
+ * How far each end has come, day by day: 1 is the point where half the pieces of a usual lot have met it.
+ * @param air hourly, from the day the lot was ready to store
+ * @param around light and neighbours; darkness and none when left out
+ * @returns one array an end (order of `ends`), each of days + 1 values, never falling; and weight lost, %, never more
+ *   than the water the crop holds
+ */
+export function agesByDay(
+  crop: Crop,
+  air: AirSeries,
+  packing: Packing,
+  around: Surroundings = {},
+): { ages: Float64Array[]; lossPct: Float64Array } {
+  const { keeping } = crop
+  const days = Math.floor(air.hours / 24)
+  const { rot, sprouting } = tablesFor(crop)
+  const ages = ends.map(() => new Float64Array(days + 1))
+  const lossPct = new Float64Array(days + 1)
+  const { temperatureC, relativeHumidityPct, vpdKPa, mouldExcessPct } = air
+  const lossRate = lossPctPerHourPerKPa(crop, packing)
+  const bearable = bearableLossPct(crop)
+  const water = crop.waterPct.value
+  const sprouts = keeping.sproutingDays ? 1 / 24 : 0
+  // damp rots what is kept dry; the rest shrivels in dry air instead
+  const dampFrom = keeping.keptDry ? keeping.bestHumidityPct.value[1] + 5 : 200
+  const moulds = keeping.keptDry ? 1 : 0
+  const rootsAbove = keeping.rootsAbovePct?.value ?? 200
+  const rootScale = 1 / ((90 - rootsAbove) * (keeping.rootingDays?.value ?? 1) * 24)
+  const freezesAt = keeping.freezesAtC?.value ?? -300
+  const chillsBelow = keeping.chillsBelowC?.value ?? -300
+  const chillScale = 1 / (5 * (keeping.chillingDays?.value ?? 1) * 24)
+  const greens = around.light && keeping.greeningDays ? 1 / (20 * 24 * keeping.greeningDays.value) : 0
+  const gas = gasReaching[around.gas ?? 'none'] / (24 * gasDays[keeping.ethyleneFelt.value])
+  let sproutSum = 0
+  let rotSum = 0
+  let rootSum = 0
+  let mouldSum = 0
+  let frostSum = 0
+  let chillSum = 0
+  let greenSum = 0
+  let gasSum = 0
+  let pull = 0
+  for (let day = 0; day < days; day++) {
+    for (let i = day * 24; i < day * 24 + 24; i++) {
+      const t = temperatureC[i]!
+      const rh = relativeHumidityPct[i]!
+      const cell = Math.min(tableSize - 1, Math.max(0, Math.round((t - tableFromC) / tableStepC)))
+      sproutSum += sprouting[cell]!
+      rotSum += rot[cell]! * (rh > dampFrom ? 1 + (rh - dampFrom) * 0.08 : 1)
+      pull += vpdKPa[i]!
+      if (rh > rootsAbove && t > 0) rootSum += (rh - rootsAbove) * rootScale * (t < 16 ? t * 0.1 : 1.6)
+      mouldSum += mouldExcessPct[i]!
+      if (t < freezesAt) frostSum += freezesAt - t
+      if (t < chillsBelow) chillSum += chillsBelow - t
+      if (greens > 0) greenSum += t < 3 ? 3 : t > 26 ? 26 : t
+      if (gas > 0) gasSum += t < 0 ? 0.3 : t > 20 ? 2 : 0.5 + t * 0.075
+    }
+    const loss = water * (1 - Math.exp((-pull * lossRate) / water))
+    lossPct[day + 1] = loss
+    ages[0]![day + 1] = sproutSum * sprouts
+    ages[1]![day + 1] = loss / bearable
+    ages[2]![day + 1] = rotSum / 24
+    ages[3]![day + 1] = rootSum
+    // judgement: ten points above the mould limit for forty days takes half; a degree of frost for a day takes half
+    ages[4]![day + 1] = (moulds * mouldSum) / (10 * 40 * 24)
+    ages[5]![day + 1] = frostSum / 24
+    ages[6]![day + 1] = chillSum * chillScale
+    ages[7]![day + 1] = greenSum * greens
+    ages[8]![day + 1] = gasSum * gas
+  }
+  return { ages, lossPct }
+}

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { findCrops, type CropGroup } from '@vadose/core/almanac'
+import { ElInput } from 'element-plus'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { allCrops, cropColour } from './almanac'
+
+/** Every crop by its kind, or those that fit what is typed. */
+defineProps<{ chosen?: string | undefined }>()
+defineEmits<{ choose: [] }>()
+const router = useRouter()
+const query = ref('')
+
+const groupNames: Record<CropGroup, string> = {
+  allium: 'Onions and garlic',
+  tuber: 'Potatoes',
+  squash: 'Squash',
+  root: 'Roots',
+  cabbage: 'Cabbages',
+  leaf: 'Leaves',
+  fruiting: 'Tomatoes and kin',
+  legume: 'Beans, peas, corn',
+  orchard: 'Apples and pears',
+  stone: 'Stone fruit, figs, grapes',
+  berry: 'Berries',
+  herb: 'Herbs',
+  seed: 'Seeds and grain',
+  brining: 'For the brine',
+}
+const found = computed(() => findCrops(allCrops(), query.value))
+const grouped = computed(() => {
+  if (query.value.trim()) return [{ name: '', matches: found.value }]
+  const groups = new Map<CropGroup, typeof found.value>()
+  for (const match of found.value) groups.set(match.crop.group, [...(groups.get(match.crop.group) ?? []), match])
+  return [...groups].map(([group, matches]) => ({ name: groupNames[group], matches }))
+})
+function take() {
+  const first = found.value[0]
+  if (first) void router.push(`/almanac/${first.crop.id}`)
+}
+</script>
+
+<template>
+  <aside class="list">
+    <label class="field">
+      What have you got?
+      <ElInput
+        v-model="query"
+        clearable
+        placeholder="soft neck, zucchini…"
+        aria-label="Find a crop by name, other name or what is in your hand"
+        @keydown.enter.prevent="take"
+      />
+    </label>
+    <p v-if="!found.length" class="soft">
+      Nothing fits “{{ query }}”. Open the nearest crop and add one of your own from it.
+    </p>
+    <nav aria-label="Crops">
+      <section v-for="g in grouped" :key="g.name">
+        <h2 v-if="g.name">{{ g.name }}</h2>
+        <RouterLink
+          v-for="m in g.matches"
+          :key="m.crop.id"
+          :to="`/almanac/${m.crop.id}`"
+          :aria-current="chosen === m.crop.id ? 'page' : undefined"
+          :style="{ '--crop': cropColour(m.crop.id) }"
+          @click="$emit('choose')"
+        >
+          {{ m.crop.name }}<span v-if="m.by" class="soft"> {{ m.by }}</span>
+        </RouterLink>
+      </section>
+    </nav>
+  </aside>
+</template>
+
+<style scoped>
+.list {
+  position: sticky;
+  top: 12px;
+  max-height: calc(100vh - 24px);
+  overflow-y: auto;
+  display: grid;
+  gap: 10px;
+  padding: 2px 6px 2px 2px;
+}
+.list h2 {
+  font: 600 13px var(--font);
+  color: var(--soft);
+  margin: 10px 0 2px;
+}
+.list nav a {
+  display: block;
+  padding: 4px 8px;
+  border-left: 4px solid transparent;
+  color: var(--ink);
+  text-decoration: none;
+}
+.list nav a:hover {
+  border-left-color: var(--line);
+}
+.list nav a[aria-current] {
+  border-left-color: var(--crop);
+  font-weight: 650;
+  background: var(--paper-deep);
+}
+@media (max-width: 820px) {
+  .list {
+    position: static;
+    max-height: none;
+  }
+  .list nav a {
+    padding: 12px 10px;
+    min-height: 48px;
+  }
+}
+</style>

@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { ElButton, ElInput } from 'element-plus'
+import { computed, ref, watch } from 'vue'
+import { ApiError, put } from '../api'
+import { useFrame } from '../households'
+import { numberRows, readNumber, type NumberRow } from './number-words'
+
+const props = defineProps<{ crop: string; editing: boolean }>()
+const frame = useFrame()
+const rows = computed(() => numberRows(props.crop))
+const open = ref('')
+const text = ref('')
+const why = ref('')
+const failure = ref('')
+watch(
+  () => [props.crop, props.editing],
+  () => (open.value = ''),
+)
+
+function begin(row: NumberRow) {
+  open.value = row.path
+  text.value = row.shown
+  why.value = ''
+  failure.value = ''
+}
+
+async function keep(row: NumberRow, back = false) {
+  const value = back ? null : readNumber(text.value, row.value, row.unit)
+  if (value === undefined) {
+    failure.value = Array.isArray(row.value) ? 'Type two numbers, as 4 to 7.' : 'Type one number.'
+    return
+  }
+  try {
+    await put('/almanac/override', { crop: props.crop, path: row.path, value, why: why.value })
+    open.value = ''
+    await frame.changed()
+  } catch (error) {
+    failure.value = error instanceof ApiError ? error.message : String(error)
+  }
+}
+</script>
+
+<template>
+  <table class="numbers">
+    <caption class="visually-hidden">
+      Numbers and where they are from
+    </caption>
+    <tbody>
+      <template v-for="row in rows" :key="row.path">
+        <tr :class="{ ours: row.ours }">
+          <th scope="row">{{ row.label }}</th>
+          <td class="value">{{ row.shown }} {{ row.unit }}</td>
+          <td class="soft" :title="row.sourceText">{{ row.ours ? 'our house' : row.sourceShort }}</td>
+          <td v-if="editing">
+            <ElButton size="small" @click="begin(row)">Change</ElButton>
+            <ElButton v-if="row.ours" size="small" @click="keep(row, true)">Put back</ElButton>
+          </td>
+        </tr>
+        <tr v-if="open === row.path">
+          <td colspan="4">
+            <form class="row" @submit.prevent="keep(row)">
+              <ElInput v-model="text" class="typed" :aria-label="`${row.label}, ${row.unit}`"
+                ><template #suffix>{{ row.unit }}</template></ElInput
+              >
+              <ElInput v-model="why" class="why" maxlength="300" aria-label="Why" placeholder="why, for next year" />
+              <ElButton type="primary" native-type="submit">Keep</ElButton>
+              <ElButton @click="open = ''">Leave it</ElButton>
+            </form>
+            <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
+          </td>
+        </tr>
+      </template>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+.numbers {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 14.5px;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+}
+th,
+td {
+  padding: 4px 8px 4px 0;
+  border-bottom: 1px solid var(--line);
+  vertical-align: baseline;
+}
+.value {
+  font-weight: 600;
+}
+.ours th::before {
+  content: '◆ ';
+  color: var(--accent);
+}
+.typed {
+  width: 190px;
+}
+.why {
+  width: 240px;
+}
+</style>

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import type { Crop } from '@vadose/core/almanac'
+import { schoolOf } from './almanac'
+
+/** Where practitioners differ, with the household's choice; when it is ready; the ways of keeping it. */
+defineProps<{ crop: Crop }>()
+defineEmits<{ choose: [topic: string, choice: string] }>()
+const wayWord: Record<string, string> = {
+  store: 'Store',
+  'in-ground': 'Leave in the ground',
+  freeze: 'Freeze',
+  dry: 'Dry',
+  brine: 'Brine',
+  jar: 'Jar',
+  seed: 'Seed',
+  fresh: 'Eat fresh',
+}
+</script>
+
+<template>
+  <section class="card stack">
+    <h2>Where people differ</h2>
+    <p v-if="!crop.schools.length" class="soft">Nobody argues about this one.</p>
+    <div v-for="s in crop.schools" :key="s.topic" role="radiogroup" :aria-label="s.question" class="school">
+      <h3>{{ s.topic }}</h3>
+      <div class="sides">
+        <button
+          v-for="c in s.choices"
+          :key="c.id"
+          type="button"
+          role="radio"
+          class="choice"
+          :aria-checked="schoolOf(crop, s.topic) === c.id"
+          @click="$emit('choose', s.topic, c.id)"
+        >
+          {{ c.label }}<span class="soft">{{ c.does }}</span>
+        </button>
+      </div>
+    </div>
+    <div v-if="crop.readiness" class="school">
+      <h3>Ready when</h3>
+      <ul>
+        <li v-for="s in crop.readiness.schools" :key="s.id">{{ s.label }}</li>
+      </ul>
+      <p class="soft">Too early: {{ crop.readiness.earlyCost }}. Too late: {{ crop.readiness.lateCost }}.</p>
+    </div>
+    <div class="school">
+      <h3>Ways of keeping</h3>
+      <ul>
+        <li v-for="w in crop.ways" :key="w.way">
+          <strong>{{ wayWord[w.way] }}</strong> <span class="soft">{{ w.note }}</span>
+        </li>
+      </ul>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.school h3 {
+  margin-bottom: 5px;
+}
+.sides {
+  display: grid;
+  grid-auto-flow: column;
+  grid-auto-columns: minmax(0, 1fr);
+  gap: 6px;
+}
+.choice .soft {
+  display: block;
+  font-weight: 400;
+  font-size: 13px;
+  line-height: 1.3;
+}
+ul {
+  margin: 0;
+  padding-left: 18px;
+}
+</style>

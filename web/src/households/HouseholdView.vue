@@ -1,0 +1,177 @@
+<script setup lang="ts">
+import type { HouseholdSummary } from '@vadose/contract/households'
+import type { PlaceView } from '@vadose/contract/places'
+import { placeKinds, type PlaceKind } from '@vadose/core/places'
+import { ElButton, ElInput } from 'element-plus'
+import { ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { post } from '../api'
+import { useAnswer, useFrame } from './frame'
+import SettingsCard from './SettingsCard.vue'
+import StartHousehold from './StartHousehold.vue'
+import { humidity, temperature } from './words'
+
+const frame = useFrame()
+const router = useRouter()
+const { answer: households } = useAnswer<HouseholdSummary[]>(() => '/households')
+const { answer: places } = useAnswer<PlaceView[]>(() => (frame.frame ? '/places' : null))
+
+const failure = ref('')
+async function attempt(work: () => Promise<unknown>) {
+  failure.value = ''
+  try {
+    await work()
+    await frame.changed()
+  } catch (error) {
+    failure.value = error instanceof Error ? error.message : String(error)
+  }
+}
+async function settle() {
+  await frame.load()
+  await router.push('/')
+}
+const enter = (id: string) =>
+  attempt(async () => {
+    await post(`/households/${id}/enter`, {})
+    await settle()
+  })
+
+const placeName = ref('')
+const placeKind = ref<PlaceKind>('cool-room')
+const addPlace = () =>
+  attempt(async () => {
+    await post('/places', { name: placeName.value.trim(), kind: placeKind.value })
+    placeName.value = ''
+  })
+
+const theme = ref(document.documentElement.dataset['theme'] ?? 'paper')
+function wear(next: 'paper' | 'cellar') {
+  theme.value = next
+  document.documentElement.dataset['theme'] = next
+  localStorage.setItem('theme', next)
+}
+</script>
+
+<template>
+  <div class="stack">
+    <h1>The household</h1>
+    <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
+    <p v-if="frame.frame" class="phone-only">
+      <RouterLink to="/line">Drying line</RouterLink> · <RouterLink to="/stores">Stores</RouterLink> ·
+      <RouterLink to="/almanac">Almanac</RouterLink> · <RouterLink to="/bench">Bench</RouterLink>
+    </p>
+
+    <div class="who">
+      <section v-if="households?.length" class="card">
+        <h2>Households on this machine</h2>
+        <ul class="plain">
+          <li v-for="h in households" :key="h.id" class="row">
+            <strong>{{ h.name }}</strong>
+            <span class="soft">{{ h.clock === 'practice' ? 'practice clock' : 'real clock' }}</span>
+            <span v-if="h.current" class="good">you are here</span>
+            <ElButton v-else @click="enter(h.id)">Go there</ElButton>
+          </li>
+        </ul>
+      </section>
+      <StartHousehold @started="settle" />
+    </div>
+
+    <section v-if="places" class="card">
+      <h2>Places</h2>
+      <ul class="plain">
+        <li v-for="p in places" :key="p.id">
+          <strong>{{ p.name }}</strong> <span class="soft">{{ placeKinds[p.kind].label.toLowerCase() }}</span>
+          <span v-if="p.air.temperatureC !== null">
+            · {{ temperature(p.air.temperatureC) }} · {{ humidity(p.air.relativeHumidityPct ?? 0) }}</span
+          >
+          <span v-else class="soft"> · never measured</span>
+        </li>
+      </ul>
+      <form class="row" @submit.prevent="addPlace">
+        <ElInput
+          v-model="placeName"
+          class="place-name"
+          maxlength="40"
+          aria-label="Name of a new place"
+          placeholder="another place"
+        />
+        <select v-model="placeKind" aria-label="Kind of place">
+          <option v-for="(kind, id) in placeKinds" :key="id" :value="id">{{ kind.label }}</option>
+        </select>
+        <ElButton native-type="submit" :disabled="!placeName.trim()">Add it</ElButton>
+      </form>
+      <p class="more">
+        <RouterLink class="el-button" to="/readings">Logger files and sensors</RouterLink>
+      </p>
+    </section>
+
+    <SettingsCard v-if="frame.frame" />
+
+    <section v-if="frame.frame" class="card stack">
+      <h2>Take it with you</h2>
+      <div class="row">
+        <a class="el-button" href="/api/exports/jobs.ics" download>Jobs, as a calendar</a>
+        <a class="el-button" href="/api/exports/lots.csv" download>Lots, CSV</a>
+        <a class="el-button" href="/api/exports/ledger.csv" download>The whole ledger, CSV</a>
+      </div>
+      <p v-if="places?.length">
+        Readings, CSV:
+        <template v-for="(p, i) in places" :key="p.id"
+          >{{ i ? ', ' : ''
+          }}<a :href="`/api/exports/readings.csv?place=${p.id}`" download>{{ p.name.toLowerCase() }}</a></template
+        >
+      </p>
+    </section>
+
+    <section class="card">
+      <h2>Light</h2>
+      <div class="choices" role="radiogroup" aria-label="Light">
+        <button type="button" role="radio" class="choice" :aria-checked="theme === 'paper'" @click="wear('paper')">
+          Paper, by day
+        </button>
+        <button type="button" role="radio" class="choice" :aria-checked="theme === 'cellar'" @click="wear('cellar')">
+          Cellar, in the dark
+        </button>
+      </div>
+    </section>
+
+    <section class="card">
+      <h2>Advice, not authority</h2>
+      <p>
+        Vadose reckons; it does not see, smell or taste. Your local food-safety authority and tested recipes come first.
+        When in doubt, throw it out.
+      </p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.who {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 420px), 1fr));
+  gap: 14px;
+  align-items: start;
+}
+.plain {
+  list-style: none;
+  margin: 8px 0;
+  padding: 0;
+  display: grid;
+  gap: 6px;
+}
+.more {
+  margin-top: 10px;
+}
+.place-name {
+  width: 220px;
+}
+.phone-only {
+  display: none;
+}
+@media (max-width: 820px) {
+  .phone-only {
+    display: block;
+    font-size: 18px;
+  }
+}
+</style>

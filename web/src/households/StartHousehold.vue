@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import type { NewHousehold } from '@vadose/contract/households'
+import { isCivilDate } from '@vadose/core/households'
+import { ElButton, ElDatePicker, ElInput } from 'element-plus'
+import 'element-plus/es/components/date-picker/style/css'
+import { computed, ref } from 'vue'
+import { post } from '../api'
+
+/** A household of one's own: by the real clock, or by one that is moved by hand. */
+const emit = defineEmits<{ started: [] }>()
+const name = ref('')
+const clock = ref<'real' | 'practice'>('real')
+const startsOn = ref('')
+const latitude = ref('')
+const height = ref('')
+const failure = ref('')
+
+/** A typed number within bounds; undefined where nothing is typed, null where it is none. */
+function within(text: string, lo: number, hi: number): number | undefined | null {
+  if (text.trim() === '') return undefined
+  const value = Number(text.trim().replace('−', '-').replace(',', '.'))
+  return Number.isFinite(value) && value >= lo && value <= hi ? value : null
+}
+const latitudeDeg = computed(() => within(latitude.value, -66, 66))
+const altitudeM = computed(() => within(height.value, -100, 3000))
+const ready = computed(
+  () =>
+    name.value.trim() !== '' &&
+    (clock.value === 'real' || isCivilDate(startsOn.value)) &&
+    latitudeDeg.value !== null &&
+    altitudeM.value !== null,
+)
+async function start() {
+  failure.value = ''
+  const wanted: NewHousehold = {
+    name: name.value.trim(),
+    clock: clock.value,
+    timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    ...(clock.value === 'practice' ? { startsOn: startsOn.value } : {}),
+    ...(typeof latitudeDeg.value === 'number' ? { latitudeDeg: latitudeDeg.value } : {}),
+    ...(typeof altitudeM.value === 'number' ? { altitudeM: altitudeM.value } : {}),
+  }
+  try {
+    await post('/households', wanted)
+    emit('started')
+  } catch (error) {
+    failure.value = error instanceof Error ? error.message : String(error)
+  }
+}
+</script>
+
+<template>
+  <form class="card form" @submit.prevent="start">
+    <h2>Start a household</h2>
+    <label class="field"
+      >Its name <ElInput v-model="name" maxlength="60" placeholder="what you call the place"
+    /></label>
+    <div class="choices" role="radiogroup" aria-label="Clock">
+      <button type="button" role="radio" class="choice" :aria-checked="clock === 'real'" @click="clock = 'real'">
+        The real clock<span class="soft">for your own harvest</span>
+      </button>
+      <button
+        type="button"
+        role="radio"
+        class="choice"
+        :aria-checked="clock === 'practice'"
+        @click="clock = 'practice'"
+      >
+        A practice clock<span class="soft">you move it on yourself; sensors and weather are simulated</span>
+      </button>
+    </div>
+    <label v-if="clock === 'practice'" class="field">
+      First day
+      <ElDatePicker
+        v-model="startsOn"
+        type="date"
+        format="D MMM YYYY"
+        value-format="YYYY-MM-DD"
+        placeholder="choose a day"
+        aria-label="First day"
+      />
+    </label>
+    <div class="row">
+      <label class="field"
+        >Latitude, °
+        <ElInput v-model="latitude" class="short" inputmode="text" placeholder="47" aria-label="Latitude, degrees"
+      /></label>
+      <label class="field"
+        >Height above the sea, m
+        <ElInput
+          v-model="height"
+          class="short"
+          inputmode="numeric"
+          placeholder="200"
+          aria-label="Height above the sea, metres"
+      /></label>
+    </div>
+    <p class="soft">For the seasons and the usual weather; south of the equator with a minus.</p>
+    <p v-if="latitudeDeg === null" class="bad">Type degrees between −66 and 66.</p>
+    <p v-if="altitudeM === null" class="bad">Type metres between −100 and 3,000.</p>
+    <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
+    <div><ElButton type="primary" native-type="submit" :disabled="!ready">Start it</ElButton></div>
+  </form>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  gap: 12px;
+}
+.choice .soft {
+  display: block;
+  font-weight: 400;
+}
+.short {
+  width: 120px;
+}
+</style>

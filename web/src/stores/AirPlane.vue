@@ -1,0 +1,172 @@
+<script setup lang="ts">
+import type { StoresView } from '@vadose/contract/stores'
+import { scaleLinear } from 'd3-scale'
+import { line, symbol, symbolCircle, symbolDiamond, symbolSquare, symbolTriangle } from 'd3-shape'
+import { computed } from 'vue'
+import { cropColour } from '../almanac'
+import { humidity, monthOf, temperature } from '../households'
+import { TableBelow } from '../kit'
+
+const props = defineProps<{ view: StoresView; chosenPlace: string | null }>()
+const width = 400
+const height = 330
+const x = scaleLinear([-4, 30], [44, width - 10])
+const y = scaleLinear([30, 100], [height - 34, 14])
+const shapes = [symbolCircle, symbolSquare, symbolTriangle, symbolDiamond]
+const tones = ['var(--cold)', 'var(--accent)', 'var(--good)', 'var(--bad)', 'var(--soft)']
+/** Names stand clear of one another: each moves up until it has a line to itself. */
+const named = computed(() => {
+  const taken: { x: number; y: number }[] = []
+  return [...places.value]
+    .sort((a, b) => y(b.rh) - y(a.rh))
+    .map((p) => {
+      let at = y(p.rh) - 12
+      while (taken.some((t) => Math.abs(t.x - x(p.t)) < 74 && Math.abs(t.y - at) < 16)) at -= 4
+      taken.push({ x: x(p.t), y: at })
+      return { id: p.id, name: p.name, x: x(p.t), y: at }
+    })
+})
+const places = computed(() =>
+  props.view.places
+    .filter((p) => p.cloud.length > 0 && p.kind !== 'outdoors' && p.kind !== 'freezer')
+    .filter((p) => p.id === props.chosenPlace || props.view.lots.some((l) => l.placeId === p.id))
+    .map((p, i) => {
+      const t = p.cloud.reduce((sum, c) => sum + c.temperatureC, 0) / p.cloud.length
+      const rh = p.cloud.reduce((sum, c) => sum + c.relativeHumidityPct, 0) / p.cloud.length
+      const path = line<{ temperatureC: number; relativeHumidityPct: number }>(
+        (m) => x(m.temperatureC),
+        (m) => y(m.relativeHumidityPct),
+      )
+      return {
+        ...p,
+        t,
+        rh,
+        mark: symbol(shapes[i % shapes.length], 20)() ?? '',
+        tone: tones[i % tones.length]!,
+        months: path(p.ahead) ?? '',
+        last: p.ahead.at(-1),
+      }
+    }),
+)
+</script>
+
+<template>
+  <figure>
+    <svg
+      :viewBox="`0 0 ${width} ${height}`"
+      role="img"
+      aria-label="Places by temperature and humidity, with the air each crop likes; the table below says the same"
+    >
+      <g v-for="t in [0, 5, 10, 15, 20, 25]" :key="t">
+        <line class="grid-line" :x1="x(t)" :x2="x(t)" :y1="y(100)" :y2="y(30)" />
+        <text class="axis" :x="x(t)" :y="height - 18" text-anchor="middle">{{ temperature(t, 0) }}</text>
+      </g>
+      <g v-for="rh in [40, 60, 80, 100]" :key="rh">
+        <line class="grid-line" :x1="44" :x2="width - 10" :y1="y(rh)" :y2="y(rh)" />
+        <text class="axis" x="38" :y="y(rh) + 4" text-anchor="end">{{ rh }} %</text>
+      </g>
+      <g v-for="(w, i) in view.windows" :key="w.crop">
+        <rect
+          class="window"
+          :x="x(w.temperatureC[0]) - 3 + i * 2"
+          :y="y(w.relativeHumidityPct[1]) - 3 + i * 2"
+          :width="x(w.temperatureC[1]) - x(w.temperatureC[0])"
+          :height="y(w.relativeHumidityPct[0]) - y(w.relativeHumidityPct[1]) + 6"
+          :stroke="cropColour(w.crop)"
+          :fill="cropColour(w.crop)"
+        />
+      </g>
+
+      <g v-for="p in places" :key="p.id" :opacity="chosenPlace && chosenPlace !== p.id ? 0.5 : 1">
+        <path
+          v-for="(c, i) in p.cloud"
+          :key="i"
+          :d="p.mark"
+          :fill="p.tone"
+          opacity="0.45"
+          :transform="`translate(${x(c.temperatureC)} ${y(c.relativeHumidityPct)})`"
+        />
+        <path :d="p.months" class="months" :stroke="p.tone" />
+        <text
+          v-if="p.last && p.id === chosenPlace"
+          class="axis"
+          :x="x(p.last.temperatureC)"
+          :y="y(p.last.relativeHumidityPct) - 6"
+          text-anchor="middle"
+        >
+          {{ monthOf(`${p.last.month}-15`) }}
+        </text>
+      </g>
+      <text class="likes" :x="x(-3.6)" :y="y(59)">{{ view.windows.map((w) => w.label).join(', ') }}</text>
+      <text class="likes" :x="x(-3.6)" :y="y(55)">like it here</text>
+      <text
+        v-for="n in named"
+        :key="n.id"
+        class="place"
+        :class="{ other: chosenPlace && chosenPlace !== n.id }"
+        :x="n.x"
+        :y="n.y"
+        text-anchor="middle"
+      >
+        {{ n.name }}
+      </text>
+    </svg>
+    <TableBelow>
+      <thead>
+        <tr>
+          <th>Place</th>
+          <th>last 30 days</th>
+          <th>in six months</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="p in places" :key="p.id">
+          <td>{{ p.name }}</td>
+          <td>{{ temperature(p.t) }}, {{ humidity(p.rh) }}</td>
+          <td>
+            {{ p.last ? `${temperature(p.last.temperatureC)}, ${humidity(p.last.relativeHumidityPct)}` : '' }}
+          </td>
+        </tr>
+      </tbody>
+    </TableBelow>
+  </figure>
+</template>
+
+<style scoped>
+figure {
+  margin: 6px 0 0;
+}
+svg {
+  width: 100%;
+  height: auto;
+}
+.window {
+  fill-opacity: 0.22;
+  stroke-width: 1.5;
+  rx: 4px;
+}
+.months {
+  fill: none;
+  stroke-width: 1.8;
+  stroke-dasharray: 4 3;
+}
+.place {
+  font-weight: 650;
+  font-size: 13.5px;
+  fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--card);
+  stroke-width: 4px;
+}
+.place.other {
+  font-weight: 500;
+  fill: var(--soft);
+}
+.likes {
+  font-size: 12.5px;
+  fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--card);
+  stroke-width: 3px;
+}
+</style>

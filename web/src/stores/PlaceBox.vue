@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import type { StoresView } from '@vadose/contract/stores'
+import { computed, ref } from 'vue'
+import { cropColour, cropOf, heapLabel } from '../almanac'
+import { humidity, temperature, weight } from '../households'
+
+const props = defineProps<{
+  place: StoresView['places'][number]
+  lots: StoresView['lots']
+  heaviestG: number
+  chosen: string | undefined
+}>()
+const emit = defineEmits<{ choose: [code: string]; drop: [code: string, placeId: string] }>()
+const over = ref(false)
+const threats = computed(() => props.lots.filter((l) => ['rooting', 'mould', 'frost'].includes(l.endedBy)))
+const width = (g: number) => `max(158px, ${Math.round(Math.sqrt(g / props.heaviestG) * 100)}%)`
+const label = (lot: StoresView['lots'][number]) =>
+  lot.heap === 'sound'
+    ? cropOf(lot.crop).plural
+    : `${cropOf(lot.crop).plural}, ${heapLabel(cropOf(lot.crop), lot.heap).toLowerCase()}`
+const drying = computed(() => props.lots.filter((l) => l.stage === 'drying'))
+const kept = computed(() => props.lots.filter((l) => l.stage !== 'drying'))
+function dropped(event: DragEvent) {
+  over.value = false
+  const code = event.dataTransfer?.getData('text/plain')
+  if (code) emit('drop', code, props.place.id)
+}
+</script>
+
+<template>
+  <section
+    class="place"
+    :class="[place.kind, { over }]"
+    :aria-label="place.name"
+    :data-place="place.name"
+    @dragover.prevent="over = true"
+    @dragleave="over = false"
+    @drop.prevent="dropped"
+  >
+    <header>
+      <h3>{{ place.name }}</h3>
+      <span v-if="place.air.temperatureC !== null" class="air" :class="threats.length ? 'bad' : ''">
+        {{ temperature(place.air.temperatureC)
+        }}<template v-if="place.kind !== 'freezer'"> · {{ humidity(place.air.relativeHumidityPct ?? 0) }}</template>
+      </span>
+      <span v-else class="air soft">never measured</span>
+    </header>
+    <div class="lots">
+      <button
+        v-for="lot in kept"
+        :key="lot.code"
+        class="lot"
+        :class="[cropOf(lot.crop).group, { chosen: chosen === lot.code }]"
+        :style="{ width: width(lot.weightG), '--crop': cropColour(lot.crop) }"
+        draggable="true"
+        :aria-pressed="chosen === lot.code"
+        @dragstart="$event.dataTransfer?.setData('text/plain', lot.code)"
+        @click="emit('choose', lot.code)"
+      >
+        <span
+          ><b>{{ label(lot) }}</b
+          ><br />{{ lot.code }} · {{ weight(lot.weightG) }}</span
+        >
+      </button>
+      <RouterLink v-if="drying.length" class="on-line" :to="`/line?lot=${drying[0]!.code}`">
+        {{ drying.length }} {{ drying.length === 1 ? 'lot' : 'lots' }} on the line
+      </RouterLink>
+      <p v-if="lots.length === 0" class="soft">empty</p>
+    </div>
+    <p v-for="t in threats" :key="t.code" class="bad threat">▲ {{ t.code }}: {{ t.endedBy }} will end it here</p>
+  </section>
+</template>
+
+<style scoped>
+.place {
+  border: 2px solid var(--wall);
+  background: var(--card);
+  padding: 10px 12px;
+  min-width: 0;
+  min-height: 92px;
+}
+.place.over {
+  outline: 3px dashed var(--accent);
+  outline-offset: -6px;
+}
+.place.veranda,
+.place.shed {
+  border-style: dashed;
+}
+.place.outdoors {
+  border: 0;
+  background: transparent;
+  min-height: 0;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 2px 10px;
+}
+.air {
+  font-size: 13.5px;
+  font-weight: 600;
+}
+.lots {
+  display: grid;
+  gap: 6px;
+  margin-top: 8px;
+  justify-items: start;
+}
+.lot {
+  border: 1.5px solid var(--crop);
+  border-radius: 5px;
+  text-align: left;
+  padding: 0;
+  cursor: grab;
+  max-width: 100%;
+  min-height: 30px;
+  background-color: color-mix(in srgb, var(--crop) 24%, var(--card));
+}
+.lot.garlic {
+  background-image: repeating-linear-gradient(
+    45deg,
+    color-mix(in srgb, var(--crop) 34%, transparent) 0 3px,
+    transparent 3px 9px
+  );
+}
+.lot.onion {
+  background-image: radial-gradient(color-mix(in srgb, var(--crop) 50%, transparent) 1.5px, transparent 2px);
+  background-size: 9px 9px;
+}
+.lot span {
+  display: inline-block;
+  background: var(--card);
+  border-radius: 3px;
+  margin: 3px;
+  padding: 1px 6px;
+  font-size: 13px;
+  line-height: 1.3;
+}
+.lot.chosen {
+  outline: 3px solid var(--accent);
+}
+.on-line {
+  font-size: 14px;
+}
+.threat {
+  font-size: 13.5px;
+  font-weight: 600;
+  margin-top: 6px;
+}
+@media (max-width: 820px) {
+  .lot {
+    min-height: 48px;
+  }
+}
+</style>

@@ -1,0 +1,275 @@
+<script setup lang="ts">
+import { ElButton } from 'element-plus'
+import { computed, reactive, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { cropOf } from '../almanac'
+import { isUs, useFrame } from '../households'
+import { answerLines } from './answer-words'
+import BenchField from './BenchField.vue'
+import DrawnResult from './DrawnResult.vue'
+import { linkQuery, readForm, typedDefaults, type Typed } from './form'
+import { useBench } from './run'
+import { reasonsOf, refusalWords, sheetAsText } from './sheet-words'
+import { worksheetNamed, worksheets, type Field } from './worksheets'
+
+const route = useRoute()
+const router = useRouter()
+const frame = useFrame()
+const { result, running, progress, run, cancel } = useBench()
+const sheet = computed(() => worksheetNamed(String(route.params['name'] ?? '')) ?? worksheets[0]!)
+const unknown = computed(() => Boolean(route.params['name']) && !worksheetNamed(String(route.params['name'])))
+const typed = reactive<Typed>({})
+const bad = ref<{ field: string; message: string }>()
+const copied = ref('')
+const groups = computed(() => {
+  const of = new Map<string, (typeof worksheets)[number][]>()
+  for (const w of worksheets) of.set(w.group, [...(of.get(w.group) ?? []), w])
+  return [...of]
+})
+/** Simulations take seconds: they begin when asked. */
+const slow = computed(() => sheet.value.name === 'check-policy')
+
+function begin() {
+  for (const key of Object.keys(typed)) delete typed[key]
+  Object.assign(typed, typedDefaults(sheet.value))
+  for (const field of sheet.value.fields) {
+    const given = route.query[field.id]
+    if (typeof given === 'string') typed[field.id] = given
+  }
+  result.value = undefined
+  compute(!slow.value)
+}
+function compute(go = true) {
+  const read = readForm(sheet.value, typed)
+  bad.value = 'message' in read ? read : undefined
+  if ('input' in read && go) void run(sheet.value.name, read.input)
+}
+watch([sheet, isUs, () => frame.asked], begin, { immediate: true })
+
+let waiting: ReturnType<typeof setTimeout> | undefined
+function changed() {
+  copied.value = ''
+  clearTimeout(waiting)
+  waiting = setTimeout(() => {
+    compute(!slow.value)
+    void router.replace({ query: linkQuery(sheet.value, typed, isUs()) })
+  }, 250)
+}
+function set(field: Field, value: string) {
+  typed[field.id] = value
+  if (field.kind === 'crop' && sheet.value.fields.some((f) => f.id === 'cut')) typed['cut'] = ''
+  changed()
+}
+const choicesOf = (field: Field) =>
+  field.id === 'cut' ? (cropOf(typed['crop'] ?? '').freezing?.blanch.map((b) => b.cut) ?? []) : (field.choices ?? [])
+const lines = computed(() =>
+  result.value && 'answer' in result.value ? answerLines(sheet.value, result.value.answer) : [],
+)
+const drawing = computed(() => (result.value && 'drawing' in result.value ? result.value.drawing : undefined))
+const refusal = computed(() => (result.value && 'refusal' in result.value ? result.value.refusal : undefined))
+const reasons = computed(() => (result.value && 'answer' in result.value ? reasonsOf(result.value.answer) : []))
+
+async function copy(text: string, what: string) {
+  try {
+    await navigator.clipboard.writeText(text)
+    copied.value = `${what} copied.`
+  } catch {
+    copied.value = text
+  }
+}
+const link = () =>
+  new URL(
+    router.resolve({ path: `/bench/${sheet.value.name}`, query: linkQuery(sheet.value, typed, isUs()) }).href,
+    location.origin,
+  ).href
+</script>
+
+<template>
+  <div class="bench">
+    <nav class="list" aria-label="Worksheets">
+      <section v-for="[name, sheets] in groups" :key="name">
+        <h2>{{ name }}</h2>
+        <RouterLink
+          v-for="w in sheets"
+          :key="w.name"
+          :to="`/bench/${w.name}`"
+          :aria-current="w.name === sheet.name ? 'page' : undefined"
+          >{{ w.title }}</RouterLink
+        >
+      </section>
+    </nav>
+    <label class="field phone-pick">
+      Worksheet
+      <select :value="sheet.name" @change="router.push(`/bench/${($event.target as HTMLSelectElement).value}`)">
+        <optgroup v-for="[name, sheets] in groups" :key="name" :label="name">
+          <option v-for="w in sheets" :key="w.name" :value="w.name">{{ w.title }}</option>
+        </optgroup>
+      </select>
+    </label>
+
+    <article class="stack">
+      <p v-if="unknown" class="notice bad">There is no worksheet “{{ route.params['name'] }}”.</p>
+      <header class="head">
+        <h1>{{ sheet.title }}</h1>
+        <p class="soft">{{ sheet.asks }}</p>
+        <div class="acts">
+          <ElButton @click="copy(link(), 'Link')">Copy link</ElButton>
+          <ElButton
+            :disabled="!lines.length"
+            @click="copy(sheetAsText(sheet, typed, lines, reasons, link()), 'Worksheet')"
+            >Copy as text</ElButton
+          >
+        </div>
+      </header>
+      <p v-if="copied" class="soft copied" role="status">{{ copied }}</p>
+      <div class="sheet">
+        <form class="card fields" :aria-label="sheet.title" @submit.prevent="compute()">
+          <BenchField
+            v-for="field in sheet.fields"
+            :key="field.id"
+            :field="field"
+            :value="typed[field.id] ?? ''"
+            :choices="choicesOf(field)"
+            :wrong="bad?.field === field.id || refusal?.field?.split('/')[0] === field.id"
+            @set="set(field, $event)"
+          />
+          <div class="row wide">
+            <ElButton v-if="slow" type="primary" native-type="submit" :disabled="running">Simulate it</ElButton>
+            <ElButton v-if="running" @click="cancel">Call it off</ElButton>
+            <progress v-if="running" :value="progress" max="1" aria-label="How far">
+              {{ Math.round(progress * 100) }} %
+            </progress>
+          </div>
+        </form>
+        <section class="card stack answer" aria-live="polite">
+          <p v-if="bad" class="notice bad" role="alert">{{ bad.message }}</p>
+          <p v-else-if="refusal" class="notice bad" role="alert">{{ refusalWords(sheet, refusal.message) }}</p>
+          <template v-else-if="lines.length">
+            <dl>
+              <div v-for="(l, i) in lines" :key="l.label" :class="{ first: i === 0, long: l.text.length > 44 }">
+                <dt>{{ l.label }}</dt>
+                <dd>
+                  {{ l.text }}<span v-if="l.spread" class="soft">{{ l.spread }}</span>
+                </dd>
+              </div>
+            </dl>
+            <DrawnResult v-if="drawing" :drawing="drawing" />
+            <ul v-if="reasons.length" class="soft">
+              <li v-for="r in reasons" :key="r">{{ r }}</li>
+            </ul>
+          </template>
+          <p v-else-if="running" class="soft">Working …</p>
+          <p v-else class="soft">
+            {{ slow ? 'Press Simulate it: this takes some seconds and can be called off.' : '' }}
+          </p>
+        </section>
+      </div>
+      <p class="how">
+        <strong>How:</strong> {{ sheet.equation }} <strong>Source:</strong> {{ sheet.source }}.
+        <strong>Holds for:</strong> {{ sheet.range }}.
+      </p>
+    </article>
+  </div>
+</template>
+
+<style scoped>
+.bench {
+  display: grid;
+  grid-template-columns: 232px minmax(0, 1fr);
+  gap: 24px;
+  align-items: start;
+}
+.list h2 {
+  font: 600 13px var(--font);
+  color: var(--soft);
+  margin: 12px 0 2px;
+}
+.list section:first-child h2 {
+  margin-top: 0;
+}
+.list a {
+  display: block;
+  padding: 4px 8px;
+  border-left: 4px solid transparent;
+  color: var(--ink);
+  text-decoration: none;
+  font-size: 15px;
+}
+.list a:hover {
+  border-left-color: var(--line);
+}
+.list a[aria-current] {
+  border-left-color: var(--accent);
+  background: var(--paper-deep);
+  font-weight: 650;
+}
+.phone-pick {
+  display: none;
+}
+.sheet {
+  display: grid;
+  grid-template-columns: 290px minmax(0, 1fr);
+  gap: 14px;
+  align-items: start;
+}
+.fields {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 11px;
+}
+dl {
+  margin: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+  gap: 10px 22px;
+}
+dl .first dd {
+  font: 650 25px/1.15 var(--font-head);
+}
+dl .long {
+  grid-column: 1 / -1;
+}
+dl .long dd {
+  font-weight: 400;
+}
+dt {
+  color: var(--soft);
+  font-size: 14px;
+}
+dd {
+  margin: 0;
+  font-weight: 600;
+}
+dd .soft {
+  display: block;
+  font: 400 14px/1.35 var(--font);
+}
+progress {
+  accent-color: var(--accent);
+  flex: 1;
+  min-width: 80px;
+}
+.how {
+  font-size: 14.5px;
+}
+.copied {
+  white-space: pre-wrap;
+}
+@media (max-width: 1000px) {
+  .sheet {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+@media (max-width: 820px) {
+  .bench {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 14px;
+  }
+  .list {
+    display: none;
+  }
+  .phone-pick {
+    display: grid;
+  }
+}
+</style>

@@ -1,0 +1,49 @@
+import { cropOf } from '../almanac'
+import { yearDate } from '../households'
+import { says } from './units'
+import type { Worksheet } from './worksheets'
+
+export interface AnswerLine {
+  label: string
+  text: string
+  /** 8-in-10 spread beside it */
+  spread?: string
+}
+
+const isDate = (value: unknown): value is string => typeof value === 'string' && /^\d{4}-\d\d-\d\d/.test(value)
+
+function words(value: unknown, line: Worksheet['says'][number]): string {
+  if (typeof value === 'number' && line.suffix === 'share') return `${Math.round(value * 100)} %`
+  if (typeof value === 'number') return says(value, line.unit, line.suffix, line.digits)
+  if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  if (isDate(value)) return yearDate(value.slice(0, 10))
+  if (Array.isArray(value)) {
+    if (value.length === 0) return 'nothing'
+    return value
+      .map((v: { crop?: string; kg?: number; why?: string; instead?: string }) =>
+        v.crop ? `${cropOf(v.crop).name}, ${says(v.kg ?? 0, 'kg', '', 1)} (${v.why}). ${v.instead}` : String(v),
+      )
+      .join(' ')
+  }
+  return String(value)
+}
+
+/** The answer in the worksheet's words, most wanted first. */
+export function answerLines(sheet: Worksheet, answer: Record<string, unknown>): AnswerLine[] {
+  return sheet.says.flatMap((line): AnswerLine[] => {
+    const value = answer[line.path]
+    if (value === undefined) return []
+    if (line.spread) {
+      const { p10, p50, p90 } = value as { p10: unknown; p50: unknown; p90: unknown }
+      const bare = {
+        path: line.path,
+        label: line.label,
+        ...(line.unit ? { unit: line.unit } : {}),
+        digits: line.digits ?? 0,
+      }
+      const from = line.unit === 'g' || typeof p10 !== 'number' ? words(p10, line) : words(p10, bare)
+      return [{ label: line.label, text: words(p50, line), spread: `8 in 10 between ${from} and ${words(p90, line)}` }]
+    }
+    return [{ label: line.label, text: words(value, line) }]
+  })
+}

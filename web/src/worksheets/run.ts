@@ -1,0 +1,57 @@
+import type { CalculatorName } from '@vadose/core/worksheets'
+import { proxy, wrap, type Remote } from 'comlink'
+import { onBeforeUnmount, ref, shallowRef } from 'vue'
+import { currentAlmanac } from '../almanac'
+import type { Bench, WorksheetResult } from './bench.worker'
+
+/** Runs worksheets in a worker of their own: the page stays free, progress is told, and a run can be called off. */
+export function useBench() {
+  const result = shallowRef<WorksheetResult>()
+  const running = ref(false)
+  const progress = ref(0)
+  let worker: Worker | undefined
+  let bench: Remote<Bench> | undefined
+  let turn = 0
+
+  function begin(): Remote<Bench> {
+    worker ??= new Worker(new URL('./bench.worker.ts', import.meta.url), { type: 'module' })
+    bench ??= wrap<Bench>(worker)
+    return bench
+  }
+
+  function cancel(): void {
+    turn++
+    worker?.terminate()
+    worker = undefined
+    bench = undefined
+    running.value = false
+  }
+
+  async function run(name: CalculatorName, input: unknown): Promise<void> {
+    // a newer question makes the older one pointless
+    if (running.value) cancel()
+    const mine = ++turn
+    running.value = true
+    progress.value = 0
+    try {
+      // what is typed is reactive; the worker wants plain data
+      const plain = JSON.parse(JSON.stringify(input)) as unknown
+      const changes = JSON.parse(JSON.stringify(currentAlmanac().changes))
+      const answer = await begin().run(
+        name,
+        plain,
+        changes,
+        proxy((share: number) => (progress.value = share)),
+      )
+      if (mine === turn) result.value = answer
+    } catch (error) {
+      if (mine === turn)
+        result.value = { refusal: { code: 'internal', message: `The worker failed: ${String(error)}` } }
+    } finally {
+      if (mine === turn) running.value = false
+    }
+  }
+
+  onBeforeUnmount(cancel)
+  return { result, running, progress, run, cancel }
+}
