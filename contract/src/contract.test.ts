@@ -3,10 +3,10 @@ import addFormats from 'ajv-formats'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { calculatorInputs } from './worksheets'
-import { moveClockSchema, newHouseholdSchema } from './households'
-import { harvestSchema } from './intake'
-import { actSchemas } from './lots'
-import { newPlaceSchema, readingSchema } from './places'
+import { moveClock, newHousehold } from './households'
+import { newHarvest } from './intake'
+import { acts } from './lots'
+import { newPlace, newReading } from './places'
 
 const ajv = new Ajv({ strict: true, allowUnionTypes: true })
 addFormats(ajv)
@@ -15,19 +15,19 @@ const id = '123e4567-e89b-42d3-a456-426614174000'
 /** A sample the schema takes, and changes of it that it must not. */
 const cases: Record<string, { schema: object; good: Record<string, unknown>; bad: Record<string, unknown>[] }> = {
   household: {
-    schema: newHouseholdSchema,
+    schema: newHousehold,
     good: { name: 'A house', clock: 'practice', startsOn: '2026-07-12' },
     bad: [{ name: '' }, { name: '   ' }, { name: 'x'.repeat(61) }, { clock: 'sundial' }, { startsOn: '12 July' }],
   },
-  clock: { schema: moveClockSchema, good: { to: 'next-week' }, bad: [{ to: 'yesterday' }, { to: 7 }] },
-  place: { schema: newPlaceSchema, good: { name: 'Loft', kind: 'loft' }, bad: [{ kind: 'moon' }, { name: ' ' }] },
+  clock: { schema: moveClock, good: { to: 'next-week' }, bad: [{ to: 'yesterday' }, { to: 7 }] },
+  place: { schema: newPlace, good: { name: 'Loft', kind: 'loft' }, bad: [{ kind: 'moon' }, { name: ' ' }] },
   reading: {
-    schema: readingSchema,
+    schema: newReading,
     good: { temperatureC: 9.5, relativeHumidityPct: 88 },
     bad: [{ temperatureC: 91 }, { temperatureC: '9' }, { relativeHumidityPct: -1 }, { relativeHumidityPct: 100.1 }],
   },
   harvest: {
-    schema: harvestSchema,
+    schema: newHarvest,
     good: {
       requestId: id,
       crop: 'onion-storing',
@@ -48,31 +48,31 @@ const cases: Record<string, { schema: object; good: Record<string, unknown>; bad
     ],
   },
   weigh: {
-    schema: actSchemas.weigh,
+    schema: acts.weigh,
     good: { requestId: id, act: 'weigh', weightG: 2190, basis: 'bunch' },
     bad: [{ weightG: -1 }, { weightG: 1e9 }, { basis: 'barrow' }, { act: 'test' }],
   },
   finish: {
-    schema: actSchemas.finish,
+    schema: acts.finish,
     good: { requestId: id, act: 'finish', neck: 'long', pack: 'net', placeId: id, weightG: 3450, pieces: 96 },
     bad: [{ placeId: 'loft' }, { pieces: 0 }, { pieces: 9.5 }, { small: { weightG: 5 } }],
   },
   check: {
-    schema: actSchemas.check,
+    schema: acts.check,
     good: { requestId: id, act: 'check', lookedAt: 20, faults: [{ fault: 'dry-rot', pieces: 1, action: 'bin' }] },
     bad: [{ lookedAt: 0 }, { faults: [{ fault: 'dry-rot', pieces: 0, action: 'bin' }] }, { faults: 'none' }],
   },
   lose: {
-    schema: actSchemas.lose,
+    schema: acts.lose,
     good: { requestId: id, act: 'lose', pieces: 2, cause: 'mice' },
     bad: [{ cause: '' }, { cause: ' ' }, { pieces: -2 }, { cause: 'x'.repeat(501) }],
   },
   correct: {
-    schema: actSchemas.correct,
+    schema: acts.correct,
     good: { requestId: id, act: 'correct', weightG: 0, why: 'all gone' },
     bad: [{ weightG: -1 }, { why: '' }],
   },
-  note: { schema: actSchemas.note, good: { requestId: id, act: 'note', text: 'by the door' }, bad: [{ text: '\n' }] },
+  note: { schema: acts.note, good: { requestId: id, act: 'note', text: 'by the door' }, bad: [{ text: '\n' }] },
 }
 
 describe.each(Object.entries(cases))('what crosses the wire: %s', (_name, { schema, good, bad }) => {

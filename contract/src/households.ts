@@ -1,60 +1,137 @@
-import type { FromSchema } from 'json-schema-to-ts'
-import { civilDate } from './shapes'
+import { endpoint, ofHousehold } from './endpoint'
+import {
+  between,
+  bool,
+  civilDate,
+  closed,
+  instant,
+  listOf,
+  nullable,
+  number,
+  oneOf,
+  optional,
+  saying,
+  textUpTo,
+  words,
+  type Static,
+} from './shapes'
 
-export const newHouseholdSchema = {
-  type: 'object',
-  required: ['name', 'clock'],
-  properties: {
-    name: { type: 'string', minLength: 1, maxLength: 60, pattern: '\\S' },
-    clock: { enum: ['real', 'practice'] },
-    startsOn: civilDate,
-    timeZone: { type: 'string', maxLength: 60 },
-    latitudeDeg: { type: 'number', minimum: -66, maximum: 66 },
-    altitudeM: { type: 'number', minimum: -100, maximum: 3000 },
-  },
-  additionalProperties: false,
-} as const
-export type NewHousehold = FromSchema<typeof newHouseholdSchema>
+const units = oneOf('metric', 'us')
+const clock = oneOf('real', 'practice')
 
-export const moveClockSchema = {
-  type: 'object',
-  required: ['to'],
-  properties: { to: { enum: ['next-morning', 'next-week'] } },
-  additionalProperties: false,
-} as const
-export type MoveClock = FromSchema<typeof moveClockSchema>
+export const newHousehold = closed({
+  name: saying(60),
+  clock,
+  startsOn: optional(civilDate),
+  timeZone: optional(textUpTo(60)),
+  latitudeDeg: optional(between(-66, 66)),
+  altitudeM: optional(between(-100, 3000)),
+})
+export type NewHousehold = Static<typeof newHousehold>
 
-export interface HouseholdSummary {
-  id: string
-  name: string
+export const householdSummary = closed({
+  id: words,
+  /** its name in addresses: short, its own, the same for good */
+  address: words,
+  name: words,
   /** demo and practice clocks can be moved */
-  clock: 'real' | 'practice'
-  current: boolean
-}
+  clock,
+})
+export type HouseholdSummary = Static<typeof householdSummary>
+
+export const moveClock = closed({ to: oneOf('next-morning', 'next-week') })
+export type MoveClock = Static<typeof moveClock>
+
+export const settings = closed({
+  units: optional(units),
+  authorityName: optional(textUpTo(120)),
+  authorityUrl: optional(textUpTo(300)),
+})
+export type Settings = Static<typeof settings>
 
 /** What every screen needs: who, when, and the year as a strip. */
-export interface Frame {
-  household: {
-    id: string
-    name: string
-    clock: 'real' | 'practice'
-    demo: boolean
+export const frame = closed({
+  household: closed({
+    id: words,
+    address: words,
+    name: words,
+    clock,
+    demo: bool,
     /** IANA name */
-    timeZone: string
-    units: 'metric' | 'us'
-    altitudeM: number
+    timeZone: words,
+    units,
+    altitudeM: number,
     /** whom the household asks about food safety; its own setting */
-    authority: { name: string; url: string } | null
-  }
-  /** instant, ISO */
-  now: string
-  today: string
-  year: {
-    startsOn: string
-    endsOn: string
+    authority: nullable(closed({ name: words, url: words })),
+  }),
+  now: instant,
+  today: civilDate,
+  year: closed({
+    startsOn: civilDate,
+    endsOn: civilDate,
     /** weight in the house, g, by day number from startsOn: counted up to today, forecast after */
-    stock: { day: number; weightG: number; forecast: boolean }[]
+    stock: listOf(closed({ day: number, weightG: number, forecast: bool })),
     /** days from startsOn with jobs open */
-    jobDays: number[]
-  }
-}
+    jobDays: listOf(number),
+  }),
+})
+export type Frame = Static<typeof frame>
+
+export const listHouseholds = endpoint('households', {
+  method: 'GET',
+  path: '/households',
+  says: 'The households of this server.',
+  answer: listOf(householdSummary),
+})
+
+export const startHousehold = endpoint('start-household', {
+  method: 'POST',
+  path: '/households',
+  says: 'Starts a household, with the places nearly every house has.',
+  body: newHousehold,
+  answer: householdSummary,
+  status: 201,
+  stale: ['households'],
+})
+
+export const readFrame = ofHousehold('frame', {
+  method: 'GET',
+  path: '/frame',
+  says: 'Who, when, and the year as a strip.',
+  answer: frame,
+})
+
+/** Everything that is worked out from a household's lots. */
+export const lotViews = [
+  'frame',
+  'round',
+  'lots',
+  'lot',
+  'elsewhere',
+  'line',
+  'line-lot',
+  'line-advice',
+  'stores',
+  'larder',
+] as const
+/** Everything that is worked out from air as well. */
+export const airViews = [...lotViews, 'places', 'weather'] as const
+export const allViews = [...airViews, 'last-harvests', 'marked-beds', 'picks', 'almanac'] as const
+
+export const changeSettings = ofHousehold('settings', {
+  method: 'PUT',
+  path: '/settings',
+  says: 'Units, and whom the household asks about food safety.',
+  body: settings,
+  answer: frame,
+  stale: ['frame'],
+})
+
+export const passTime = ofHousehold('clock', {
+  method: 'POST',
+  path: '/clock',
+  says: 'Moves a practice clock on.',
+  body: moveClock,
+  answer: frame,
+  stale: allViews,
+})

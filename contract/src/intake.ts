@@ -1,72 +1,112 @@
-import type { FromSchema } from 'json-schema-to-ts'
-import { civilDate, grams, pieces, uuid } from './shapes'
+import { ofHousehold } from './endpoint'
+import { lotViews } from './households'
+import {
+  between,
 
-export const harvestSchema = {
-  type: 'object',
-  required: ['requestId', 'crop', 'harvestedOn', 'totalG', 'heaps'],
-  properties: {
-    requestId: uuid,
-    crop: { type: 'string', maxLength: 60 },
-    variety: { type: 'string', maxLength: 60 },
-    bed: { type: 'string', maxLength: 60 },
-    harvestedOn: civilDate,
-    totalG: grams,
-    /** share of the readiness sign seen: leaves browned, tops fallen */
-    signShare: { type: 'number', minimum: 0, maximum: 1 },
-    heaps: {
-      type: 'array',
-      minItems: 1,
-      maxItems: 20,
-      items: {
-        type: 'object',
-        required: ['heap', 'weightG'],
-        properties: {
-          heap: { type: 'string', maxLength: 40 },
-          weightG: grams,
-          pieces,
-          placeId: uuid,
-          hungIn: { enum: ['bunch', 'plait', 'rack', 'bag', 'sheet', 'box'] },
-          /** an earlier lot of the same crop and heap it is added to */
-          addTo: { type: 'string', maxLength: 10 },
-        },
-        additionalProperties: false,
-      },
-    },
-  },
-  additionalProperties: false,
-} as const
-export type NewHarvest = FromSchema<typeof harvestSchema>
+  civilDate,
+  closed,
+  cropId,
+  grams,
+  listOf,
+  nullable,
+  number,
+  oneOf,
+  optional,
+  pieces,
+  requestId,
+  textUpTo,
+  uuid,
+  words,
+  type Static,
+} from './shapes'
 
-export interface HarvestAnswer {
-  lots: { code: string; heap: string; weightG: number }[]
-}
+export const newHarvest = closed({
+  requestId,
+  crop: cropId,
+  variety: optional(textUpTo(60)),
+  bed: optional(textUpTo(60)),
+  harvestedOn: civilDate,
+  totalG: grams,
+  /** share of the readiness sign seen: leaves browned, tops fallen */
+  signShare: optional(between(0, 1)),
+  heaps: listOf(
+    closed({
+      heap: textUpTo(40),
+      weightG: grams,
+      pieces: optional(pieces),
+      placeId: optional(uuid),
+      hungIn: optional(oneOf('bunch', 'plait', 'rack', 'bag', 'sheet', 'box')),
+      /** an earlier lot of the same crop and heap it is added to */
+      addTo: optional(textUpTo(10)),
+    }),
+    { minItems: 1, maxItems: 20 },
+  ),
+})
+export type NewHarvest = Static<typeof newHarvest>
+
+export const harvestAnswer = closed({ lots: listOf(closed({ code: words, heap: words, weightG: number })) })
+export type HarvestAnswer = Static<typeof harvestAnswer>
 
 /** What Bring in proposes from earlier harvests. */
-export interface IntakeMemory {
-  crop: string
-  variety: string | null
-  bed: string | null
-}
+export const intakeMemory = closed({ crop: words, variety: nullable(words), bed: nullable(words) })
+export type IntakeMemory = Static<typeof intakeMemory>
 
 /** The daily pick: one crop, one weight. */
-export const pickSchema = {
-  type: 'object',
-  required: ['requestId', 'crop', 'weightG'],
-  properties: { requestId: uuid, crop: { type: 'string', maxLength: 60 }, weightG: grams, pieces },
-  additionalProperties: false,
-} as const
-export type NewPick = FromSchema<typeof pickSchema>
+export const newPick = closed({ requestId, crop: cropId, weightG: grams, pieces: optional(pieces) })
+export type NewPick = Static<typeof newPick>
 
 /** What has been picked of a crop, by week from its Monday. */
-export interface PickedCrop {
-  crop: string
-  totalG: number
-  weeks: { from: string; weightG: number }[]
-}
+export const pickedCrop = closed({
+  crop: words,
+  totalG: number,
+  weeks: listOf(closed({ from: civilDate, weightG: number })),
+})
+export type PickedCrop = Static<typeof pickedCrop>
 
 /** A bed that bore a disease: not for that family again for years. */
-export interface MarkedBed {
-  bed: string
-  crop: string
-  on: string
-}
+export const markedBed = closed({ bed: words, crop: words, on: civilDate })
+export type MarkedBed = Static<typeof markedBed>
+
+const harvestViews = [...lotViews, 'last-harvests', 'marked-beds', 'picks'] as const
+
+export const lastHarvests = ofHousehold('last-harvests', {
+  method: 'GET',
+  path: '/harvests/last',
+  says: 'The last variety and bed of each crop.',
+  answer: listOf(intakeMemory),
+})
+
+export const listMarkedBeds = ofHousehold('marked-beds', {
+  method: 'GET',
+  path: '/harvests/marked-beds',
+  says: 'Beds that bore a disease in the last years.',
+  answer: listOf(markedBed),
+})
+
+export const bringIn = ofHousehold('bring-in', {
+  method: 'POST',
+  path: '/harvests',
+  says: 'Brings in a harvest, sorted into heaps that add up.',
+  body: newHarvest,
+  answer: harvestAnswer,
+  status: 201,
+  stale: harvestViews,
+})
+
+export const listPicks = ofHousehold('picks', {
+  method: 'GET',
+  path: '/picks',
+  says: 'What came in of each crop in the last year, by week.',
+  answer: listOf(pickedCrop),
+})
+
+export const addPick = ofHousehold('pick', {
+  method: 'POST',
+  path: '/picks',
+  says: 'The daily pick: joins this week’s lot of the crop.',
+  body: newPick,
+  answer: harvestAnswer,
+  status: 201,
+  stale: harvestViews,
+})
+

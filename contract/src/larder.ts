@@ -1,24 +1,38 @@
-import type { LotRow } from './lots'
-import type { Spread } from './shapes'
+import { ofHousehold } from './endpoint'
+import { lotFields } from './lots'
+import { bool, civilDate, closed, listOf, nullable, number, spreadOf, words, type Static } from './shapes'
 
-export interface LarderLot extends LotRow {
-  piecesAtFirst: number | null
-  weightAtFirstG: number
+export const larderLot = closed({
+  ...lotFields,
+  piecesAtFirst: nullable(number),
+  weightAtFirstG: number,
   /** share of each kilo that would be lost in the coming fortnight */
-  lossAvoidedPerKg: number
-  keepsUntil: string
-  beyond: boolean
-  why: string
-}
+  lossAvoidedPerKg: number,
+  keepsUntil: civilDate,
+  beyond: bool,
+  why: words,
+})
+export type LarderLot = Static<typeof larderLot>
 
-export interface LarderView {
-  lots: LarderLot[]
-  totals: { crop: string; weightG: number; pieces: number }[]
-  runOut: {
-    crop: string
-    perWeekG: Spread<number> | null
-    runsOutOn: Spread<string> | null
-    keepsUntil: string | null
-  }[]
-  weightG: number
-}
+export const larderView = closed({
+  /** soonest lost first */
+  lots: listOf(larderLot),
+  totals: listOf(closed({ crop: words, weightG: number, pieces: number })),
+  runOut: listOf(
+    closed({
+      crop: words,
+      perWeekG: nullable(spreadOf(number)),
+      runsOutOn: nullable(spreadOf(civilDate)),
+      keepsUntil: nullable(civilDate),
+    }),
+  ),
+  weightG: number,
+})
+export type LarderView = Static<typeof larderView>
+
+export const readLarder = ofHousehold('larder', {
+  method: 'GET',
+  path: '/larder',
+  says: 'What there is to eat, soonest lost first, and how long it lasts at the pace it is used.',
+  answer: larderView,
+})

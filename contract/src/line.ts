@@ -1,56 +1,104 @@
-import type { CuringView, DryerView, JarView, LotRow } from './lots'
-import type { Spread } from './shapes'
+import { ofHousehold } from './endpoint'
+import { basis, curingFields, dryerView, jarView, lotFields } from './lots'
+import {
+  bool,
+  civilDate,
+  closed,
+  either,
+  instant,
+  just,
+  listOf,
+  nullable,
+  number,
+  spreadOf,
+  uuid,
+  words,
+  type Static,
+} from './shapes'
 
-export interface LineLot extends LotRow, CuringView {
-  hungOn: string
+export const lineLot = closed({
+  ...lotFields,
+  ...curingFields,
+  hungOn: civilDate,
   /** “in bunches”; null where nobody said */
-  hungIn: string | null
-}
+  hungIn: nullable(words),
+  /** pull of the air up to which it stands still, kPa; null where it heals */
+  stallKPa: nullable(number),
+})
+export type LineLot = Static<typeof lineLot>
 
-export interface LineView {
-  lots: LineLot[]
+export const lineView = closed({
+  lots: listOf(lineLot),
   /** drying power by place, 6-hour means, from ten days back to five ahead */
-  air: { placeId: string; place: string; points: { at: string; vpdKPa: number; ahead: boolean }[] }[]
-  stallKPa: number
+  air: listOf(
+    closed({ placeId: uuid, place: words, points: listOf(closed({ at: instant, vpdKPa: number, ahead: bool })) }),
+  ),
   /** in the dehydrator, and in conditioning jars */
-  dryer: (LotRow & { load: DryerView })[]
-  jars: (LotRow & { jar: JarView })[]
-}
-
-export interface LineLotDetail {
-  code: string
-  basis: 'lot' | 'bunch' | null
-  weighings: { at: string; weightG: number }[]
-  curve: { at: string; p10: number; p50: number; p90: number }[]
-  options: LineOption[]
-}
+  dryer: listOf(closed({ ...lotFields, load: dryerView })),
+  jars: listOf(closed({ ...lotFields, jar: jarView })),
+})
+export type LineView = Static<typeof lineView>
 
 /** Something to do with a hanging lot, and what would come of it. */
-export interface LineOption {
-  id: string
-  label: string
-  ready: Spread<string | null>
+export const lineOption = closed({
+  id: words,
+  label: words,
+  ready: spreadOf(nullable(civilDate)),
   /** days sooner than left as it is; null where the comparison has no end */
-  daysSaved: number | null
+  daysSaved: nullable(number),
   /** hours damp enough for mould in the next fortnight, and how many fewer than left as it is */
-  mouldHoursAhead: number
-  mouldHoursAvoided: number
-  act: { act: 'fan'; on: boolean } | { act: 'move'; placeId: string } | null
-  /** a screen where it is done, if it takes more than a tap */
-  to: string | null
-}
+  mouldHoursAhead: number,
+  mouldHoursAvoided: number,
+  act: nullable(either([closed({ act: just('fan'), on: bool }), closed({ act: just('move'), placeId: uuid })])),
+  /** it is done in the dehydrator */
+  inDryer: bool,
+})
+export type LineOption = Static<typeof lineOption>
 
-export interface LineAdvice {
+export const lineLotDetail = closed({
+  code: words,
+  basis,
+  weighings: listOf(closed({ at: instant, weightG: number })),
+  curve: listOf(closed({ at: instant, p10: number, p50: number, p90: number })),
+  options: listOf(lineOption),
+})
+export type LineLotDetail = Static<typeof lineLotDetail>
+
+export const lineAdvice = closed({
   /** mean pull of the air, kPa, by place that something dries in */
-  tomorrow: {
-    placeId: string
-    place: string
-    lots: number
-    vpdKPa: number
-    lastDayKPa: number
-    stalls: boolean
-    stallKPa: number
-  }[]
+  tomorrow: listOf(
+    closed({
+      placeId: uuid,
+      place: words,
+      lots: number,
+      vpdKPa: number,
+      lastDayKPa: number,
+      stalls: bool,
+      stallKPa: number,
+    }),
+  ),
   /** best first */
-  moves: { code: string; crop: string; heap: string; option: LineOption }[]
-}
+  moves: listOf(closed({ code: words, crop: words, heap: words, option: lineOption })),
+})
+export type LineAdvice = Static<typeof lineAdvice>
+
+export const readLine = ofHousehold('line', {
+  method: 'GET',
+  path: '/line',
+  says: 'Every lot that cures, dries or is conditioned, and the pull of the air where it hangs.',
+  answer: lineView,
+})
+
+export const readLineAdvice = ofHousehold('line-advice', {
+  method: 'GET',
+  path: '/line-advice',
+  says: 'What tomorrow’s air does to the line, and the moves that would help most.',
+  answer: lineAdvice,
+})
+
+export const readLineLot = ofHousehold('line-lot', {
+  method: 'GET',
+  path: '/line/:code',
+  says: 'A hanging lot: weighings, the fitted curve, and what would help.',
+  answer: lineLotDetail,
+})

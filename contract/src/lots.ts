@@ -1,239 +1,284 @@
-import type { FromSchema } from 'json-schema-to-ts'
-import { grams, pieces, uuid, type Spread } from './shapes'
+import { lotViews } from './households'
+import { ofHousehold } from './endpoint'
+import {
+  between,
+  bool,
+  civilDate,
+  closed,
+  either,
+  grams,
+  instant,
+  just,
+  listOf,
+  nullable,
+  number,
+  oneOf,
+  optional,
+  pieces,
+  relativeHumidityPct,
+  requestId,
+  saying,
+  spreadOf,
+  textUpTo,
+  uuid,
+  whole,
+  words,
+  type Static,
+} from './shapes'
 
-const act = <K extends string, R extends readonly string[], P extends object>(kind: K, required: R, properties: P) =>
-  ({
-    type: 'object',
-    required: ['requestId', 'act', ...required] as const,
-    properties: { requestId: uuid, act: { const: kind }, ...properties },
-    additionalProperties: false,
-  }) as const
+const quantity = { pieces: optional(pieces), weightG: optional(grams) }
+const text = saying(500)
+const id = textUpTo(40)
+const sure = optional(bool)
 
-const quantity = { pieces, weightG: grams } as const
-const text = { type: 'string', maxLength: 500, minLength: 1, pattern: '\\S' } as const
-const id = { type: 'string', maxLength: 40 } as const
-
-const grades = {
-  type: 'array',
-  minItems: 1,
-  maxItems: 4,
-  items: {
-    type: 'object',
-    required: ['grade', 'weightG'],
-    properties: { grade: { enum: ['large', 'middling', 'small', 'seconds'] }, weightG: grams, pieces },
-    additionalProperties: false,
-  },
-} as const
+const grades = listOf(
+  closed({ grade: oneOf('large', 'middling', 'small', 'seconds'), weightG: grams, pieces: optional(pieces) }),
+  { minItems: 1, maxItems: 4 },
+)
+const airC = between(25, 80)
 
 /** Everything that can be done with a lot; each leaves events in its ledger. */
-export const actSchemas = {
-  weigh: act(
-    'weigh',
-    ['weightG', 'basis'] as const,
-    {
-      weightG: grams,
-      basis: { enum: ['lot', 'bunch'] },
-      sure: { type: 'boolean' },
-    } as const,
-  ),
-  test: act(
-    'test',
-    ['results'] as const,
-    {
-      results: {
-        type: 'array',
-        minItems: 1,
-        maxItems: 10,
-        items: {
-          type: 'object',
-          required: ['test', 'passed'],
-          properties: { test: id, passed: { type: 'boolean' } },
-          additionalProperties: false,
-        },
-      },
-    } as const,
-  ),
-  fan: act('fan', ['on'] as const, { on: { type: 'boolean' } } as const),
-  move: act('move', ['placeId'] as const, { placeId: uuid } as const),
-  finish: act(
-    'finish',
-    ['pack', 'placeId', 'weightG'] as const,
-    {
-      neck: id,
-      pack: id,
-      placeId: uuid,
-      weightG: grams,
-      pieces,
-      units: { type: 'integer', minimum: 1, maximum: 500 },
-      wasteG: grams,
-      grades,
-      sure: { type: 'boolean' },
-    } as const,
-  ),
-  check: act(
-    'check',
-    ['lookedAt', 'faults'] as const,
-    {
-      lookedAt: pieces,
-      faults: {
-        type: 'array',
-        maxItems: 20,
-        items: {
-          type: 'object',
-          required: ['fault', 'pieces', 'action'],
-          properties: { fault: id, pieces, action: id },
-          additionalProperties: false,
-        },
-      },
-    } as const,
-  ),
-  use: act('use', [] as const, quantity),
-  lose: act('lose', ['cause'] as const, { ...quantity, cause: text } as const),
-  give: act('give', [] as const, quantity),
-  plant: act('plant', [] as const, quantity),
-  correct: act(
-    'correct',
-    ['weightG', 'why'] as const,
-    {
-      weightG: { type: 'integer', minimum: 0, maximum: 2_000_000 },
-      pieces: { type: 'integer', minimum: 0, maximum: 100_000 },
-      why: text,
-    } as const,
-  ),
-  note: act('note', ['text'] as const, { text } as const),
-  clean: act(
-    'clean',
-    ['step', 'weightG'] as const,
-    { step: { enum: ['thresh', 'sieve', 'winnow'] }, weightG: grams } as const,
-  ),
-  load: act(
-    'load',
-    ['weightG', 'trays', 'airC', 'placeId'] as const,
-    {
-      takenG: grams,
-      weightG: grams,
-      trays: { type: 'integer', minimum: 1, maximum: 60 },
-      airC: { type: 'number', minimum: 25, maximum: 80 },
-      placeId: uuid,
-      sure: { type: 'boolean' },
-    } as const,
-  ),
-  strike: act('strike', ['event', 'why'] as const, { event: { type: 'integer', minimum: 1 }, why: text } as const),
-  grade: act('grade', ['grades'] as const, { grades } as const),
-  rotate: act('rotate', [] as const, {} as const),
-  jar: act('jar', ['weightG'] as const, { weightG: grams, sure: { type: 'boolean' } } as const),
-  shake: act(
-    'shake',
-    ['beads', 'mould'] as const,
-    {
-      beads: { type: 'boolean' },
-      mould: { type: 'boolean' },
-      jarHumidityPct: { type: 'number', minimum: 0, maximum: 100 },
-    } as const,
-  ),
-} as const
+export const acts = {
+  weigh: closed({ requestId, act: just('weigh'), weightG: grams, basis: oneOf('lot', 'bunch'), sure }),
+  test: closed({
+    requestId,
+    act: just('test'),
+    results: listOf(closed({ test: id, passed: bool }), { minItems: 1, maxItems: 10 }),
+  }),
+  fan: closed({ requestId, act: just('fan'), on: bool }),
+  move: closed({ requestId, act: just('move'), placeId: uuid }),
+  finish: closed({
+    requestId,
+    act: just('finish'),
+    neck: optional(id),
+    pack: id,
+    placeId: uuid,
+    weightG: grams,
+    pieces: optional(pieces),
+    units: optional(whole(1, 500)),
+    wasteG: optional(grams),
+    grades: optional(grades),
+    sure,
+  }),
+  check: closed({
+    requestId,
+    act: just('check'),
+    lookedAt: pieces,
+    faults: listOf(closed({ fault: id, pieces, action: id }), { maxItems: 20 }),
+  }),
+  use: closed({ requestId, act: just('use'), ...quantity }),
+  lose: closed({ requestId, act: just('lose'), ...quantity, cause: text }),
+  give: closed({ requestId, act: just('give'), ...quantity }),
+  plant: closed({ requestId, act: just('plant'), ...quantity }),
+  correct: closed({
+    requestId,
+    act: just('correct'),
+    weightG: whole(0, 2_000_000),
+    pieces: optional(whole(0, 100_000)),
+    why: text,
+  }),
+  note: closed({ requestId, act: just('note'), text }),
+  clean: closed({ requestId, act: just('clean'), step: oneOf('thresh', 'sieve', 'winnow'), weightG: grams }),
+  load: closed({
+    requestId,
+    act: just('load'),
+    takenG: optional(grams),
+    weightG: grams,
+    trays: whole(1, 60),
+    airC,
+    placeId: uuid,
+    sure,
+  }),
+  strike: closed({ requestId, act: just('strike'), event: whole(1, 2 ** 53 - 1), why: text }),
+  grade: closed({ requestId, act: just('grade'), grades }),
+  rotate: closed({ requestId, act: just('rotate') }),
+  jar: closed({ requestId, act: just('jar'), weightG: grams, sure }),
+  shake: closed({
+    requestId,
+    act: just('shake'),
+    beads: bool,
+    mould: bool,
+    jarHumidityPct: optional(relativeHumidityPct),
+  }),
+}
 
-export type ActName = keyof typeof actSchemas
-export type Act = { [K in ActName]: FromSchema<(typeof actSchemas)[K]> & { act: K } }[ActName]
+export type ActName = keyof typeof acts
+export type Act = { [K in ActName]: Static<(typeof acts)[K]> }[ActName]
+/** Which act it is; what it needs besides is checked by the act's own schema. */
+const anyAct = either(Object.values(acts))
 
-export type Stage = 'drying' | 'dryer' | 'conditioning' | 'fresh' | 'stored' | 'gone'
+export const stage = oneOf('drying', 'dryer', 'conditioning', 'fresh', 'stored', 'gone')
+export type Stage = Static<typeof stage>
 
-export interface LotRow {
-  code: string
-  crop: string
-  heap: string
-  fate: string
-  variety: string | null
-  bed: string | null
-  broughtOn: string
-  stage: Stage
-  placeId: string | null
-  place: string | null
-  weightG: number
-  pieces: number | null
+const lotFields = {
+  code: words,
+  crop: words,
+  heap: words,
+  fate: words,
+  variety: nullable(words),
+  bed: nullable(words),
+  broughtOn: civilDate,
+  stage,
+  placeId: nullable(uuid),
+  place: nullable(words),
+  weightG: number,
+  pieces: nullable(number),
   /** has been in the dehydrator */
-  dried: boolean
+  dried: bool,
 }
+export const lotRow = closed(lotFields)
+export type LotRow = Static<typeof lotRow>
+export { lotFields }
 
-export interface LotEventView {
-  id: number
-  kind: string
-  at: string
-  on: string
-  weightG: number
-  pieces: number
-  place: string | null
+export const lotEventView = closed({
+  id: number,
+  kind: words,
+  at: instant,
+  on: civilDate,
+  weightG: number,
+  pieces: number,
+  place: nullable(words),
   /** in the household's words */
-  says: string
+  says: words,
   /** a weighing that a later entry strikes out */
-  struck: boolean
-}
+  struck: bool,
+})
+export type LotEventView = Static<typeof lotEventView>
 
-export interface KeepingView {
-  nineInTenUntil: Spread<string>
-  halfUntil: Spread<string>
+const keepsFields = { nineInTenUntil: spreadOf(civilDate), beyond: bool, endedBy: words }
+export { keepsFields }
+
+export const keepingView = closed({
+  nineInTenUntil: spreadOf(civilDate),
+  halfUntil: spreadOf(civilDate),
   /** the horizon was reached: read “later than” */
-  beyond: boolean
-  curve: { on: string; p10: number; p50: number; p90: number }[]
-  endedBy: { end: string; share: number; why: string }[]
-  weightLossPctPerMonth: number
-  soundNow: number
-  nextCheckOn: string
-  lookAt: number
-}
+  beyond: bool,
+  curve: listOf(closed({ on: civilDate, p10: number, p50: number, p90: number })),
+  endedBy: listOf(closed({ end: words, share: number, why: words })),
+  weightLossPctPerMonth: number,
+  soundNow: number,
+  nextCheckOn: civilDate,
+  lookAt: number,
+})
+export type KeepingView = Static<typeof keepingView>
 
-export interface CuringView {
-  progress: number
-  ready: Spread<string | null>
-  readyNow: number
-  stalledHours: number
-  stalledForHours: number
-  mouldRiskHours: number
-  airflow: 'still' | 'breezy' | 'fan'
-  reasons: string[]
-  basis: 'lot' | 'bunch' | null
-  lastWeighedG: number | null
-  expectedG: number | null
+const basis = nullable(oneOf('lot', 'bunch'))
+const curingFields = {
+  progress: number,
+  /** null where the air ahead never gets it there */
+  ready: spreadOf(nullable(civilDate)),
+  readyNow: number,
+  stalledHours: number,
+  stalledForHours: number,
+  mouldRiskHours: number,
+  airflow: oneOf('still', 'breezy', 'fan'),
+  reasons: listOf(words),
+  basis,
+  lastWeighedG: nullable(number),
+  expectedG: nullable(number),
 }
+export const curingView = closed(curingFields)
+export type CuringView = Static<typeof curingView>
+export { basis, curingFields }
 
 /** A load in the dehydrator. */
-export interface DryerView {
-  trays: number
-  airC: number
-  loadedAt: string
-  targetG: number
-  moisturePct: number
-  progress: number
-  doneAt: Spread<string>
-  rotateAt: string
-  rotated: boolean
+export const dryerView = closed({
+  trays: number,
+  airC: number,
+  loadedAt: instant,
+  targetG: number,
+  moisturePct: number,
+  progress: number,
+  doneAt: spreadOf(instant),
+  rotateAt: instant,
+  rotated: bool,
   /** sent back by its jar */
-  again: boolean
-}
+  again: bool,
+})
+export type DryerView = Static<typeof dryerView>
 
 /** A jar being conditioned. */
-export interface JarView {
-  day: number
-  of: number
-  shakenToday: boolean
+export const jarView = closed({
+  day: number,
+  of: number,
+  shakenToday: bool,
   /** what the last look said */
-  says: string | null
-}
+  says: nullable(words),
+})
+export type JarView = Static<typeof jarView>
 
-export interface LotView extends LotRow {
-  dryer: DryerView | null
-  jar: JarView | null
+export const lotView = closed({
+  ...lotFields,
+  dryer: nullable(dryerView),
+  jar: nullable(jarView),
   /** there is a picture at /lots/CODE/photo.jpg */
-  pictured: boolean
-  events: LotEventView[]
-  keeping: KeepingView | null
-  curing: CuringView | null
-  checks: { on: string; lookedAt: number; bad: number }[]
-  elsewhere: { placeId: string; place: string; nineInTenUntil: string; beyond: boolean; endedBy: string }[]
-}
+  pictured: bool,
+  events: listOf(lotEventView),
+  keeping: nullable(keepingView),
+  curing: nullable(curingView),
+  checks: listOf(closed({ on: civilDate, lookedAt: number, bad: number })),
+})
+export type LotView = Static<typeof lotView>
 
-export interface ActAnswer {
-  lot: LotRow
+/** The other places a stored lot could go to, best first. */
+export const elsewhere = listOf(
+  closed({ placeId: uuid, place: words, nineInTenUntil: civilDate, beyond: bool, endedBy: words }),
+)
+export type Elsewhere = Static<typeof elsewhere>
+
+export const actAnswer = closed({
+  lot: lotRow,
   /** codes of lots made by a split */
-  made: string[]
-}
+  made: listOf(words),
+})
+export type ActAnswer = Static<typeof actAnswer>
+
+export const listLots = ofHousehold('lots', {
+  method: 'GET',
+  path: '/lots',
+  says: 'Every lot that still holds something; with gone=yes those that do not.',
+  query: closed({ gone: optional(oneOf('yes', 'no')) }),
+  answer: listOf(lotRow),
+})
+
+export const readLot = ofHousehold('lot', {
+  method: 'GET',
+  path: '/lots/:code',
+  says: 'A lot: its ledger, how it dries or keeps.',
+  answer: lotView,
+})
+
+export const readElsewhere = ofHousehold('elsewhere', {
+  method: 'GET',
+  path: '/lots/:code/elsewhere',
+  says: 'How a stored lot would keep in the other places of the house, best first.',
+  answer: elsewhere,
+})
+
+export const actOnLot = ofHousehold('act', {
+  method: 'POST',
+  path: '/lots/:code/acts',
+  says: 'Does something with a lot: weigh, test, move, finish, check, use and so on.',
+  body: anyAct,
+  answer: actAnswer,
+  status: 201,
+  stale: lotViews,
+})
+
+export const addPhoto = ofHousehold('add-photo', {
+  method: 'POST',
+  path: '/lots/:code/photo',
+  says: 'The one picture of a lot; a new one takes the place of the old.',
+  body: { file: 'image/jpeg' },
+  answer: closed({ bytes: number }),
+  status: 201,
+  limit: '2mb',
+  stale: ['lot'],
+})
+
+export const readPhoto = ofHousehold('photo', {
+  method: 'GET',
+  path: '/lots/:code/photo.jpg',
+  says: 'The picture of a lot.',
+  answer: { file: 'image/jpeg' },
+})

@@ -1,5 +1,22 @@
-import type { FromSchema } from 'json-schema-to-ts'
-import { relativeHumidityPct, temperatureC } from './shapes'
+import { ofHousehold } from './endpoint'
+import { airViews } from './households'
+import {
+  bool,
+  civilDate,
+  closed,
+  instant,
+  listOf,
+  nullable,
+  number,
+  ok,
+  oneOf,
+  relativeHumidityPct,
+  saying,
+  temperatureC,
+  uuid,
+  words,
+  type Static,
+} from './shapes'
 
 export const placeKindIds = [
   'outdoors',
@@ -12,47 +29,70 @@ export const placeKindIds = [
   'fridge',
   'freezer',
 ] as const
+const kind = oneOf(...placeKindIds)
 
-export const newPlaceSchema = {
-  type: 'object',
-  required: ['name', 'kind'],
-  properties: { name: { type: 'string', minLength: 1, maxLength: 40, pattern: '\\S' }, kind: { enum: placeKindIds } },
-  additionalProperties: false,
-} as const
-export type NewPlace = FromSchema<typeof newPlaceSchema>
+export const newPlace = closed({ name: saying(40), kind })
+export type NewPlace = Static<typeof newPlace>
 
-export const readingSchema = {
-  type: 'object',
-  required: ['temperatureC', 'relativeHumidityPct'],
-  properties: { temperatureC, relativeHumidityPct },
-  additionalProperties: false,
-} as const
-export type NewReading = FromSchema<typeof readingSchema>
+export const newReading = closed({ temperatureC, relativeHumidityPct })
+export type NewReading = Static<typeof newReading>
 
 /** One day outdoors. */
-export interface WeatherDay {
-  on: string
-  highC: number
-  lowC: number
-  humidityPct: number
+export const weatherDay = closed({
+  on: civilDate,
+  highC: number,
+  lowC: number,
+  humidityPct: number,
   /** null where nobody says */
-  rainMm: number | null
-  /** to come */
-  ahead: boolean
-}
+  rainMm: nullable(number),
+  /** today, or to come */
+  ahead: bool,
+})
+export type WeatherDay = Static<typeof weatherDay>
 
-export interface PlaceAir {
+const placeFields = {
+  id: uuid,
+  name: words,
+  kind,
   /** latest reading, if any */
-  at: string | null
-  temperatureC: number | null
-  relativeHumidityPct: number | null
-}
-
-export interface PlaceView {
-  id: string
-  name: string
-  kind: (typeof placeKindIds)[number]
-  air: PlaceAir
+  air: closed({ at: nullable(instant), temperatureC: nullable(number), relativeHumidityPct: nullable(number) }),
   /** means of the last days, for a small line: oldest first */
-  recent: { temperatureC: number; relativeHumidityPct: number; vpdKPa: number }[]
+  recent: listOf(closed({ temperatureC: number, relativeHumidityPct: number, vpdKPa: number })),
 }
+export const placeView = closed(placeFields)
+export type PlaceView = Static<typeof placeView>
+export { placeFields }
+
+export const listPlaces = ofHousehold('places', {
+  method: 'GET',
+  path: '/places',
+  says: 'The places of the house in walking order, with their air.',
+  answer: listOf(placeView),
+})
+
+export const addPlace = ofHousehold('add-place', {
+  method: 'POST',
+  path: '/places',
+  says: 'Adds a place.',
+  body: newPlace,
+  answer: closed({ id: uuid }),
+  status: 201,
+  stale: airViews,
+})
+
+export const addReading = ofHousehold('add-reading', {
+  method: 'POST',
+  path: '/places/:id/readings',
+  says: 'A reading taken by hand, now.',
+  body: newReading,
+  answer: ok,
+  status: 201,
+  stale: airViews,
+})
+
+export const readWeather = ofHousehold('weather', {
+  method: 'GET',
+  path: '/weather',
+  says: 'The garden’s weather: a fortnight back, today and the days ahead.',
+  answer: listOf(weatherDay),
+})

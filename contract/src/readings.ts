@@ -1,125 +1,170 @@
-import type { FromSchema } from 'json-schema-to-ts'
-import { instant, relativeHumidityPct, temperatureC, uuid } from './shapes'
+import { endpoint, ofHousehold } from './endpoint'
+import { airViews } from './households'
+import {
+  bool,
+  closed,
+  instant,
+  listOf,
+  nullable,
+  number,
+  ok,
+  oneOf,
+  optional,
+  rainMm,
+  relativeHumidityPct,
+  requestId,
+  saying,
+  temperatureC,
+  textUpTo,
+  uuid,
+  whole,
+  words,
+  type Static,
+} from './shapes'
 
-const column = { type: 'integer', minimum: 0, maximum: 200 } as const
-const columnMapping = {
-  type: 'object',
-  required: ['time', 'order', 'zone', 'temperature', 'unit', 'humidity'],
-  properties: {
-    time: column,
-    clock: column,
-    order: { enum: ['year-first', 'day-first', 'month-first', 'seconds', 'milliseconds'] },
-    zone: { type: 'string', minLength: 1, maxLength: 60 },
-    temperature: column,
-    unit: { enum: ['C', 'F'] },
-    humidity: column,
-    rain: column,
-  },
-  additionalProperties: false,
-} as const
+const column = whole(0, 200)
+export const columnMapping = closed({
+  time: column,
+  clock: optional(column),
+  order: oneOf('year-first', 'day-first', 'month-first', 'seconds', 'milliseconds'),
+  zone: saying(60),
+  temperature: column,
+  unit: oneOf('C', 'F'),
+  humidity: column,
+  rain: optional(column),
+})
 
-const mostRows = 600_000
+const maxItems = 600_000
 
 /** A logger's file, read: columns of equal length, rising in time. */
-export const readingImportSchema = {
-  type: 'object',
-  required: ['requestId', 'placeId', 'fileName', 'at', 'temperatureC', 'relativeHumidityPct'],
-  properties: {
-    requestId: uuid,
-    placeId: uuid,
-    fileName: { type: 'string', minLength: 1, maxLength: 200 },
-    /** seconds since 1970 UTC */
-    at: {
-      type: 'array',
-      minItems: 1,
-      maxItems: mostRows,
-      items: { type: 'integer', minimum: 0, maximum: 4_102_444_800 },
-    },
-    temperatureC: { type: 'array', maxItems: mostRows, items: temperatureC },
-    relativeHumidityPct: { type: 'array', maxItems: mostRows, items: relativeHumidityPct },
-    rainMm: { type: 'array', maxItems: mostRows, items: { type: 'number', minimum: 0, maximum: 500 } },
-    /** headings of the file and how they were read, to be known again */
-    headings: { type: 'string', maxLength: 2000 },
-    mapping: columnMapping,
-    /** only say what it would add */
-    lookOnly: { type: 'boolean' },
-  },
-  additionalProperties: false,
-} as const
-export type NewReadingImport = FromSchema<typeof readingImportSchema>
+export const newReadingImport = closed({
+  requestId,
+  placeId: uuid,
+  fileName: saying(200),
+  /** seconds since 1970 UTC */
+  at: listOf(whole(0, 4_102_444_800), { minItems: 1, maxItems }),
+  temperatureC: listOf(temperatureC, { maxItems }),
+  relativeHumidityPct: listOf(relativeHumidityPct, { maxItems }),
+  rainMm: optional(listOf(rainMm, { maxItems })),
+  /** headings of the file and how they were read, to be known again */
+  headings: optional(textUpTo(2000)),
+  mapping: optional(columnMapping),
+  /** only say what it would add */
+  lookOnly: optional(bool),
+})
+export type NewReadingImport = Static<typeof newReadingImport>
 
-export interface ReadingImportAnswer {
-  id: string
-  given: number
-  added: number
-}
+export const readingImportAnswer = closed({ id: uuid, given: number, added: number })
+export type ReadingImportAnswer = Static<typeof readingImportAnswer>
 
-export interface ReadingImportView {
-  id: string
-  place: string
-  fileName: string
-  given: number
-  added: number
-  from: string
-  to: string
-  undone: boolean
-}
+export const readingImportView = closed({
+  id: uuid,
+  place: words,
+  fileName: words,
+  given: number,
+  added: number,
+  from: instant,
+  to: instant,
+  undone: bool,
+})
+export type ReadingImportView = Static<typeof readingImportView>
 
-export interface KnownMapping {
-  headings: string
-  mapping: FromSchema<typeof columnMapping>
-}
+export const knownMapping = closed({ headings: words, mapping: columnMapping })
+export type KnownMapping = Static<typeof knownMapping>
 
 /** A sensor's batch: any order, sent again as often as it likes. */
-export const sensorBatchSchema = {
-  type: 'object',
-  required: ['readings'],
-  properties: {
-    readings: {
-      type: 'array',
-      minItems: 1,
-      maxItems: 5000,
-      items: {
-        type: 'object',
-        required: ['at', 'temperatureC', 'relativeHumidityPct'],
-        properties: {
-          at: instant,
-          temperatureC,
-          relativeHumidityPct,
-          rainMm: { type: 'number', minimum: 0, maximum: 500 },
-        },
-        additionalProperties: false,
-      },
-    },
-  },
-  additionalProperties: false,
-} as const
-export type SensorBatch = FromSchema<typeof sensorBatchSchema>
+export const sensorBatch = closed({
+  readings: listOf(closed({ at: instant, temperatureC, relativeHumidityPct, rainMm: optional(rainMm) }), {
+    minItems: 1,
+    maxItems: 5000,
+  }),
+})
+export type SensorBatch = Static<typeof sensorBatch>
 
-export interface SensorBatchAnswer {
-  taken: number
-  already: number
-}
+export const sensorBatchAnswer = closed({ taken: number, already: number })
+export type SensorBatchAnswer = Static<typeof sensorBatchAnswer>
 
-export const newSensorSchema = {
-  type: 'object',
-  required: ['name', 'placeId'],
-  properties: { name: { type: 'string', minLength: 1, maxLength: 40, pattern: '\\S' }, placeId: uuid },
-  additionalProperties: false,
-} as const
-export type NewSensor = FromSchema<typeof newSensorSchema>
+export const newSensor = closed({ name: saying(40), placeId: uuid })
+export type NewSensor = Static<typeof newSensor>
 
-export interface SensorView {
-  id: string
-  name: string
-  place: string
+export const sensorView = closed({
+  id: uuid,
+  name: words,
+  place: words,
   /** sends by itself, without a token */
-  simulated: boolean
-  lastAt: string | null
-}
+  simulated: bool,
+  lastAt: nullable(instant),
+})
+export type SensorView = Static<typeof sensorView>
 
 /** The token is shown this once. */
-export interface SensorMade {
-  id: string
-  token: string
-}
+export const sensorMade = closed({ id: uuid, token: words })
+export type SensorMade = Static<typeof sensorMade>
+
+export const listImports = ofHousehold('imports', {
+  method: 'GET',
+  path: '/readings/imports',
+  says: 'The logger files brought in last.',
+  answer: listOf(readingImportView),
+})
+
+export const listMappings = ofHousehold('mappings', {
+  method: 'GET',
+  path: '/readings/mappings',
+  says: 'How files with known headings were read.',
+  answer: listOf(knownMapping),
+})
+
+export const importReadings = ofHousehold('import-readings', {
+  method: 'POST',
+  path: '/readings/imports',
+  says: 'A logger file’s readings, all or none; with lookOnly it says what they would add.',
+  body: newReadingImport,
+  answer: readingImportAnswer,
+  status: 201,
+  // a year of five-minute readings is 3 MB
+  limit: '32mb',
+  stale: [...airViews, 'imports', 'mappings'],
+})
+
+export const undoImport = ofHousehold('undo-import', {
+  method: 'POST',
+  path: '/readings/imports/:id/undo',
+  says: 'Takes back what a file added.',
+  answer: closed({ removed: number }),
+  stale: [...airViews, 'imports'],
+})
+
+export const listSensors = ofHousehold('sensors', {
+  method: 'GET',
+  path: '/sensors',
+  says: 'The sensors that send readings.',
+  answer: listOf(sensorView),
+})
+
+export const addSensor = ofHousehold('add-sensor', {
+  method: 'POST',
+  path: '/sensors',
+  says: 'Lets a sensor in; its token is shown this once.',
+  body: newSensor,
+  answer: sensorMade,
+  status: 201,
+  stale: ['sensors'],
+})
+
+export const removeSensor = ofHousehold('remove-sensor', {
+  method: 'DELETE',
+  path: '/sensors/:id',
+  says: 'Turns a sensor away; its readings stay.',
+  answer: ok,
+  stale: ['sensors'],
+})
+
+export const ingest = endpoint('ingest', {
+  method: 'POST',
+  path: '/ingest',
+  says: 'A sensor’s batch. The token says whose it is: Authorization: Bearer TOKEN.',
+  body: sensorBatch,
+  answer: sensorBatchAnswer,
+  limit: '1mb',
+})

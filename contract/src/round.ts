@@ -1,41 +1,71 @@
-import type { WeatherDay } from './places'
+import { ofHousehold } from './endpoint'
+import { basis } from './lots'
+import { weatherDay } from './places'
+import { bool, civilDate, closed, listOf, nullable, number, oneOf, optional, textUpTo, uuid, words, type Static } from './shapes'
 
-export interface JobView {
-  id: number
-  kind: 'weigh' | 'test' | 'take-down' | 'unstall' | 'check' | 'use' | 'read' | 'rotate' | 'turn' | 'take-out' | 'shake'
-  dueOn: string
-  why: string
-  code: string | null
-  crop: string | null
-  title: string
+export const jobView = closed({
+  /** the same as long as the job stands */
+  id: words,
+  kind: oneOf(
+    'weigh',
+    'test',
+    'take-down',
+    'unstall',
+    'check',
+    'use',
+    'read',
+    'rotate',
+    'turn',
+    'take-out',
+    'shake',
+  ),
+  dueOn: civilDate,
+  why: words,
+  code: nullable(words),
+  crop: nullable(words),
+  title: words,
   /** the scale's expectation, g, and what is weighed */
-  expectedG: number | null
-  basis: 'lot' | 'bunch' | null
-}
+  expectedG: nullable(number),
+  basis,
+})
+export type JobView = Static<typeof jobView>
 
-export interface RoundView {
-  today: string
-  places: {
-    id: string
-    name: string
-    temperatureC: number | null
-    relativeHumidityPct: number | null
-    recent: number[]
-    verdict: { suits: boolean; says: string }
-    jobs: JobView[]
-  }[]
-  eatFirst: {
-    code: string
-    crop: string
-    heap: string
-    weightG: number
-    pieces: number | null
-    dried: boolean
-    why: string
-    urgent: boolean
-  }[]
-  weather: WeatherDay[]
-  weatherSays: string[]
-  lastWeek: { broughtInG: number; usedG: number; lostG: number; waterG: number }
-  nextJobs: { on: string; count: number }[]
-}
+export const roundView = closed({
+  today: civilDate,
+  places: listOf(
+    closed({
+      id: uuid,
+      name: words,
+      temperatureC: nullable(number),
+      relativeHumidityPct: nullable(number),
+      recent: listOf(number),
+      verdict: closed({ suits: bool, says: words }),
+      jobs: listOf(jobView),
+    }),
+  ),
+  eatFirst: listOf(
+    closed({
+      code: words,
+      crop: words,
+      heap: words,
+      weightG: number,
+      pieces: nullable(number),
+      dried: bool,
+      why: words,
+      urgent: bool,
+    }),
+  ),
+  weather: listOf(weatherDay),
+  weatherSays: listOf(words),
+  lastWeek: closed({ broughtInG: number, usedG: number, lostG: number, waterG: number }),
+  nextJobs: listOf(closed({ on: civilDate, count: number })),
+})
+export type RoundView = Static<typeof roundView>
+
+export const readRound = ofHousehold('round', {
+  method: 'GET',
+  path: '/round',
+  says: 'What needs the household today, or on a day to come (on=2026-10-02), by place in walking order.',
+  query: closed({ on: optional(textUpTo(20)) }),
+  answer: roundView,
+})

@@ -1,20 +1,72 @@
+import {
+  Array as ArraySchema,
+  Boolean as BooleanSchema,
+  Integer,
+  Literal,
+  Null,
+  Number as NumberSchema,
+  Object as ObjectSchema,
+  Optional,
+  String as StringSchema,
+  Tuple,
+  Union,
+  Unsafe,
+  type Static,
+  type TProperties,
+  type TSchema,
+} from 'typebox'
+
+export type { Static }
+
 /** Pieces of schema used again and again. */
-export const uuid = { type: 'string', format: 'uuid' } as const
-export const civilDate = { type: 'string', format: 'date' } as const
-export const instant = { type: 'string', format: 'date-time' } as const
+export const closed = <const P extends TProperties>(properties: P) =>
+  ObjectSchema(properties, { additionalProperties: false })
+export const nullable = <T extends TSchema>(schema: T) => Union([schema, Null()])
+export const listOf = <T extends TSchema>(items: T, bounds: { minItems?: number; maxItems?: number } = {}) =>
+  ArraySchema(items, bounds)
+export const oneOf = <const T extends readonly string[]>(...values: T) => Unsafe<T[number]>({ enum: [...values] })
+export const just = <const T extends string>(value: T) => Literal(value)
+export const optional = Optional
+export const either = Union
+export const pairOf = <T extends TSchema>(one: T) => Tuple([one, one])
+export const none = Null()
+
+export const bool = BooleanSchema()
+export const number = NumberSchema()
+export const between = (minimum: number, maximum: number) => NumberSchema({ minimum, maximum })
+export const whole = (minimum: number, maximum: number) => Integer({ minimum, maximum })
+/** Any text, as the server says it. */
+export const words = StringSchema()
+/** A text somebody typed that may be empty. */
+export const textUpTo = (maxLength: number) => StringSchema({ maxLength })
+/** A text somebody typed that says something. */
+export const saying = (maxLength: number) => StringSchema({ minLength: 1, maxLength, pattern: '\\S' })
+
+export const uuid = StringSchema({ format: 'uuid' })
+export const civilDate = StringSchema({ format: 'date' })
+export const instant = StringSchema({ format: 'date-time' })
 /** Grams of one entry: whole, above nothing, within what a household lifts. */
-export const grams = { type: 'integer', minimum: 1, maximum: 2_000_000 } as const
-export const pieces = { type: 'integer', minimum: 1, maximum: 100_000 } as const
-export const temperatureC = { type: 'number', minimum: -60, maximum: 90 } as const
-export const relativeHumidityPct = { type: 'number', minimum: 0, maximum: 100 } as const
+export const grams = whole(1, 2_000_000)
+export const pieces = whole(1, 100_000)
+export const temperatureC = between(-60, 90)
+export const relativeHumidityPct = between(0, 100)
+export const cropId = StringSchema({ maxLength: 60 })
+export const rainMm = between(0, 500)
+/** Number of a write, so that sending it again does it once. */
+export const requestId = uuid
 
-/** The one shape of every refusal. */
-export interface ErrorBody {
-  error: { code: string; message: string; field?: string }
-}
-
+/** Three points of a spread: 1 in 10 lies below p10, half below p50, 9 in 10 below p90. */
+export const spreadOf = <T extends TSchema>(value: T) => closed({ p10: value, p50: value, p90: value })
 export interface Spread<T> {
   p10: T
   p50: T
   p90: T
 }
+
+/** The one shape of every refusal. */
+export interface ErrorBody {
+  error: { code: string; message: string; field?: string }
+}
+export const errorBody = closed({ error: closed({ code: words, message: words, field: optional(words) }) })
+
+export const ok = closed({ ok: bool })

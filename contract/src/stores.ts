@@ -1,30 +1,66 @@
-import type { LotRow } from './lots'
-import type { PlaceView } from './places'
-import type { Spread } from './shapes'
+import { ofHousehold } from './endpoint'
+import { keepsFields, lotFields } from './lots'
+import { placeFields } from './places'
+import {
+  bool,
+  civilDate,
+  closed,
+  listOf,
+  nullable,
+  number,
+  oneOf,
+  pairOf,
+  spreadOf,
+  textUpTo,
+  words,
+  type Static,
+} from './shapes'
 
-export interface StoredLotView extends LotRow {
-  nineInTenUntil: Spread<string>
-  beyond: boolean
-  endedBy: string
-}
+/** A lot in the house; how it keeps where it is in store. */
+export const storedLotView = closed({ ...lotFields, keeps: nullable(closed(keepsFields)) })
+export type StoredLotView = Static<typeof storedLotView>
 
-export interface StoresView {
-  places: (PlaceView & {
-    /** hourly cloud of the last 30 days, thinned */
-    cloud: { temperatureC: number; relativeHumidityPct: number }[]
-    /** months to come: mean air */
-    ahead: { month: string; temperatureC: number; relativeHumidityPct: number }[]
-  })[]
-  lots: StoredLotView[]
-  windows: { crop: string; label: string; temperatureC: [number, number]; relativeHumidityPct: [number, number] }[]
-}
+const air = closed({ temperatureC: number, relativeHumidityPct: number })
 
-export interface MovePreview {
-  code: string
+export const storesView = closed({
+  places: listOf(
+    closed({
+      ...placeFields,
+      /** hourly cloud of the last 30 days, thinned */
+      cloud: listOf(air),
+      /** months to come: mean air */
+      ahead: listOf(closed({ month: words, temperatureC: number, relativeHumidityPct: number })),
+    }),
+  ),
+  lots: listOf(storedLotView),
+  windows: listOf(
+    closed({ crop: words, label: words, temperatureC: pairOf(number), relativeHumidityPct: pairOf(number) }),
+  ),
+})
+export type StoresView = Static<typeof storesView>
+
+export const movePreview = closed({
+  code: words,
   /** what the dates are for: 9 in 10 still sound, or half where 9 in 10 has passed already */
-  level: 'nine-in-ten' | 'half'
-  from: { place: string; nineInTenUntil: Spread<string>; beyond: boolean; endedBy: string }
-  to: { place: string; nineInTenUntil: Spread<string>; beyond: boolean; endedBy: string; why: string }
+  level: oneOf('nine-in-ten', 'half'),
+  from: closed({ place: nullable(words), nineInTenUntil: spreadOf(civilDate), beyond: bool, endedBy: words }),
+  to: closed({ place: words, nineInTenUntil: spreadOf(civilDate), beyond: bool, endedBy: words, why: words }),
   /** days gained at the median; negative is lost */
-  daysGained: number
-}
+  daysGained: number,
+})
+export type MovePreview = Static<typeof movePreview>
+
+export const readStores = ofHousehold('stores', {
+  method: 'GET',
+  path: '/stores',
+  says: 'The house: every place with its air, every lot with how long it keeps.',
+  answer: storesView,
+})
+
+export const previewMove = ofHousehold('move-preview', {
+  method: 'GET',
+  path: '/stores/move',
+  says: 'What moving a lot to a place does to its life.',
+  query: closed({ lot: textUpTo(20), place: textUpTo(40) }),
+  answer: movePreview,
+})

@@ -1,3 +1,5 @@
+import { Unknown } from 'typebox'
+import { endpoint } from './endpoint'
 import { civilDate, relativeHumidityPct, temperatureC } from './shapes'
 
 const number = { type: 'number' } as const
@@ -176,3 +178,14 @@ export const calculatorInputs: Record<string, object> = {
     saltPct: number,
   }),
 }
+
+/** Runs a calculator: one input, or an array of inputs that gives an array of outputs. */
+export const calculate = endpoint('calculate', {
+  method: 'POST',
+  path: '/bench/:name',
+  says: 'A calculator of the bench; what each takes stands under its name in calculatorInputs.',
+  body: Unknown(),
+  answer: Unknown(),
+  // long air logs
+  limit: '8mb',
+})

@@ -97,3 +97,21 @@ export const gasDays: Record<GasLevel, number> = { none: Infinity, little: 400, 
  * Fitted to the practice ranges of potato, sweet potato and squash.
  */
 export const healing = { belowC: 14, aboveC: 12, perPoint: 0.02, least: 0.3 } as const
+
+/** What is meant to germinate or to be eaten raw is not warmed further when it is dried, °C. Common practice, no source. */
+export const gentleDryingC = 35
+
+/** On the line, a day sooner weighs as much as so many hours of mould avoided. */
+export const mouldHoursADayIsWorth = 12
+
+/** What alone gets a lot dry at all counts as so many days saved. */
+export const onlyWayWorthDays = 60
+
+/** What joins a lot on the line later than this would hold it back; what joins one in store is another age, days. */
+export const joinsWithinDays = { hanging: 3, stored: 10 } as const
+
+/** A diseased bed is told of for so many years; common practice says four before the same family returns. */
+export const bedYears = 4
+
+/** Older harvests than this are a slip of the year, days. */
+export const oldestHarvestDays = 400

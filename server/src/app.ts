@@ -1,24 +1,39 @@
 import { Refusal } from '@vadose/core/refusal'
 import express, { type Express } from 'express'
 import type { Logger } from 'pino'
-import { benchRoutes } from './worksheets/routes'
-import { almanacRoutes } from './almanac/routes'
+import { serveAlmanac } from './almanac/routes'
+import { openApi } from './api'
 import type { Pool } from './database'
-import { exportRoutes } from './exports/routes'
-import { householdRoutes } from './households/routes'
-import { answerError } from './http'
-import { intakeRoutes } from './intake/routes'
-import { storesRoutes } from './stores/routes'
-import { larderRoutes } from './larder/routes'
-import { lineRoutes } from './line/routes'
-import { lotRoutes } from './lots/routes'
-import { placeRoutes } from './places/routes'
-import { readingRoutes } from './readings/routes'
-import { roundRoutes } from './round/routes'
+import { serveExports } from './exports/routes'
+import { serveHouseholds } from './households/routes'
+import { serveIntake } from './intake/routes'
+import { serveLabels } from './labels/routes'
+import { serveLarder } from './larder/routes'
+import { serveLine } from './line/routes'
+import { serveLots } from './lots/routes'
+import { servePhotos } from './photos/routes'
+import { servePlaces } from './places/routes'
+import { Houses } from './projections'
+import { serveReadings } from './readings/routes'
+import { answerError } from './refusals'
+import { serveRound } from './round/routes'
 import { onlyFromHere, securityHeaders } from './security'
+import { Server } from './serve'
+import { serveStores } from './stores/routes'
+import { serveWorksheets } from './worksheets/routes'
 
-/** The whole server over one database; keeps no state of its own. */
-export function makeApp(pool: Pool, webRoot: string, log: Logger): Express {
+export interface AppOptions {
+  pool: Pool
+  /** folder with the built interface */
+  webRoot: string
+  log: Logger
+  houses?: Houses
+  /** answers are held against the contract: in tests */
+  strict?: boolean
+}
+
+/** The whole server over one database. What it remembers of households can be forgotten at any moment. */
+export function makeApp({ pool, webRoot, log, houses = new Houses(pool), strict = false }: AppOptions): Express {
   const app = express()
   app.disable('x-powered-by')
   // answers are not kept by browsers (no-store), so there is nothing to compare; files bring their own
@@ -27,12 +42,6 @@ export function makeApp(pool: Pool, webRoot: string, log: Logger): Express {
   app.use(onlyFromHere)
 
   const api = express.Router()
-  // calculators take long air logs, imports longer ones; everything else is a form's worth
-  api.use('/bench', express.json({ limit: '8mb', strict: false }))
-  // a year of five-minute readings is 3 MB
-  api.use('/readings/imports', express.json({ limit: '32mb' }))
-  api.use('/ingest', express.json({ limit: '1mb' }))
-  api.use(express.json({ limit: '256kb' }))
   api.use((_request, response, next) => {
     response.set('Cache-Control', 'no-store')
     next()
@@ -41,22 +50,29 @@ export function makeApp(pool: Pool, webRoot: string, log: Logger): Express {
     await pool.query('select 1')
     response.json({ ok: true, name: 'vadose' })
   })
-  api.use(benchRoutes())
-  for (const routes of [
-    householdRoutes,
-    almanacRoutes,
-    placeRoutes,
-    readingRoutes,
-    intakeRoutes,
-    lotRoutes,
-    lineRoutes,
-    storesRoutes,
-    larderRoutes,
-    roundRoutes,
-    exportRoutes,
+  api.get('/', (_request, response) => {
+    response.json(openApi())
+  })
+  const server = new Server({ pool, houses, strict })
+  serveHouseholds(server, pool)
+  serveReadings(server, pool)
+  for (const serve of [
+    serveAlmanac,
+    servePlaces,
+    serveIntake,
+    serveLots,
+    servePhotos,
+    serveLabels,
+    serveLine,
+    serveStores,
+    serveLarder,
+    serveRound,
+    serveExports,
+    serveWorksheets,
   ]) {
-    api.use(routes(pool))
+    serve(server)
   }
+  api.use(server.router)
   api.use((request) => {
     throw new Refusal('not-found', `There is nothing at ${request.originalUrl.split('?')[0]}.`)
   })

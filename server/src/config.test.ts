@@ -32,8 +32,8 @@ it('says in one sentence that a migration failed, and leaves nothing half done',
   const folder = mkdtempSync(join(tmpdir(), 'vadose-migrations-'))
   writeFileSync(join(folder, '099.do.broken.sql'), 'create table half (id int); select nonsense from nowhere;')
   try {
-    await expect(migrate(database.url, folder)).rejects.toThrow(/could not be brought up to date/)
-    const client = new pg.Client({ connectionString: database.url })
+    await expect(migrate(database.ownerUrl, folder)).rejects.toThrow(/could not be brought up to date/)
+    const client = new pg.Client({ connectionString: database.ownerUrl })
     await client.connect()
     const { rows } = await client.query(`select to_regclass('half') as half`)
     await client.end()

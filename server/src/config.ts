@@ -1,6 +1,9 @@
 /** What the server is told from outside; everything has a plain default. */
 export interface Config {
+  /** the role the server acts as: an ordinary one, bound by row-level security */
   databaseUrl: string
+  /** the role that owns the tables and brings them up to date; the same where there is but one */
+  ownerUrl: string
   port: number
   host: string
   /** folder with the built interface */
@@ -28,5 +31,5 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
   const databaseUrl = env['DATABASE_URL']
   if (!databaseUrl)
     throw new SettingError('DATABASE_URL is not set; start Vadose with ./vadose start or ./vadose demo.')
-  return { databaseUrl, port, host, webRoot: `${root}/web/dist`, migrations: `${root}/server/migrations` }
+  return { databaseUrl, ownerUrl: env['DATABASE_OWNER_URL'] ?? databaseUrl, port, host, webRoot: `${root}/web/dist`, migrations: `${root}/server/migrations` }
 }

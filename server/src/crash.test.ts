@@ -16,7 +16,7 @@ let server: ChildProcess | undefined
 async function start(): Promise<string> {
   const note = join(folder, randomUUID())
   server = spawn('node', [main], {
-    env: { ...process.env, DATABASE_URL: database.url, PORT: '0', VADOSE_ADDRESS_FILE: note },
+    env: { ...process.env, DATABASE_URL: database.url, DATABASE_OWNER_URL: database.ownerUrl, PORT: '0', VADOSE_ADDRESS_FILE: note },
     stdio: 'ignore',
   })
   for (let i = 0; i < 1800; i++) {
@@ -48,6 +48,7 @@ it('loses no acknowledged event when the server is killed in the middle of write
   for (let round = 0; round < 3; round++) {
     const base = round === 0 ? setup.base : await start()
     const writer = new Client(base)
+    writer.household = setup.household
     let alive = true
     const write = async () => {
       while (alive) {
@@ -67,7 +68,7 @@ it('loses no acknowledged event when the server is killed in the middle of write
     alive = false
     await Promise.all(writers)
   }
-  const owner = new pg.Client({ connectionString: database.url })
+  const owner = new pg.Client({ connectionString: database.ownerUrl })
   await owner.connect()
   const { rows } = await owner.query<{ text: string }>(
     `select details ->> 'text' as text from lot_events where kind = 'noted'`,

@@ -1,15 +1,16 @@
 import { randomUUID } from 'node:crypto'
+import { curingOfLot } from '@vadose/core/forecast'
+import { householdAddress, instantOf } from '@vadose/core/households'
 import { curingOf, weightShare } from '@vadose/core/line'
 import type { LotAct } from '@vadose/core/lots'
 import { quarryHouse, steps, type Step } from '@vadose/demo/quarry-house'
 import { inTransaction, type Client, type Pool } from './database'
-import { senseUntil } from './households/clock'
-import { addHousehold, addPerson, allHouseholds, removeHousehold, setPracticeNow } from './households/queries'
-import { stateOf } from './households/state'
-import { instantOf } from './households/time'
-import { writeAct, writeHarvest } from './lots/write'
-import { addPlace } from './places/queries'
-import { syncJobs } from './round/sync'
+import { addHousehold, addPerson, allHouseholds, householdById, removeHousehold, setPracticeNow } from './households'
+import { furnish } from './households/write'
+import { writeHarvest } from './intake/write'
+import { writeAct } from './lots'
+import { senseUntil } from './practice'
+import { Houses } from './projections'
 
 /** Loads Quarry House unless it is there; `say` hears about the long parts. */
 export async function ensureDemo(pool: Pool, say: (line: string) => void): Promise<void> {
@@ -26,12 +27,22 @@ export async function removeDemo(pool: Pool): Promise<void> {
   }
 }
 
+interface Playing {
+  pool: Pool
+  houses: Houses
+  id: string
+  timeZone: string
+  places: Map<string, string>
+}
+
 async function loadDemo(pool: Pool, say: (line: string) => void): Promise<void> {
   const id = randomUUID()
   const { name, timeZone, latitudeDeg, altitudeM, seasonStart, firstReadingOn, today } = quarryHouse
   const startMs = instantOf(firstReadingOn, 0, timeZone)
+  const taken = new Set((await allHouseholds(pool)).map((h) => h.address))
   const household = {
     id,
+    address: householdAddress(name, taken),
     name,
     timeZone,
     latitudeDeg,
@@ -44,21 +55,19 @@ async function loadDemo(pool: Pool, say: (line: string) => void): Promise<void> 
     const places = await inTransaction(pool, id, async (db) => {
       await addHousehold(db, household)
       for (const person of quarryHouse.people) await addPerson(db, id, person)
-      const made = new Map<string, string>()
-      for (const [placeName, kind] of quarryHouse.places)
-        made.set(placeName, await addPlace(db, id, placeName, kind, true))
+      const made = await furnish(db, household, quarryHouse.places)
       await senseUntil(db, household, startMs, instantOf(today, 7, timeZone))
       return made
     })
     say('  the weather and every sensor are in')
+    const playing = { pool, houses: new Houses(pool), id, timeZone, places }
     let quarter = 1
     for (const [i, step] of steps.entries()) {
-      await play(pool, id, timeZone, places, step)
+      await play(playing, step)
       if ((i + 1) * 4 >= quarter * steps.length) say(`  ${quarter++ * 25} % of what happened there`)
     }
     const nowMs = instantOf(today, 7, timeZone) + 30 * 60_000
     await inTransaction(pool, id, (db) => setPracticeNow(db, id, new Date(nowMs)))
-    await syncJobs(pool, await stateOf(pool, id))
   } catch (error) {
     // half a demo is none
     await inTransaction(pool, id, (db) => removeHousehold(db, id)).catch(() => undefined)
@@ -66,19 +75,14 @@ async function loadDemo(pool: Pool, say: (line: string) => void): Promise<void> 
   }
 }
 
-async function play(
-  pool: Pool,
-  householdId: string,
-  timeZone: string,
-  places: Map<string, string>,
-  step: Step,
-): Promise<void> {
+async function play(playing: Playing, step: Step): Promise<void> {
+  const { pool, id, timeZone, places } = playing
   const nowMs = instantOf(step.on, step.hour, timeZone)
-  const moment = { householdId, nowMs, today: step.on, timeZone }
+  const moment = { householdId: id, nowMs, today: step.on, timeZone }
   const placeId = (name: string) => places.get(name)!
   const inMoment = (work: (db: Client) => Promise<unknown>) =>
-    inTransaction(pool, householdId, async (db) => {
-      await setPracticeNow(db, householdId, new Date(nowMs))
+    inTransaction(pool, id, async (db) => {
+      await setPracticeNow(db, id, new Date(nowMs))
       await work(db)
     })
   if (step.do === 'harvest') {
@@ -101,7 +105,7 @@ async function play(
   }
   if (step.do === 'weigh') {
     await inMoment(async () => undefined)
-    const weightG = await scaleShows(pool, householdId, step)
+    const weightG = await scaleShows(playing, step)
     await inMoment((db) => writeAct(db, moment, step.code, { act: 'weigh', weightG, basis: 'bunch', sure: true }, null))
     return
   }
@@ -111,10 +115,10 @@ async function play(
 }
 
 /** What a scale shows of a marked bunch that has had its lot's air, to 5 g. */
-async function scaleShows(pool: Pool, householdId: string, step: Extract<Step, { do: 'weigh' }>): Promise<number> {
-  const state = await stateOf(pool, householdId)
-  const lot = state.lots.find((l) => l.code === step.code)!
-  const { spentKPaH } = state.curing(lot).state
+async function scaleShows({ pool, houses, id }: Playing, step: Extract<Step, { do: 'weigh' }>): Promise<number> {
+  const house = await houses.settled((await householdById(pool, id))!)
+  const lot = house.lot(step.code)!
+  const { spentKPaH } = curingOfLot(house, lot).state
   const budget = curingOf(lot.cropData).budget.value * step.budgetFactor
   const swing = 1 + 0.004 * Math.sin(spentKPaH * 1.7)
   return Math.round((step.firstG * weightShare(spentKPaH, budget, step.finalRatio) * swing) / 5) * 5

@@ -5,19 +5,22 @@ import { fileURLToPath } from 'node:url'
 import { pino } from 'pino'
 import { makeApp } from './app'
 import { readConfig, SettingError } from './config'
-import { openPool } from './database'
+import { openPool, requireBoundRole } from './database'
 import { ensureDemo } from './demo'
 import { migrate } from './migrate'
+import { rebuildMissing } from './projections'
 
 /** Starts the server: `main.js [--demo]`. Prints the address when it answers; stops on SIGINT and SIGTERM. */
 async function main(): Promise<void> {
   const root = resolve(dirname(fileURLToPath(import.meta.url)), '../..')
   const config = readConfig(process.env, root)
   const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' })
-  await migrate(config.databaseUrl, config.migrations)
+  await migrate(config.ownerUrl, config.migrations)
   const pool = openPool(config.databaseUrl)
+  await requireBoundRole(pool)
+  await rebuildMissing(pool)
   if (process.argv.includes('--demo')) await ensureDemo(pool, (line) => console.log(line))
-  const server = createServer(makeApp(pool, config.webRoot, log))
+  const server = createServer(makeApp({ pool, webRoot: config.webRoot, log }))
   server.on('error', (error: NodeJS.ErrnoException) => {
     console.error(
       error.code === 'EADDRINUSE'

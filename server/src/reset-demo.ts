@@ -8,7 +8,7 @@ import { migrate } from './migrate'
 /** `./vadose reset-demo`: Quarry House as it was on the first day; other households stay. */
 async function main(): Promise<void> {
   const config = readConfig(process.env, resolve(dirname(fileURLToPath(import.meta.url)), '../..'))
-  await migrate(config.databaseUrl, config.migrations)
+  await migrate(config.ownerUrl, config.migrations)
   const pool = openPool(config.databaseUrl)
   try {
     await removeDemo(pool)

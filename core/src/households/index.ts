@@ -1,3 +1,5 @@
+export * from './address'
 export * from './dates'
+export * from './days'
 export * from './season'
 export * from './weights'

@@ -58,3 +58,10 @@ export function proposePlace(
   }
   return [...open].sort((a, b) => costs(a) - costs(b))[0]?.id
 }
+
+/** Where the daily pick is put down, best first: it is eaten within the week. Common practice, no source. */
+const pickPlaces: readonly PlaceKind[] = ['fridge', 'cellar', 'cool-room', 'room']
+
+/** @returns a place's id; undefined in a house without places */
+export const proposePickPlace = (places: readonly { id: string; kind: PlaceKind }[]): string | undefined =>
+  (pickPlaces.map((kind) => places.find((p) => p.kind === kind)).find(Boolean) ?? places[0])?.id

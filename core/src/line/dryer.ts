@@ -28,7 +28,7 @@ export interface DryerState {
 }
 
 /** Vapour pressure of the kitchen air a dehydrator draws in, kPa: 20 °C at 50 %. */
-const kitchenVapourKPa = 1.17
+export const kitchenVapourKPa = 1.17
 /** how far one weighing can mislead about the pace: edges dry before hearts. Judgement. */
 const weighedLogSd = 0.15
 const q90 = 1.2816

@@ -20,8 +20,6 @@ export interface KeepingForecast {
   nineInTenDay: Spread
   /** the same for half */
   halfDay: Spread
-  /** share sound, by day from the start, middle and 8-in-10 band */
-  curve: { day: number; p10: number; p50: number; p90: number }[]
   endedBy: { end: End; share: number }[]
   weightLossPctPerMonth: number
 }
@@ -44,12 +42,9 @@ export function keepingForecast(
   lossPct: Float64Array,
   nowDay: number,
   belief: LotBelief = unlooked(model, nowDay),
-  stepDays = 3,
 ): KeepingForecast {
-  const { weights, badShare } = belief
-  const now = Array.from(weights, (_, j) => soundShare(model, nowDay, j))
-  const soundLater = (day: number, j: number) =>
-    (1 - badShare[j]!) * (now[j]! > 1e-12 ? soundShare(model, day, j) / now[j]! : 0)
+  const { weights } = belief
+  const soundLater = soundShareLater(model, nowDay, belief)
   const dayWhen = (level: number) =>
     weightedSpread(
       Array.from(weights, (_, j) =>
@@ -60,20 +55,33 @@ export function keepingForecast(
       ),
       weights,
     )
-  const curve: KeepingForecast['curve'] = []
-  for (let day = 0; day <= model.days; day += stepDays) {
-    const values = Array.from(weights, (_, j) => (day < nowDay ? soundShare(model, day, j) : soundLater(day, j)))
-    curve.push({ day, ...weightedSpread(values, weights) })
-  }
   const today = Math.floor(Math.min(nowDay, model.days - 1))
   const ahead = Math.min(model.days, today + 30)
   return {
     nineInTenDay: dayWhen(0.9),
     halfDay: dayWhen(0.5),
-    curve,
     endedBy: endShares(model, weights),
     weightLossPctPerMonth: ((lossPct[ahead]! - lossPct[today]!) / (ahead - today)) * 30,
   }
+}
+
+/** Share of what is there now that will be sound on a later day, by scale. */
+function soundShareLater(model: LifeModel, nowDay: number, { weights, badShare }: LotBelief) {
+  const now = Array.from(weights, (_, j) => soundShare(model, nowDay, j))
+  return (day: number, j: number) => (1 - badShare[j]!) * (now[j]! > 1e-12 ? soundShare(model, day, j) / now[j]! : 0)
+}
+
+/** Share sound, by day from the start, middle and 8-in-10 band. */
+export function survivalCurve(model: LifeModel, nowDay: number, belief: LotBelief, stepDays = 3) {
+  const soundLater = soundShareLater(model, nowDay, belief)
+  const curve: { day: number; p10: number; p50: number; p90: number }[] = []
+  for (let day = 0; day <= model.days; day += stepDays) {
+    const values = Array.from(belief.weights, (_, j) =>
+      day < nowDay ? soundShare(model, day, j) : soundLater(day, j),
+    )
+    curve.push({ day, ...weightedSpread(values, belief.weights) })
+  }
+  return curve
 }
 
 /** Nobody has looked: the prior scales, and as many bad as each says. */

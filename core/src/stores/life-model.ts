@@ -43,7 +43,10 @@ function withScales(names: string[], shapes: number[], hazard: Float64Array[], l
 /** The life of a lot whose ends have come so far by each day (see agesByDay). */
 export function lifeModel(ages: Float64Array[], logSd = lotLifeLogSd): LifeModel {
   const shapes = ends.map((end) => endShape[end])
-  const hazard = ages.map((age, i) => age.map((a) => (a > 0 ? Math.LN2 * a ** shapes[i]! : 0)))
+  // an end that never comes is the row of noughts it was given
+  const hazard = ages.map((age, i) =>
+    age[age.length - 1] === 0 ? age : age.map((a) => (a > 0 ? Math.LN2 * a ** shapes[i]! : 0)),
+  )
   return withScales([...ends], shapes, hazard, logSd)
 }
 

@@ -103,75 +103,138 @@ export const bearableLossPct = (crop: Crop): number =>
 /** The packing a crop usually lies in. */
 export const usualPacking = (crop: Crop): Packing => crop.packs[0]?.id ?? 'box'
 
+/** What the hours of a lot's life have added up to, from which every end's age follows. */
+const summed = ['sprouting', 'rot', 'pull', 'rooting', 'mould', 'frost', 'chilling', 'greening', 'gas'] as const
+type Summed = (typeof summed)[number]
+
 /**
- * How far each end has come, day by day: 1 is the point where half the pieces of a usual lot have met it.
- * @param air hourly, from the day the lot was ready to store
- * @param around light and neighbours; darkness and none when left out
- * @returns one array an end (order of `ends`), each of days + 1 values, never falling; and weight lost, %, never more
- *   than the water the crop holds
+ * What a lot's hours have added up to by each of its days. Packing, light and gas only scale it, so that one exposure
+ * serves every question about them, and it is continued from where it stood.
  */
-export function agesByDay(
-  crop: Crop,
-  air: AirSeries,
-  packing: Packing,
-  around: Surroundings = {},
-): { ages: Float64Array[]; lossPct: Float64Array } {
+export interface Exposure {
+  days: number
+  /** sums by the end of each day, days + 1 values each; what a crop never feels is left out */
+  sums: Partial<Record<Summed, Float64Array>>
+}
+
+/** What this crop's ends are made of. */
+function feltBy({ keeping }: Crop): Summed[] {
+  const felt: Summed[] = ['rot', 'pull']
+  if (keeping.sproutingDays) felt.push('sprouting')
+  if (keeping.keptDry) felt.push('mould')
+  if (keeping.rootsAbovePct) felt.push('rooting')
+  if (keeping.freezesAtC) felt.push('frost')
+  if (keeping.chillsBelowC) felt.push('chilling')
+  if (keeping.greeningDays) felt.push('greening')
+  if (Number.isFinite(gasDays[keeping.ethyleneFelt.value])) felt.push('gas')
+  return felt
+}
+
+/**
+ * Adds up a lot's hours, day by day.
+ * @param air hourly, from the first hour of day `before.days` of the lot's life; an unfinished last day is left out
+ * @param before what its days up to then have added up to; none when left out
+ */
+export function exposureOver(crop: Crop, air: AirSeries, before?: Exposure): Exposure {
   const { keeping } = crop
-  const days = Math.floor(air.hours / 24)
+  const first = before?.days ?? 0
+  const days = first + Math.floor(air.hours / 24)
   const { rot, sprouting } = tablesFor(crop)
-  const ages = ends.map(() => new Float64Array(days + 1))
-  const lossPct = new Float64Array(days + 1)
+  const sums: Exposure['sums'] = {}
+  for (const name of feltBy(crop)) {
+    const made = new Float64Array(days + 1)
+    const known = before?.sums[name]
+    if (known) made.set(known)
+    sums[name] = made
+  }
   const { temperatureC, relativeHumidityPct, vpdKPa, mouldExcessPct } = air
-  const lossRate = lossPctPerHourPerKPa(crop, packing)
-  const bearable = bearableLossPct(crop)
-  const water = crop.waterPct.value
-  const sprouts = keeping.sproutingDays ? 1 / 24 : 0
   // damp rots what is kept dry; the rest shrivels in dry air instead
   const dampFrom = keeping.keptDry ? keeping.bestHumidityPct.value[1] + 5 : 200
-  const moulds = keeping.keptDry ? 1 : 0
   const rootsAbove = keeping.rootsAbovePct?.value ?? 200
-  const rootScale = 1 / ((90 - rootsAbove) * (keeping.rootingDays?.value ?? 1) * 24)
   const freezesAt = keeping.freezesAtC?.value ?? -300
   const chillsBelow = keeping.chillsBelowC?.value ?? -300
-  const chillScale = 1 / (5 * (keeping.chillingDays?.value ?? 1) * 24)
-  const greens = around.light && keeping.greeningDays ? 1 / (20 * 24 * keeping.greeningDays.value) : 0
-  const gas = gasReaching[around.gas ?? 'none'] / (24 * gasDays[keeping.ethyleneFelt.value])
-  let sproutSum = 0
-  let rotSum = 0
-  let rootSum = 0
-  let mouldSum = 0
-  let frostSum = 0
-  let chillSum = 0
-  let greenSum = 0
-  let gasSum = 0
-  let pull = 0
-  for (let day = 0; day < days; day++) {
-    for (let i = day * 24; i < day * 24 + 24; i++) {
+  const at = (name: Summed) => sums[name]?.[first] ?? 0
+  let sproutSum = at('sprouting')
+  let rotSum = at('rot')
+  let rootSum = at('rooting')
+  let mouldSum = at('mould')
+  let frostSum = at('frost')
+  let chillSum = at('chilling')
+  let greenSum = at('greening')
+  let gasSum = at('gas')
+  let pull = at('pull')
+  const greens = sums.greening !== undefined
+  const gassed = sums.gas !== undefined
+  for (let day = first; day < days; day++) {
+    const from = (day - first) * 24
+    for (let i = from; i < from + 24; i++) {
       const t = temperatureC[i]!
       const rh = relativeHumidityPct[i]!
       const cell = Math.min(tableSize - 1, Math.max(0, Math.round((t - tableFromC) / tableStepC)))
       sproutSum += sprouting[cell]!
       rotSum += rot[cell]! * (rh > dampFrom ? 1 + (rh - dampFrom) * 0.08 : 1)
       pull += vpdKPa[i]!
-      if (rh > rootsAbove && t > 0) rootSum += (rh - rootsAbove) * rootScale * (t < 16 ? t * 0.1 : 1.6)
+      if (rh > rootsAbove && t > 0) rootSum += (rh - rootsAbove) * (t < 16 ? t * 0.1 : 1.6)
       mouldSum += mouldExcessPct[i]!
       if (t < freezesAt) frostSum += freezesAt - t
       if (t < chillsBelow) chillSum += chillsBelow - t
-      if (greens > 0) greenSum += t < 3 ? 3 : t > 26 ? 26 : t
-      if (gas > 0) gasSum += t < 0 ? 0.3 : t > 20 ? 2 : 0.5 + t * 0.075
+      if (greens) greenSum += t < 3 ? 3 : t > 26 ? 26 : t
+      if (gassed) gasSum += t < 0 ? 0.3 : t > 20 ? 2 : 0.5 + t * 0.075
     }
-    const loss = water * (1 - Math.exp((-pull * lossRate) / water))
-    lossPct[day + 1] = loss
-    ages[0]![day + 1] = sproutSum * sprouts
-    ages[1]![day + 1] = loss / bearable
-    ages[2]![day + 1] = rotSum / 24
-    ages[3]![day + 1] = rootSum
-    // judgement: ten points above the mould limit for forty days takes half; a degree of frost for a day takes half
-    ages[4]![day + 1] = (moulds * mouldSum) / (10 * 40 * 24)
-    ages[5]![day + 1] = frostSum / 24
-    ages[6]![day + 1] = chillSum * chillScale
-    ages[7]![day + 1] = greenSum * greens
-    ages[8]![day + 1] = gasSum * gas
+    sums.rot![day + 1] = rotSum
+    sums.pull![day + 1] = pull
+    if (sums.sprouting) sums.sprouting[day + 1] = sproutSum
+    if (sums.mould) sums.mould[day + 1] = mouldSum
+    if (sums.rooting) sums.rooting[day + 1] = rootSum
+    if (sums.frost) sums.frost[day + 1] = frostSum
+    if (sums.chilling) sums.chilling[day + 1] = chillSum
+    if (sums.greening) sums.greening[day + 1] = greenSum
+    if (sums.gas) sums.gas[day + 1] = gasSum
   }
+  return { days, sums }
+}
+
+// most ends never come for most crops: they share one row of noughts
+let noughts = new Float64Array(1000)
+function never(length: number): Float64Array {
+  if (noughts.length < length) noughts = new Float64Array(2 * length)
+  return noughts.subarray(0, length)
+}
+
+/**
+ * How far each end has come, day by day: 1 is the point where half the pieces of a usual lot have met it.
+ * @param around light and neighbours; darkness and none when left out
+ * @returns one array an end (order of `ends`), each of days + 1 values, never falling; and weight lost, %, never more
+ *   than the water the crop holds. Read them, do not write them: ends that never come share theirs
+ */
+export function agesOf(
+  crop: Crop,
+  { days, sums }: Exposure,
+  packing: Packing,
+  around: Surroundings = {},
+): { ages: Float64Array[]; lossPct: Float64Array } {
+  const { keeping } = crop
+  const water = crop.waterPct.value
+  const lossRate = lossPctPerHourPerKPa(crop, packing)
+  const lossPct = sums.pull!.map((pull) => water * (1 - Math.exp((-pull * lossRate) / water)))
+  const scaled = (sum: Float64Array | undefined, by: number) =>
+    sum === undefined || by === 0 || sum[days] === 0 ? never(days + 1) : sum.map((x) => x * by)
+  const rootsAbove = keeping.rootsAbovePct?.value ?? 0
+  const ages = [
+    scaled(sums.sprouting, 1 / 24),
+    scaled(lossPct, 1 / bearableLossPct(crop)),
+    scaled(sums.rot, 1 / 24),
+    scaled(sums.rooting, 1 / ((90 - rootsAbove) * (keeping.rootingDays?.value ?? 1) * 24)),
+    // judgement: ten points above the mould limit for forty days takes half; a degree of frost for a day takes half
+    scaled(sums.mould, 1 / (10 * 40 * 24)),
+    scaled(sums.frost, 1 / 24),
+    scaled(sums.chilling, 1 / (5 * (keeping.chillingDays?.value ?? 1) * 24)),
+    scaled(sums.greening, around.light ? 1 / (20 * 24 * (keeping.greeningDays?.value ?? 1)) : 0),
+    scaled(sums.gas, gasReaching[around.gas ?? 'none'] / (24 * gasDays[keeping.ethyleneFelt.value])),
+  ]
   return { ages, lossPct }
 }
+
+/** The ages of a lot over an hourly series, from the day it was ready to store. */
+export const agesByDay = (crop: Crop, air: AirSeries, packing: Packing, around: Surroundings = {}) =>
+  agesOf(crop, exposureOver(crop, air), packing, around)

@@ -1,18 +1,10 @@
-import { almanacWith, unknownCrop, type Almanac, type AlmanacChanges, type Crop } from '@vadose/core/almanac'
+import { almanacWith, type Almanac } from '@vadose/core/almanac'
 import type { Client } from '../database'
-import { choicesOf, overridesOf, ownCropsOf } from './queries'
+import { changesOf } from './queries'
 
 // an almanac is the same as long as its changes are: the last few are kept, with the tables worked out on them
 const kept = new Map<string, Almanac>()
-const keptAtMost = 24
-
-export async function changesOf(db: Client, householdId: string): Promise<AlmanacChanges> {
-  return {
-    overrides: await overridesOf(db, householdId),
-    choices: await choicesOf(db, householdId),
-    own: await ownCropsOf(db, householdId),
-  }
-}
+const keptAtMost = 48
 
 /** The almanac as a household has it. */
 export async function almanacOf(db: Client, householdId: string): Promise<Almanac> {
@@ -28,14 +20,4 @@ export async function almanacOf(db: Client, householdId: string): Promise<Almana
     }
   }
   return almanac
-}
-
-/**
- * A crop of the household's almanac.
- * @throws Refusal `unknown-crop`
- */
-export function cropIn(almanac: Almanac, id: string): Crop {
-  const crop = almanac.byId.get(id)
-  if (!crop) throw unknownCrop(id, almanac.crops)
-  return crop
 }

@@ -1,31 +1,23 @@
 import type { AlmanacChanges, CropData } from '@vadose/core/almanac'
 import type { Client } from '../database'
 
-export const overridesOf = async (db: Client, householdId: string) =>
+/** What a household has changed in the almanac. */
+export const changesOf = async (db: Client, householdId: string) =>
   (
-    await db.query<AlmanacChanges['overrides'][number]>({
-      name: 'overrides-of',
-      text: 'select crop, path, value, why from crop_overrides where household_id = $1 order by crop, path',
-      values: [householdId],
-    })
-  ).rows
-
-export const choicesOf = async (db: Client, householdId: string) =>
-  (
-    await db.query<AlmanacChanges['choices'][number]>({
-      name: 'choices-of',
-      text: 'select crop, topic, choice from crop_choices where household_id = $1 order by crop, topic',
-      values: [householdId],
-    })
-  ).rows
+    await db.query<AlmanacChanges>(
+      `select
+         (select coalesce(json_agg(json_build_object('crop', crop, 'path', path, 'value', value, 'why', why) order by crop, path), '[]')
+          from crop_overrides where household_id = $1) as overrides,
+         (select coalesce(json_agg(json_build_object('crop', crop, 'topic', topic, 'choice', choice) order by crop, topic), '[]')
+          from crop_choices where household_id = $1) as choices,
+         (select coalesce(json_agg(data order by id), '[]') from own_crops where household_id = $1) as own`,
+      [householdId],
+    )
+  ).rows[0]!
 
 export const ownCropsOf = async (db: Client, householdId: string) =>
   (
-    await db.query<{ data: CropData }>({
-      name: 'own-crops-of',
-      text: 'select data from own_crops where household_id = $1 order by id',
-      values: [householdId],
-    })
+    await db.query<{ data: CropData }>('select data from own_crops where household_id = $1 order by id', [householdId])
   ).rows.map((row) => row.data)
 
 export const setOverride = (

@@ -11,7 +11,7 @@ beforeAll(async () => {
   )
 })
 const file = async (path: string) => {
-  const response = await fetch(`${at.client.base}/api/exports/${path}`)
+  const response = await fetch(at.client.address(`/exports/${path}`))
   return { status: response.status, type: response.headers.get('content-type') ?? '', text: await response.text() }
 }
 

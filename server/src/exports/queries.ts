@@ -4,9 +4,9 @@ import type { Client } from '../database'
 export const lotTable = async (db: Client, householdId: string) =>
   (
     await db.query(
-      `select code, crop, heap, fate, variety, bed, brought_on, stage, coalesce(dried, false) as dried, place,
-         coalesce(weight_g, 0) as weight_g, pieces
-       from lot_now where household_id = $1 order by brought_on, code`,
+      `select code, crop, heap, fate, variety, bed, brought_on, stage, dried, place,
+         weight_g, pieces
+       from lot_rows where household_id = $1 order by brought_on, code`,
       [householdId],
     )
   ).rows

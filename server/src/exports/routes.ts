@@ -1,12 +1,13 @@
-import { addDays } from '@vadose/core/households'
+import { exportJobs, exportLedger, exportLots, exportReadings } from '@vadose/contract/exports'
+import { planOf } from '@vadose/core/forecast'
+import { addDays, instantOf, isCivilDate } from '@vadose/core/households'
 import { Refusal } from '@vadose/core/refusal'
-import { Router, type Request, type Response } from 'express'
+import type { Response } from 'express'
 import ical, { ICalCalendarMethod } from 'ical-generator'
 import Papa from 'papaparse'
-import { asHousehold, type Client, type Pool } from '../database'
-import { currentHousehold, currentState, instantOf } from '../households'
 import { placesOf } from '../places'
-import { allJobs } from '../round'
+import { jobView } from '../round'
+import type { Server } from '../serve'
 import { ledgerTable, lotTable, readingTable } from './queries'
 
 /** Rows as CSV (RFC 4180); a text that a spreadsheet would take for a formula is marked as text. */
@@ -16,59 +17,51 @@ const send = (response: Response, type: string, name: string, body: string) =>
   response.type(type).set('Content-Disposition', `attachment; filename="${name}"`).send(body)
 
 /** Everything a household has, in formats that other programs read. */
-export function exportRoutes(pool: Pool): Router {
-  const router = Router()
-  const table =
-    (name: string, rows: (db: Client, householdId: string) => Promise<Record<string, unknown>[]>) =>
-    async (request: Request, response: Response) => {
-      const { id } = await currentHousehold(pool, request)
-      send(response, 'text/csv', `vadose-${name}.csv`, csvOf(await asHousehold(pool, id, (db) => rows(db, id))))
-    }
+export function serveExports(server: Server): void {
+  server.household(exportLots, async (visit, _input, response) =>
+    send(response, 'text/csv', 'vadose-lots.csv', csvOf(await visit.read((db) => lotTable(db, visit.id)))),
+  )
 
-  router.get('/exports/lots.csv', table('lots', lotTable))
-  router.get('/exports/ledger.csv', table('ledger', ledgerTable))
+  server.household(exportLedger, async (visit, _input, response) =>
+    send(response, 'text/csv', 'vadose-ledger.csv', csvOf(await visit.read((db) => ledgerTable(db, visit.id)))),
+  )
 
-  router.get('/exports/readings.csv', async (request, response) => {
-    const household = await currentHousehold(pool, request)
-    const placeId = String(request.query['place'] ?? '')
-    const from = String(request.query['from'] ?? '2000-01-01')
-    if (!/^\d{4}-\d\d-\d\d$/.test(from) || Number.isNaN(Date.parse(from))) {
-      throw new Refusal('invalid', 'from is a day: 2026-09-01.', 'from')
-    }
-    const rows = await asHousehold(pool, household.id, async (db) => {
-      const place = (await placesOf(db, household.id)).find((p) => p.id === placeId)
+  server.household(exportReadings, async (visit, { query }, response) => {
+    const from = query.from ?? '2000-01-01'
+    if (!isCivilDate(from)) throw new Refusal('invalid', 'from is a day: 2026-09-01.', 'from')
+    const rows = await visit.read(async (db) => {
+      const place = (await placesOf(db, visit.id)).find((p) => p.id === query.place)
       if (!place) throw new Refusal('not-found', 'There is no such place in this household.', 'place')
-      const since = new Date(instantOf(from, 0, household.timeZone))
-      return readingTable(db, household.id, placeId, since)
+      return readingTable(db, visit.id, place.id, new Date(instantOf(from, 0, visit.household.timeZone)))
     })
-    send(response, 'text/csv', 'vadose-readings.csv', csvOf(rows))
+    return send(response, 'text/csv', 'vadose-readings.csv', csvOf(rows))
   })
 
-  router.get('/exports/jobs.ics', async (request, response) => {
-    const state = await currentState(pool, request)
+  server.household(exportJobs, async (visit, _input, response) => {
+    const house = await visit.house()
+    const { id, address, name } = visit.household
     const calendar = ical({
-      name: `${state.household.name}: jobs`,
+      name: `${name}: jobs`,
       prodId: { company: 'Vadose', product: 'Vadose', language: 'EN' },
       method: ICalCalendarMethod.PUBLISH,
     })
-    for (const job of await allJobs(pool, state)) {
+    for (const planned of planOf(house)) {
+      const job = jobView(house, planned)
       // what is overdue is due today
-      const on = job.dueOn < state.today ? state.today : job.dueOn
+      const on = job.dueOn < house.today ? house.today : job.dueOn
       calendar.createEvent({
-        id: `job-${job.id}@${state.household.id}`,
+        id: `${job.id}@${id}`,
         start: new Date(`${on}T00:00:00Z`),
         end: new Date(`${addDays(on, 1)}T00:00:00Z`),
         timezone: 'UTC',
         allDay: true,
-        stamp: new Date(state.nowMs),
+        stamp: new Date(house.nowMs),
         summary: job.code ? `${job.title} (${job.code})` : job.title,
         description: job.why,
-        location: job.place,
-        ...(job.code ? { url: `http://${request.headers.host}/lots/${job.code}` } : {}),
+        location: planned.place?.name ?? null,
+        ...(job.code ? { url: `http://${visit.host}/${address}/lots/${job.code}` } : {}),
       })
     }
-    send(response, 'text/calendar', 'vadose-jobs.ics', calendar.toString())
+    return send(response, 'text/calendar', 'vadose-jobs.ics', calendar.toString())
   })
-
-  return router
 }

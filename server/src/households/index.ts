@@ -1,6 +1,2 @@
-export * from './clock'
-export * from './current'
+export * from './now'
 export * from './queries'
-export { horizonDays, type PlaceState } from './place-air'
-export * from './state'
-export * from './time'

@@ -2,6 +2,8 @@ import type { Client, Pool } from '../database'
 
 export interface HouseholdRow {
   id: string
+  /** its name in addresses */
+  address: string
   name: string
   timeZone: string
   latitudeDeg: number
@@ -9,36 +11,31 @@ export interface HouseholdRow {
   seasonStart: string
   demo: boolean
   practiceNow: Date | null
+  /** rises with every entry, place and setting */
   revision: number
-  plannedRevision: number
-  plannedOn: string | null
+  /** rises with every reading */
+  airRevision: number
   units: 'metric' | 'us'
   authorityName: string | null
   authorityUrl: string | null
 }
 
-const columns = `id, name, time_zone as "timeZone", latitude_deg as "latitudeDeg", altitude_m as "altitudeM",
-  season_start as "seasonStart", demo, practice_now as "practiceNow", revision, planned_revision as "plannedRevision",
-  planned_on as "plannedOn", units, authority_name as "authorityName", authority_url as "authorityUrl"`
+const columns = `id, address, name, time_zone as "timeZone", latitude_deg as "latitudeDeg", altitude_m as "altitudeM",
+  season_start as "seasonStart", demo, practice_now as "practiceNow", revision, air_revision as "airRevision", units,
+  authority_name as "authorityName", authority_url as "authorityUrl"`
 
-const one = <T>(rows: T[]): T | undefined => rows[0]
+export const allHouseholds = async (db: Pool | Client) =>
+  (await db.query<HouseholdRow>(`select ${columns} from households order by demo desc, created_at`)).rows
 
-export const allHouseholds = async (pool: Pool) =>
-  (await pool.query<HouseholdRow>(`select ${columns} from households order by demo desc, created_at`)).rows
+export const householdAt = async (db: Pool | Client, address: string) =>
+  (await db.query<HouseholdRow>(`select ${columns} from households where address = $1`, [address])).rows[0]
 
 export const householdById = async (db: Pool | Client, id: string) =>
-  one(
-    (
-      await db.query<HouseholdRow>({
-        name: 'household-by-id',
-        text: `select ${columns} from households where id = $1`,
-        values: [id],
-      })
-    ).rows,
-  )
+  (await db.query<HouseholdRow>(`select ${columns} from households where id = $1`, [id])).rows[0]
 
 export interface HouseholdDraft {
   id: string
+  address: string
   name: string
   timeZone: string
   latitudeDeg: number
@@ -50,27 +47,23 @@ export interface HouseholdDraft {
 
 export const addHousehold = (db: Client, h: HouseholdDraft) =>
   db.query(
-    `insert into households (id, name, time_zone, latitude_deg, altitude_m, season_start, demo, practice_now)
-     values ($1, $2, $3, $4, $5, $6, $7, $8)`,
-    [h.id, h.name, h.timeZone, h.latitudeDeg, h.altitudeM, h.seasonStart, h.demo, h.practiceNow],
+    `insert into households (id, address, name, time_zone, latitude_deg, altitude_m, season_start, demo, practice_now, projected)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, true)`,
+    [h.id, h.address, h.name, h.timeZone, h.latitudeDeg, h.altitudeM, h.seasonStart, h.demo, h.practiceNow],
   )
+
+/** New households take turns, so that no two take one address. */
+export const lockAddresses = (db: Client) => db.query(`select pg_advisory_xact_lock(hashtext('household addresses'))`)
 
 export const addPerson = (db: Client, householdId: string, name: string) =>
   db.query('insert into people (household_id, name) values ($1, $2)', [householdId, name])
 
 /**
- * Locks the household until the transaction ends: writes of one household take turns, which keeps codes and
- * counts right and cannot deadlock. Foreign keys to the household are not held up.
+ * Locks the household until the transaction ends, and reads it as it is then: writes of one household take turns, which
+ * keeps codes and counts right and cannot deadlock. Foreign keys to the household are not held up.
  */
 export const lockHousehold = async (db: Client, id: string) =>
-  one(
-    (
-      await db.query<{ practiceNow: Date | null }>(
-        'select practice_now as "practiceNow" from households where id = $1 for no key update',
-        [id],
-      )
-    ).rows,
-  )
+  (await db.query<HouseholdRow>(`select ${columns} from households where id = $1 for no key update`, [id])).rows[0]
 
 export const setPracticeNow = (db: Client, id: string, now: Date) =>
   db.query('update households set practice_now = $2, revision = revision + 1 where id = $1', [id, now])
@@ -85,48 +78,24 @@ export const setAuthority = (db: Client, id: string, name: string | null, url: s
     url,
   ])
 
-export const markPlanned = (db: Client, id: string, revision: number, on: string) =>
-  db.query('update households set planned_revision = $2, planned_on = $3 where id = $1', [id, revision, on])
-
 export const removeHousehold = (db: Client, id: string) => db.query('delete from households where id = $1', [id])
 
-/** Weight in the house before a day, and its change day by day from then on, g. */
-export async function stockByDay(db: Client, householdId: string, timeZone: string, from: string) {
-  const { rows } = await db.query<{ on: string | null; weightG: number }>(
-    `select case when (at at time zone $2)::date >= $3::date then (at at time zone $2)::date end as "on",
-       sum(weight_g) as "weightG"
-     from lot_events where household_id = $1 group by 1 order by 1 nulls first`,
-    [householdId, timeZone, from],
-  )
-  return rows
-}
-
-/** Grams brought in, used, lost and dried off since an instant. */
-export async function movedSince(db: Client, householdId: string, since: Date) {
-  const { rows } = await db.query<{ kind: string; weightG: number }>(
-    `select kind, sum(weight_g) as "weightG" from lot_events where household_id = $1 and at >= $2 group by kind`,
-    [householdId, since],
-  )
-  return new Map(rows.map((row) => [row.kind, row.weightG]))
-}
-
-/** Keeps a request's number, or gives the answer it had the first time. */
-export async function firstTime(db: Client, householdId: string, requestId: string) {
-  const added = await db.query('insert into requests (household_id, id) values ($1, $2) on conflict do nothing', [
-    householdId,
-    requestId,
-  ])
-  if (added.rowCount === 1) return { first: true as const }
-  const { rows } = await db.query<{ answer: unknown }>(
-    'select answer from requests where household_id = $1 and id = $2',
-    [householdId, requestId],
-  )
-  return { first: false as const, answer: rows[0]?.answer }
-}
+/** What a request was answered, if it has been seen before. */
+export const answeredBefore = async (db: Client, householdId: string, requestId: string) =>
+  (
+    await db.query<{ answer: unknown }>('select answer from requests where household_id = $1 and id = $2', [
+      householdId,
+      requestId,
+    ])
+  ).rows[0]
 
 export const keepAnswer = (db: Client, householdId: string, requestId: string, answer: unknown) =>
-  db.query('update requests set answer = $3 where household_id = $1 and id = $2', [
+  db.query('insert into requests (household_id, id, answer) values ($1, $2, $3)', [
     householdId,
     requestId,
     JSON.stringify(answer),
   ])
+
+/** Forgets what requests before an instant were answered. */
+export const forgetAnswers = (db: Client, householdId: string, before: Date) =>
+  db.query('delete from requests where household_id = $1 and recorded_at < $2', [householdId, before])

@@ -71,7 +71,7 @@ describe('a diseased heap', () => {
 
 describe('a picture of a lot', () => {
   const send = async (code: string, body: Buffer, type = 'image/jpeg') => {
-    return fetch(`${at.client.base}/api/lots/${code}/photo`, {
+    return fetch(at.client.address(`/lots/${code}/photo`), {
       method: 'POST',
       headers: { 'Content-Type': type },
       body: new Uint8Array(body),
@@ -95,7 +95,7 @@ describe('a picture of a lot', () => {
   it('keeps the picture and none of what the camera wrote beside it', async () => {
     const answer = await send('G26-1', jpeg)
     expect(answer.status).toBe(201)
-    const kept = Buffer.from(await (await fetch(`${at.client.base}/api/lots/G26-1/photo.jpg`)).arrayBuffer())
+    const kept = Buffer.from(await (await fetch(at.client.address(`/lots/G26-1/photo.jpg`))).arrayBuffer())
     expect(kept.includes('48.1N')).toBe(false)
     expect(kept.includes('taken at home')).toBe(false)
     expect(kept.includes('JFIF')).toBe(true)
@@ -108,6 +108,6 @@ describe('a picture of a lot', () => {
     expect((await send('G26-1', jpeg, 'text/plain')).status).toBe(400)
     expect((await send('G26-1', Buffer.concat([jpeg, Buffer.alloc(500_000)]))).status).toBe(413)
     expect((await send('G26-77', jpeg)).status).toBe(404)
-    expect((await fetch(`${at.client.base}/api/lots/G26-2/photo.jpg`)).status).toBe(404)
+    expect((await fetch(at.client.address(`/lots/G26-2/photo.jpg`))).status).toBe(404)
   })
 })

@@ -30,14 +30,21 @@ export const lastHarvests = async (db: Client, householdId: string) =>
     )
   ).rows
 
-/** This week's lot of a crop picked day by day, if there is one that has not gone. */
-export const pickLotOfWeek = async (db: Client, householdId: string, crop: string, heap: string, today: string) =>
+/** The last lot of a crop's heap brought in between two days, if there is one that has not gone on its way. */
+export const pickLotSince = async (
+  db: Client,
+  householdId: string,
+  crop: string,
+  heap: string,
+  from: string,
+  to: string,
+) =>
   (
     await db.query<{ code: string }>(
-      `select code from lot_now where household_id = $1 and crop = $2 and heap = $3 and stage in ('fresh', 'stored')
-         and not coalesce(dried, false) and brought_on >= date_trunc('week', $4::date) and brought_on <= $4::date
+      `select code from lot_rows where household_id = $1 and crop = $2 and heap = $3 and stage in ('fresh', 'stored')
+         and not dried and brought_on between $4 and $5
        order by brought_on desc, code desc limit 1`,
-      [householdId, crop, heap, today],
+      [householdId, crop, heap, from, to],
     )
   ).rows[0]?.code
 

@@ -1,3 +1,2 @@
 export * from './queries'
-export { placeView } from './routes'
-export { weatherOf } from './weather'
+export { placeView } from './view'

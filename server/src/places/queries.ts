@@ -1,6 +1,5 @@
 import type { PlaceKind } from '@vadose/core/places'
 import type { Client } from '../database'
-import { addSensor } from '../readings'
 
 export interface PlaceRow {
   id: string
@@ -18,14 +17,13 @@ export const placesOf = async (db: Client, householdId: string) =>
     )
   ).rows
 
-export async function addPlace(db: Client, householdId: string, name: string, kind: PlaceKind, simulated: boolean) {
-  const { rows } = await db.query<{ id: string }>(
-    `insert into places (household_id, name, kind, simulated, walk)
-     select $1, $2, $3, $4, coalesce(max(walk), 0) + 1 from places where household_id = $1
-     returning id`,
-    [householdId, name, kind, simulated],
-  )
-  const id = rows[0]!.id
-  if (simulated) await addSensor(db, householdId, { name, placeId: id, tokenHash: null })
-  return id
-}
+/** The new place's id. */
+export const addPlace = async (db: Client, householdId: string, name: string, kind: PlaceKind, simulated: boolean) =>
+  (
+    await db.query<{ id: string }>(
+      `insert into places (household_id, name, kind, simulated, walk)
+       select $1, $2, $3, $4, coalesce(max(walk), 0) + 1 from places where household_id = $1
+       returning id`,
+      [householdId, name, kind, simulated],
+    )
+  ).rows[0]!.id

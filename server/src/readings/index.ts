@@ -1,2 +1,3 @@
-export { addReadings, addSensor, hourlyReadings, simulatedSensors, type ReadingColumns } from './queries'
+export { addSensor, simulatedSensors } from './queries'
 export { ingest } from './ingest'
+export { addReadings } from './write'

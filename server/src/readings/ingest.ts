@@ -1,7 +1,8 @@
 import { createHash, randomBytes } from 'node:crypto'
 import type { SensorBatchAnswer } from '@vadose/contract/readings'
 import type { Client } from '../database'
-import { addReadings, heardFrom, type KnownSensor, type PlaceReadings, type ReadingSource } from './queries'
+import { heardFrom, type KnownSensor, type PlaceReadings, type ReadingSource } from './queries'
+import { addReadings } from './write'
 
 export const hashOfToken = (token: string): Buffer => createHash('sha256').update(token).digest()
 export const newToken = (): string => `vs_${randomBytes(24).toString('base64url')}`

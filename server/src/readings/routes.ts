@@ -1,25 +1,23 @@
 import {
-  newSensorSchema,
-  readingImportSchema,
-  sensorBatchSchema,
+  addSensor as addSensorEndpoint,
+  importReadings,
+  ingest as ingestEndpoint,
+  listImports,
+  listMappings,
+  listSensors,
+  removeSensor as removeSensorEndpoint,
+  undoImport as undoImportEndpoint,
   type NewReadingImport,
-  type NewSensor,
-  type ReadingImportAnswer,
-  type SensorBatch,
-  type SensorMade,
 } from '@vadose/contract/readings'
 import { dayMs } from '@vadose/core/households'
 import { Refusal } from '@vadose/core/refusal'
-import { Router } from 'express'
-import { asHousehold, inTransaction, type Client, type Pool } from '../database'
-import { currentHousehold, currentId, householdById, nowOf, writeOnce } from '../households'
-import { checker } from '../http'
+import { inTransaction, type Client, type Pool } from '../database'
+import { lockHousehold, nowOf } from '../households'
 import { placesOf } from '../places'
-import { finishJobs } from '../round'
+import type { Server } from '../serve'
 import { hashOfToken, ingest, newToken } from './ingest'
 import {
   addImport,
-  addReadings,
   addSensor,
   alreadyThere,
   importsOf,
@@ -28,12 +26,9 @@ import {
   removeSensor,
   sensorOfToken,
   sensorsOf,
-  undoImport,
 } from './queries'
+import { addReadings, undoImport } from './write'
 
-const checkImport = checker<NewReadingImport>(readingImportSchema)
-const checkBatch = checker<SensorBatch>(sensorBatchSchema)
-const checkSensor = checker<NewSensor>(newSensorSchema)
 const uuidPattern = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i
 
 /** A clock that runs a little fast is no reason to lose its readings. */
@@ -85,28 +80,24 @@ function parted(given: NewReadingImport, nowS: number) {
   return { measured: part(0, until), expected: part(until) }
 }
 
-export function readingRoutes(pool: Pool): Router {
-  const router = Router()
+export function serveReadings(server: Server, pool: Pool): void {
+  server.household(listImports, async (visit) =>
+    (await visit.read((db) => importsOf(db, visit.id))).map(({ from, to, ...rest }) => ({
+      ...rest,
+      from: from.toISOString(),
+      to: to.toISOString(),
+    })),
+  )
 
-  router.get('/readings/imports', async (request, response) => {
-    const id = await currentId(pool, request)
-    response.json(await asHousehold(pool, id, (db) => importsOf(db, id)))
-  })
+  server.household(listMappings, (visit) => visit.read((db) => mappingsOf(db, visit.id)))
 
-  router.get('/readings/mappings', async (request, response) => {
-    const id = await currentId(pool, request)
-    response.json(await asHousehold(pool, id, (db) => mappingsOf(db, id)))
-  })
-
-  router.post('/readings/imports', async (request, response) => {
-    const given = checkImport(request.body)
+  server.household(importReadings, async (visit, { body: given }, response) => {
     requireColumns(given)
-    const household = await currentHousehold(pool, request)
-    const nowMs = nowOf(household)
+    const { nowMs } = visit.moment
     requireRecent(given.at[0]! * 1000, nowMs, 'at/0')
     const { measured, expected } = parted(given, nowMs / 1000)
     const check = async (db: Client) => {
-      const place = await placeIn(db, household.id, given.placeId)
+      const place = await placeIn(db, visit.id, given.placeId)
       if (expected.at.length > 0 && place.kind !== 'outdoors') {
         throw new Refusal(
           'invalid',
@@ -115,21 +106,20 @@ export function readingRoutes(pool: Pool): Router {
         )
       }
     }
+    const id = given.requestId
     if (given.lookOnly) {
-      const there = await asHousehold(pool, household.id, async (db) => {
+      const there = await visit.read(async (db) => {
         await check(db)
-        return alreadyThere(db, household.id, given)
+        return alreadyThere(db, visit.id, given)
       })
-      response.json({ id: given.requestId, given: given.at.length, added: given.at.length - there })
-      return
+      return { id, given: given.at.length, added: given.at.length - there }
     }
-    const answer = await writeOnce(pool, household, given.requestId, async (db, moment) => {
+    const answer = await visit.writeOnce(id, async (db) => {
       await check(db)
-      const id = given.requestId
       const added =
-        (await addReadings(db, household.id, 'import', measured, id)) +
-        (await addReadings(db, household.id, 'forecast', expected, id))
-      await addImport(db, household.id, {
+        (await addReadings(db, visit.id, 'import', measured, id)) +
+        (await addReadings(db, visit.id, 'forecast', expected, id))
+      await addImport(db, visit.id, {
         id,
         placeId: given.placeId,
         fileName: given.fileName,
@@ -139,78 +129,67 @@ export function readingRoutes(pool: Pool): Router {
         last: new Date(given.at.at(-1)! * 1000),
       })
       if (given.headings && given.mapping) {
-        await keepMapping(db, household.id, { headings: given.headings, mapping: given.mapping })
+        await keepMapping(db, visit.id, { headings: given.headings, mapping: given.mapping })
       }
-      if (added > 0) await finishJobs(db, household.id, given.placeId, ['read'], moment.today)
-      return { id, given: given.at.length, added } satisfies ReadingImportAnswer
+      return { id, given: given.at.length, added }
     })
-    response.status(201).json(answer)
+    // a file may change months of what lots lived through: what the page shows next has it in
+    if (!response.headersSent) await visit.settled()
+    return answer
   })
 
-  router.post('/readings/imports/:id/undo', async (request, response) => {
-    const { id } = request.params
-    const householdId = await currentId(pool, request)
-    const removed = uuidPattern.test(id)
-      ? await inTransaction(pool, householdId, (db) => undoImport(db, householdId, id))
-      : undefined
+  server.household(undoImportEndpoint, async (visit, { params: { id } }) => {
+    const removed = uuidPattern.test(id) ? await visit.write((db) => undoImport(db, visit.id, id)) : undefined
     if (removed === undefined) throw new Refusal('not-found', 'There is no such import to take back.')
-    response.json({ removed })
+    await visit.settled()
+    return { removed }
   })
 
-  router.get('/sensors', async (request, response) => {
-    const id = await currentId(pool, request)
-    response.json(await asHousehold(pool, id, (db) => sensorsOf(db, id)))
-  })
+  server.household(listSensors, async (visit) =>
+    (await visit.read((db) => sensorsOf(db, visit.id))).map(({ lastAt, ...rest }) => ({
+      ...rest,
+      lastAt: lastAt?.toISOString() ?? null,
+    })),
+  )
 
-  router.post('/sensors', async (request, response) => {
-    const { name, placeId } = checkSensor(request.body)
-    const householdId = await currentId(pool, request)
+  server.household(addSensorEndpoint, async (visit, { body: { name, placeId } }) => {
     const token = newToken()
-    const id = await inTransaction(pool, householdId, async (db) => {
-      await placeIn(db, householdId, placeId)
-      return addSensor(db, householdId, { name: name.trim(), placeId, tokenHash: hashOfToken(token) })
+    const id = await visit.write(async (db) => {
+      await placeIn(db, visit.id, placeId)
+      return addSensor(db, visit.id, { name: name.trim(), placeId, tokenHash: hashOfToken(token) })
     })
-    response.status(201).json({ id, token } satisfies SensorMade)
+    return { id, token }
   })
 
-  router.delete('/sensors/:id', async (request, response) => {
-    const { id } = request.params
-    const householdId = await currentId(pool, request)
-    const gone =
-      uuidPattern.test(id) && (await inTransaction(pool, householdId, (db) => removeSensor(db, householdId, id)))
+  server.household(removeSensorEndpoint, async (visit, { params: { id } }) => {
+    const gone = uuidPattern.test(id) && (await visit.write((db) => removeSensor(db, visit.id, id)))
     if (!gone) throw new Refusal('not-found', 'There is no such sensor.')
-    response.json({ ok: true })
+    return { ok: true }
   })
 
-  router.post('/ingest', async (request, response) => {
+  server.anyone(ingestEndpoint, async ({ body: { readings } }, request) => {
     const token = /^Bearer (\S+)$/.exec(request.headers.authorization ?? '')?.[1]
     const sensor = token ? await sensorOfToken(pool, hashOfToken(token)) : undefined
     if (!sensor) {
       throw new Refusal('unknown-sensor', 'No sensor has this token. Send it as “Authorization: Bearer TOKEN”.')
     }
-    const { readings } = checkBatch(request.body)
-    const household = (await householdById(pool, sensor.householdId))!
-    const latestMs = nowOf(household) + aheadMs
-    const late = readings.findIndex((reading) => Date.parse(reading.at) > latestMs)
-    if (late >= 0) {
-      throw new Refusal(
-        'invalid',
-        `${readings[late]!.at} lies more than a day ahead; check the sensor's clock.`,
-        `readings/${late}/at`,
-      )
-    }
-    const earliest = readings.reduce((a, b) => (Date.parse(a.at) <= Date.parse(b.at) ? a : b))
-    requireRecent(Date.parse(earliest.at), nowOf(household), 'readings')
-    const answer = await inTransaction(pool, sensor.householdId, (db) =>
-      ingest(db, sensor, 'sensor', {
+    return inTransaction(pool, sensor.householdId, async (db) => {
+      const nowMs = nowOf((await lockHousehold(db, sensor.householdId))!)
+      const late = readings.findIndex((reading) => Date.parse(reading.at) > nowMs + aheadMs)
+      if (late >= 0) {
+        throw new Refusal(
+          'invalid',
+          `${readings[late]!.at} lies more than a day ahead; check the sensor's clock.`,
+          `readings/${late}/at`,
+        )
+      }
+      requireRecent(Math.min(...readings.map((reading) => Date.parse(reading.at))), nowMs, 'readings')
+      return ingest(db, sensor, 'sensor', {
         at: readings.map((r) => Math.floor(Date.parse(r.at) / 1000)),
         temperatureC: readings.map((r) => r.temperatureC),
         relativeHumidityPct: readings.map((r) => r.relativeHumidityPct),
         rainMm: readings.some((r) => r.rainMm !== undefined) ? readings.map((r) => r.rainMm ?? 0) : null,
-      }),
-    )
-    response.json(answer)
+      })
+    })
   })
-
-  return router
 }

@@ -1,6 +1,6 @@
 import { hourMs } from '@vadose/core/air'
 import { climateFor, placeKinds, type PlaceKind } from '@vadose/core/places'
-import { placeAt } from '@vadose/demo/weather'
+import { placeAt } from '@vadose/core/practice'
 
 /**
  * A stand-in for a sensor: sends what a place of its kind would have had, every ten minutes of the last hours, through

@@ -1,3 +1,1 @@
-export * from './queries'
-export * from './job-view'
-export * from './sync'
+export { jobView } from './view'

@@ -43,19 +43,19 @@ describe('the house', () => {
   it('previews a move before anything is written, and the move keeps the promise', async () => {
     const before = (await stores()).lots.find((l) => l.code === 'G26-1')!
     const preview = (await at.client.get(`/stores/move?lot=G26-1&place=${at.place('Cellar')}`)).body as MovePreview
-    expect(preview.from.nineInTenUntil).toEqual(before.nineInTenUntil)
+    expect(preview.from.nineInTenUntil).toEqual(before.keeps!.nineInTenUntil)
     expect(preview.to.endedBy).toMatch(/rooting|mould/)
     expect(preview.daysGained).toBeLessThan(-14)
     expect((await stores()).lots.find((l) => l.code === 'G26-1')!.place).toBe('North room')
     await act('G26-1', { act: 'move', placeId: at.place('Cellar') })
     const after = (await stores()).lots.find((l) => l.code === 'G26-1')!
-    expect([after.place, after.nineInTenUntil]).toEqual(['Cellar', preview.to.nineInTenUntil])
+    expect([after.place, after.keeps!.nineInTenUntil]).toEqual(['Cellar', preview.to.nineInTenUntil])
     await act('G26-1', { act: 'move', placeId: at.place('North room') })
   })
 
   it('refuses previews of nothing', async () => {
     expect((await at.client.get('/stores/move?lot=G26-9&place=x')).status).toBe(404)
-    expect((await at.client.get('/stores/move')).status).toBe(404)
+    expect((await at.client.get('/stores/move')).body.error).toMatchObject({ code: 'invalid', field: 'lot' })
   })
 })
 

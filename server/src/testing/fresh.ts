@@ -2,32 +2,15 @@ import { randomUUID } from 'node:crypto'
 import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { fileURLToPath } from 'node:url'
-import pg from 'pg'
 import { pino } from 'pino'
 import { afterAll, beforeAll } from 'vitest'
 import { makeApp } from '../app'
 import { openPool, type Pool } from '../database'
-import { migrate } from '../migrate'
+import { freshDatabase } from './database'
 
-const migrations = fileURLToPath(new URL('../../migrations', import.meta.url))
+export { freshDatabase } from './database'
+
 const webRoot = fileURLToPath(new URL('../../../web/dist', import.meta.url))
-
-/** A database of its own for one test file, brought up to date. */
-export async function freshDatabase(): Promise<{ url: string; drop: () => Promise<void> }> {
-  const admin = process.env['TEST_DATABASE_URL']!
-  const name = `vadose_${randomUUID().replaceAll('-', '')}`
-  const run = async (sql: string) => {
-    const client = new pg.Client({ connectionString: admin })
-    await client.connect()
-    await client.query(sql)
-    await client.end()
-  }
-  await run(`create database ${name}`)
-  const url = new URL(admin)
-  url.pathname = `/${name}`
-  await migrate(url.href, migrations)
-  return { url: url.href, drop: () => run(`drop database ${name} with (force)`) }
-}
 
 export interface Answer<T = Record<string, unknown>> {
   status: number
@@ -35,10 +18,18 @@ export interface Answer<T = Record<string, unknown>> {
   headers: Headers
 }
 
-/** A browser's worth of client: keeps the household it entered. */
+/** What is no household's own. */
+const ownerless = /^\/(households(\/|$)|health|ingest|bench\/|nothing|$)/
+
+/** A client of the API: what it asks for is about the household it was told of. */
 export class Client {
-  private cookie = ''
+  /** the household's name in addresses */
+  household = ''
   constructor(readonly base: string) {}
+
+  /** Where a path of the household's is. */
+  address = (path: string): string =>
+    `${this.base}/api${ownerless.test(path) ? path : `/households/${this.household}${path}`}`
 
   async send<T = never>(
     method: string,
@@ -46,14 +37,14 @@ export class Client {
     body?: unknown,
     headers: Record<string, string> = {},
   ): Promise<Answer<[T] extends [never] ? any : T>> {
-    const response = await fetch(`${this.base}/api${path}`, {
+    const response = await fetch(this.address(path), {
       method,
-      headers: { 'Content-Type': 'application/json', ...(this.cookie ? { Cookie: this.cookie } : {}), ...headers },
+      headers: { 'Content-Type': 'application/json', ...headers },
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     })
-    const set = response.headers.get('set-cookie')
-    if (set) this.cookie = set.split(';')[0]!
     const text = await response.text()
+    // who starts a household goes on in it
+    if (method === 'POST' && path === '/households' && response.ok) this.household = JSON.parse(text).address
     return { status: response.status, body: text.startsWith('<') ? text : JSON.parse(text), headers: response.headers }
   }
   get = (path: string) => this.send('GET', path)
@@ -63,7 +54,9 @@ export class Client {
 }
 
 export interface Served {
+  /** as the owner, who sees all */
   pool: Pool
+  /** the database, as its owner */
   url: string
   client: () => Client
   close: () => Promise<void>
@@ -73,12 +66,14 @@ export interface Served {
 export async function serveFresh(): Promise<Served> {
   const database = await freshDatabase()
   const pool = openPool(database.url)
-  const server: Server = createServer(makeApp(pool, webRoot, pino({ level: 'silent' })))
+  const owner = openPool(database.ownerUrl)
+  const log = pino({ level: 'silent' })
+  const server: Server = createServer(makeApp({ pool, webRoot, log, strict: true }))
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
   return {
-    pool,
-    url: database.url,
+    pool: owner,
+    url: database.ownerUrl,
     client: () => new Client(base),
     close: async () => {
       await new Promise((resolve) => {
@@ -86,6 +81,7 @@ export async function serveFresh(): Promise<Served> {
         server.closeAllConnections()
       })
       await pool.end()
+      await owner.end()
       await database.drop()
     },
   }

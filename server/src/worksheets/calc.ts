@@ -1,5 +1,5 @@
 import { Refusal } from '@vadose/core/refusal'
-import { refusalBody } from '../http'
+import { refusalBody } from '../refusals'
 import { calculate, calculatorNamed } from './calculate'
 
 /** `./vadose calc NAME`: JSON on standard input, JSON on standard output; refusals on standard error with exit 2. */

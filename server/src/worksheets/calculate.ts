@@ -3,7 +3,8 @@ import type { ErrorBody } from '@vadose/contract/shapes'
 import { calculators, runCalculator, type CalculatorName } from '@vadose/core/worksheets'
 import { cropById } from '@vadose/core/almanac'
 import { Refusal } from '@vadose/core/refusal'
-import { checker, refusalBody } from '../http'
+import { refusalBody } from '../refusals'
+import { checker } from '../validate'
 
 const checks = Object.fromEntries(Object.entries(calculatorInputs).map(([name, schema]) => [name, checker(schema)]))
 

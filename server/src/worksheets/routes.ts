@@ -1,10 +1,7 @@
-import { Router } from 'express'
+import { calculate as endpoint } from '@vadose/contract/worksheets'
+import type { Server } from '../serve'
 import { calculate, calculatorNamed } from './calculate'
 
-export function benchRoutes(): Router {
-  const router = Router()
-  router.post('/bench/:name', (request, response) => {
-    response.json(calculate(calculatorNamed(request.params.name), request.body))
-  })
-  return router
+export function serveWorksheets(server: Server): void {
+  server.anyone(endpoint, ({ params, body }) => calculate(calculatorNamed(params.name), body))
 }

@@ -124,43 +124,6 @@ describe('heaps as they are sent', () => {
   })
 })
 
-describe('earlier lots a heap could be put to', () => {
-  const row: LotRow = {
-    code: 'G26-1',
-    crop: garlic.id,
-    heap: 'sound',
-    fate: 'store',
-    variety: null,
-    bed: 'Long bed',
-    broughtOn: '2026-07-10',
-    stage: 'drying',
-    placeId: 'porch',
-    place: 'Porch',
-    weightG: 3000,
-    pieces: 70,
-    dried: false,
-  }
-  const sound = garlic.heaps.find((h) => h.id === 'sound')!
-  const joins = (part: Partial<LotRow>, on = '2026-07-12', bed = 'long bed') =>
-    joinsOf(sound, { crop: garlic.id, bed, on }, [{ ...row, ...part }])
-
-  it('are of the same crop, heap and bed, and hung not more than three days before', () => {
-    expect(joins({})).toEqual(['G26-1'])
-    expect(joins({}, '2026-07-13')).toEqual(['G26-1'])
-    expect(joins({}, '2026-07-14')).toEqual([])
-    expect(joins({}, '2026-07-09')).toEqual([])
-  })
-  it('are none of another bed, heap or crop, nor what is dried or finished', () => {
-    expect(joins({ bed: 'Short bed' })).toEqual([])
-    expect(joins({ bed: null })).toEqual(['G26-1'])
-    expect(joins({ bed: 'Short bed' }, '2026-07-12', '')).toEqual(['G26-1'])
-    expect(joins({ heap: 'nicked' })).toEqual([])
-    expect(joins({ crop: 'shallot' })).toEqual([])
-    expect(joins({ dried: true })).toEqual([])
-    expect(joins({ stage: 'stored' })).toEqual([])
-  })
-})
-
 describe('a bed marked for disease', () => {
   const marks = [{ bed: 'Long bed', on: '2025-08-01', crop: 'onion-storing' }] as Parameters<typeof markOf>[2]
   const family = (id: string) => cropOf(id).family

@@ -85,26 +85,6 @@ export function sumHarvest(crop: Crop, total: string, entries: HeapEntries): Har
   }
 }
 
-const joinsWithinDays = { hanging: 3, stored: 10 }
-
-/** Codes of earlier lots of the same crop, heap and bed that are not so much older that they dry or age apart. */
-export function joinsOf(
-  heap: HeapTemplate,
-  harvest: { crop: string; bed: string; on: string },
-  known: readonly LotRow[],
-): string[] {
-  const bed = harvest.bed.trim().toLowerCase()
-  return known
-    .filter((lot) => {
-      const age = daysBetween(lot.broughtOn, harvest.on)
-      const fits = heap.hangs ? lot.stage === 'drying' : lot.stage === 'fresh' || lot.stage === 'stored'
-      const recent = age >= 0 && age <= (heap.hangs ? joinsWithinDays.hanging : joinsWithinDays.stored)
-      const sameBed = !bed || !lot.bed || lot.bed.toLowerCase() === bed
-      return lot.crop === harvest.crop && lot.heap === heap.id && fits && recent && sameBed && !lot.dried
-    })
-    .map((lot) => lot.code)
-}
-
 /** What the bed bore before, where that matters for this crop's family. */
 export function markOf(
   bed: string,

@@ -1,0 +1,26 @@
+import * as almanac from './almanac'
+import type { AnyEndpoint } from './endpoint'
+import * as exported from './exports'
+import * as households from './households'
+import * as intake from './intake'
+import * as labels from './labels'
+import * as larder from './larder'
+import * as line from './line'
+import * as lots from './lots'
+import * as places from './places'
+import * as readings from './readings'
+import * as round from './round'
+import * as stores from './stores'
+import * as worksheets from './worksheets'
+
+const rooms = { households, intake, lots, labels, line, stores, larder, round, places, readings, almanac, exported, worksheets }
+
+const isEndpoint = (one: unknown): one is AnyEndpoint =>
+  typeof one === 'object' && one !== null && 'method' in one && 'answer' in one
+
+/** Every endpoint there is, by room. */
+export const endpoints: { room: string; endpoint: AnyEndpoint }[] = Object.entries(rooms).flatMap(([room, names]) =>
+  Object.values(names)
+    .filter(isEndpoint)
+    .map((endpoint) => ({ room, endpoint })),
+)

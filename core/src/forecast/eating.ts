@@ -1,0 +1,66 @@
+import { addDays, daysBetween } from '../households'
+import { eatFirst, useWithinShare, type Eatable } from '../larder'
+import { meanSoundShare } from '../stores'
+import type { House } from './house'
+import { keepingOf, keepsUntil } from './keeping'
+import type { LotState } from './lot'
+
+const fortnight = 14
+
+export interface EatableLot extends Eatable {
+  lot: LotState
+  lossAvoidedPerKg: number
+  keepsUntil: string
+  beyond: boolean
+  why: string
+}
+
+/** Not food yet, or not food at all. */
+const notEaten = ['drying', 'dryer', 'conditioning']
+
+/** Lots to eat from, soonest lost first; planting stock is not food. */
+export const eatFirstOf = (house: House): EatableLot[] =>
+  eatFirst(
+    house.lots
+      .filter((lot) => !notEaten.includes(lot.stage) && lot.fate !== 'plant')
+      .map((lot) => ({ ...soundness(house, lot), lot })),
+  )
+
+/** Days a heap that will not keep has, and what is left of them; undefined for what keeps. */
+export function useWithin(house: House, lot: LotState): { days: number; age: number } | undefined {
+  const heap = lot.cropData.heaps.find((h) => h.id === lot.heap)
+  if (lot.stage !== 'fresh' || !heap?.useWithinDays) return undefined
+  return { days: heap.useWithinDays.value, age: daysBetween(lot.broughtOn, house.today) }
+}
+
+function soundness(house: House, lot: LotState): Omit<EatableLot, 'lot' | 'lossAvoidedPerKg'> {
+  const { code, weightG } = lot
+  const soon = useWithin(house, lot)
+  if (soon) {
+    const left = soon.days - soon.age
+    const heap = lot.cropData.heaps.find((h) => h.id === lot.heap)!.label.toLowerCase()
+    return {
+      code,
+      weightG,
+      soundNow: useWithinShare(soon.age, soon.days),
+      soundInFortnight: useWithinShare(soon.age + fortnight, soon.days),
+      keepsUntil: addDays(lot.broughtOn, soon.days),
+      beyond: false,
+      why: left > 0 ? `${heap}: ${left} ${left === 1 ? 'day' : 'days'} left` : `${heap}: overdue`,
+    }
+  }
+  const keeping = keepingOf(house, lot)
+  return house.once(lot, 'eating', [keeping, lot], () => {
+    const { nineInTenUntil, beyond, endedBy } = keepsUntil(house, lot)
+    const share = (day: number) => meanSoundShare(keeping.model, keeping.belief.weights, day)
+    return {
+      code,
+      weightG,
+      soundNow: share(keeping.nowDay),
+      soundInFortnight: share(keeping.nowDay + fortnight),
+      keepsUntil: nineInTenUntil.p50,
+      beyond,
+      why: `${endedBy} ends it first`,
+    }
+  })
+}

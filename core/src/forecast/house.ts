@@ -1,0 +1,124 @@
+import { hourMs } from '../air'
+import type { Almanac, GasLevel } from '../almanac'
+import { civilDateOf, instantOf, type CivilDate } from '../households'
+import { climateFor, placeKinds, type Climate } from '../places'
+import type { LotState } from './lot'
+import { comingHour, type PlaceState } from './place'
+
+export interface HouseholdFacts {
+  id: string
+  timeZone: string
+  latitudeDeg: number
+  altitudeM: number
+  /** MM-DD */
+  seasonStart: string
+}
+
+/** Everything a household's forecasts are made from. */
+export interface HouseFacts {
+  household: HouseholdFacts
+  places: readonly PlaceState[]
+  lots: readonly LotState[]
+  almanac: Almanac
+  nowMs: number
+  /** rain measured and forecast outdoors, mm by date; no entry where nobody says */
+  rainMm: ReadonlyMap<string, number>
+}
+
+const gasLevels: GasLevel[] = ['none', 'little', 'some', 'much']
+
+/**
+ * A household at one moment: what it has, where, in what air. Everything about it is worked out when first asked for, and
+ * kept as long as what it was worked out from stands; a house made from an earlier one keeps what did not change.
+ */
+export class House {
+  readonly household: HouseholdFacts
+  readonly places: readonly PlaceState[]
+  readonly lots: readonly LotState[]
+  readonly almanac: Almanac
+  readonly nowMs: number
+  readonly today: CivilDate
+  readonly climate: Climate
+  readonly rainMm: ReadonlyMap<string, number>
+  /** start of the household's today, ms */
+  readonly dayStartMs: number
+  private readonly placeById: ReadonlyMap<string, PlaceState>
+  private readonly lotByCode: ReadonlyMap<string, LotState>
+  private readonly kept: Map<string, Map<string, { of: readonly unknown[]; value: unknown }>>
+
+  constructor(facts: HouseFacts, earlier?: House) {
+    this.household = facts.household
+    this.places = facts.places
+    this.lots = facts.lots
+    this.almanac = facts.almanac
+    this.nowMs = facts.nowMs
+    this.rainMm = facts.rainMm
+    this.today = civilDateOf(facts.nowMs, facts.household.timeZone)
+    this.dayStartMs =
+      earlier?.today === this.today ? earlier.dayStartMs : instantOf(this.today, 0, facts.household.timeZone)
+    this.climate = climateFor(facts.household.latitudeDeg, facts.household.altitudeM)
+    this.placeById = new Map(facts.places.map((place) => [place.id, place]))
+    this.lotByCode = new Map(facts.lots.map((lot) => [lot.code, lot]))
+    this.kept = earlier?.kept ?? new Map()
+    const here = new Set(facts.lots.map((lot) => lot.id))
+    for (const id of this.kept.keys()) if (id !== '' && !here.has(id)) this.kept.delete(id)
+  }
+
+  /** Start of the first hour that is not over yet: where the past ends and the expected begins, ms. */
+  get comingHourMs(): number {
+    return comingHour(this.nowMs)
+  }
+
+  place = (id: string | null | undefined): PlaceState | undefined => (id ? this.placeById.get(id) : undefined)
+  lot = (code: string): LotState | undefined => this.lotByCode.get(code)
+  dateOf = (ms: number): CivilDate => civilDateOf(ms, this.household.timeZone)
+
+  /** The place a lot is in; the first of the house where it was never put anywhere. */
+  placeOf = (lot: LotState): PlaceState | undefined => this.place(lot.placeId) ?? this.places[0]
+
+  /**
+   * Works something out once for a lot, or for the house where `lot` is null, and again only when one of `of` is another.
+   */
+  once<T>(lot: LotState | null, name: string, of: readonly unknown[], make: (was: T | undefined) => T): T {
+    const id = lot?.id ?? ''
+    let own = this.kept.get(id)
+    if (!own) this.kept.set(id, (own = new Map()))
+    const known = own.get(name)
+    if (known && known.of.length === of.length && known.of.every((one, i) => Object.is(one, of[i]))) {
+      return known.value as T
+    }
+    const value = make(known?.value as T | undefined)
+    own.set(name, { of, value })
+    return value
+  }
+
+  /** Ripening gas that the other lots in a place give off. */
+  gasReaching(place: PlaceState | undefined, lot: LotState): GasLevel {
+    if (!place) return 'none'
+    const here = this.once(null, `gas ${place.id}`, [this.lots], () =>
+      this.lots
+        .filter((other) => other.placeId === place.id)
+        .map((other) => ({ id: other.id, level: gasLevels.indexOf(other.cropData.keeping.ethyleneGiven.value) })),
+    )
+    return gasLevels[here.reduce((most, one) => (one.id === lot.id ? most : Math.max(most, one.level)), 0)]!
+  }
+
+  /** What lies round a lot in a place besides its air. */
+  around(lot: LotState, place: PlaceState | undefined, packing: string) {
+    return {
+      light: place ? !placeKinds[place.kind].dark && packing !== 'sack' : false,
+      gas: this.gasReaching(place, lot),
+    }
+  }
+}
+
+/** How air moves in a place when nothing is done about it. */
+export const naturalAirflow =
+  (places: readonly { id: string; kind: keyof typeof placeKinds }[]) =>
+  (placeId: string): 'still' | 'breezy' => {
+    const place = places.find((p) => p.id === placeId)
+    return place ? placeKinds[place.kind].airflow : 'breezy'
+  }
+
+/** Whole hours from one instant to another, at least one. */
+export const hoursBetween = (fromMs: number, toMs: number): number => Math.max(1, Math.round((toMs - fromMs) / hourMs))

@@ -1,0 +1,172 @@
+import { hourMs } from '../air'
+import type { Spread } from '../chance'
+import { mapSpread } from '../chance'
+import { beliefAfterChecks, checkSize, nextLookInDays, spreadPerWeek } from '../checks'
+import { dayMs, type CivilDate } from '../households'
+import {
+  agesOf,
+  exposureOver,
+  keepingForecast,
+  lifeModel,
+  meanSoundShare,
+  survivalCurve,
+  usualPacking,
+  type End,
+  type Exposure,
+  type KeepingForecast,
+  type LifeModel,
+  type LotBelief,
+  type Packing,
+} from '../stores'
+import type { House } from './house'
+import type { LotState } from './lot'
+import { livedThrough, lotAir, lotAirThen } from './lot-air'
+import { horizonDays, settledFrom, type PlaceState } from './place'
+
+export interface LotKeeping {
+  startMs: number
+  /** day of its life the forecast is made on: this morning, or its last entry if that is later */
+  nowDay: number
+  model: LifeModel
+  lossPct: Float64Array
+  belief: LotBelief
+  forecast: KeepingForecast
+  nextCheckInDays: number
+  lookAt: number
+}
+
+interface Lived extends Exposure {
+  startMs: number
+}
+
+/** What a lot's settled days have added up to, continued from where it stood. */
+function lived(house: House, lot: LotState, startMs: number): Lived {
+  const through = livedThrough(house, lot)
+  const days = Math.max(0, Math.floor((settledFrom(house.comingHourMs) - startMs) / dayMs))
+  const known = house.once<{ of: Exposure | undefined }>(
+    lot,
+    'lived',
+    [through, startMs, lot.cropData],
+    () => ({ of: undefined }),
+  )
+  if (!known.of || known.of.days < days) {
+    const fromMs = startMs + (known.of?.days ?? 0) * dayMs
+    known.of = exposureOver(lot.cropData, lotAirThen(house, lot, fromMs, startMs + days * dayMs), known.of)
+  }
+  // a clock that was set back has lived less than was reckoned
+  return known.of.days > days
+    ? { startMs, ...exposureOver(lot.cropData, lotAirThen(house, lot, startMs, startMs + days * dayMs)) }
+    : { startMs, ...known.of }
+}
+
+/** How a stored or waiting lot keeps; in another place when one is given. */
+export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): LotKeeping {
+  const { history, cropData } = lot
+  const place = elsewhere ?? house.placeOf(lot)
+  const packing = (history.pack ?? usualPacking(cropData)) as Packing
+  const around = house.around(lot, elsewhere ?? house.place(lot.placeId), packing)
+  return house.once(
+    lot,
+    `keeping ${elsewhere?.id ?? ''}`,
+    [lot, place?.ahead, livedThrough(house, lot), house.today, around.gas, around.light],
+    () => {
+      const beganMs = history.storedAtMs ?? history.broughtAtMs
+      const startMs = Math.floor(beganMs / hourMs) * hourMs
+      const before = lived(house, lot, startMs)
+      const settledMs = startMs + before.days * dayMs
+      const exposure = exposureOver(cropData, lotAir(house, lot, settledMs, horizonDays * 24, place), before)
+      const { ages, lossPct } = agesOf(cropData, exposure, packing, around)
+      const model = lifeModel(ages)
+      const asOfMs = Math.max(house.dayStartMs, history.events.at(-1)?.atMs ?? 0)
+      const nowDay = Math.max(0, (asOfMs - beganMs) / dayMs)
+      const checks = history.checks
+        .filter((check) => check.atMs >= beganMs)
+        .map((check) => ({ ...check, day: (check.atMs - beganMs) / dayMs }))
+      const spread = spreadPerWeek[packing]
+      const belief = beliefAfterChecks(model, checks, nowDay, spread)
+      const pieces = lot.pieces ?? Math.max(1, Math.round(lot.weightG / cropData.pieceG.value))
+      const lastDay = checks.at(-1)?.day ?? 0
+      const beliefThen = beliefAfterChecks(model, checks, lastDay, spread)
+      return {
+        startMs: beganMs,
+        nowDay,
+        model,
+        lossPct,
+        belief,
+        forecast: keepingForecast(model, lossPct, nowDay, belief),
+        nextCheckInDays: nextLookInDays(model, beliefThen, lastDay, pieces, spread),
+        // nine in ten sure of catching a fault that one in ten has
+        lookAt: checkSize(pieces, 0.1, 0.9),
+      }
+    },
+  )
+}
+
+/** Day of the calendar for a day of a lot's life. */
+export const keepingDate = (house: House, keeping: LotKeeping, day: number): CivilDate =>
+  house.dateOf(keeping.startMs + day * dayMs)
+
+export interface KeepsUntil {
+  nineInTenUntil: Spread<CivilDate>
+  /** the forecast reaches no further */
+  beyond: boolean
+  endedBy: End
+}
+
+/** When 9 in 10 (or half) are still sound, as dates, and which end comes first there. */
+export function keepsUntil(
+  house: House,
+  lot: LotState,
+  elsewhere?: PlaceState,
+  level: 'nine-in-ten' | 'half' = 'nine-in-ten',
+): KeepsUntil {
+  const keeping = keepingOf(house, lot, elsewhere)
+  const { endedBy, halfDay, nineInTenDay } = keeping.forecast
+  const day = level === 'half' ? halfDay : nineInTenDay
+  return {
+    nineInTenUntil: mapSpread(day, (d) => keepingDate(house, keeping, d)),
+    beyond: day.p50 >= keeping.model.days - 1,
+    endedBy: endedBy[0]!.end,
+  }
+}
+
+/** Share sound over the lot's days, with its 8-in-10 band. */
+export const keepingCurve = (house: House, lot: LotState) => {
+  const keeping = keepingOf(house, lot)
+  return house.once(lot, 'curve', [keeping], () =>
+    survivalCurve(keeping.model, keeping.nowDay, keeping.belief).map((p) => ({
+      on: keepingDate(house, keeping, p.day),
+      p10: p.p10,
+      p50: p.p50,
+      p90: p.p90,
+    })),
+  )
+}
+
+/** Share of what is sound now that will be so many days on, if nobody eats it. */
+export function soundShareAhead(house: House, lot: LotState, days: number): number {
+  const { model, belief, nowDay } = keepingOf(house, lot)
+  const now = meanSoundShare(model, belief.weights, nowDay)
+  return now > 0 ? meanSoundShare(model, belief.weights, nowDay + days) / now : 0
+}
+
+/** The other places of the house a stored lot could go to, with how it would keep there, best first. */
+export const keepsElsewhere = (house: House, lot: LotState) =>
+  house.places
+    .filter((place) => place.id !== lot.placeId && !['outdoors', 'freezer'].includes(place.kind))
+    .map((place) => ({ place, ...keepsUntil(house, lot, place) }))
+    .sort((a, b) => (a.nineInTenUntil.p50 < b.nineInTenUntil.p50 ? 1 : -1))
+
+/** Mean air of a place over the coming weeks, for saying why. */
+export function meanAhead(house: House, place: PlaceState, days = 60) {
+  return house.once(null, `mean ahead ${place.id} ${days}`, [place.ahead], () => {
+    const hours = Math.min(place.ahead.hours, days * 24)
+    let temperatureC = 0
+    let relativeHumidityPct = 0
+    for (let i = 0; i < hours; i++) {
+      temperatureC += place.ahead.temperatureC[i]! / hours
+      relativeHumidityPct += place.ahead.relativeHumidityPct[i]! / hours
+    }
+    return { temperatureC, relativeHumidityPct }
+  })
+}

@@ -1,0 +1,53 @@
+import { airSeries, hourMs, joinSeries, type AirSeries } from '../air'
+import type { House } from './house'
+import type { LotState } from './lot'
+import { airThen, type PlaceState } from './place'
+
+/** The air a lot had between two whole hours of the past, by where it was. */
+export function lotAirThen(house: House, lot: LotState, fromMs: number, toMs: number): AirSeries {
+  const hours = Math.max(0, Math.round((toMs - fromMs) / hourMs))
+  const temperature = new Float64Array(hours)
+  const humidity = new Float64Array(hours)
+  const { stays } = lot.history
+  // a place counts for an hour where the lot was in the middle of it
+  const hourOf = (ms: number) => Math.ceil((ms - fromMs) / hourMs - 0.5)
+  for (let k = 0; k < Math.max(1, stays.length); k++) {
+    const from = k === 0 ? 0 : Math.max(0, hourOf(stays[k]!.atMs))
+    const to = k + 1 < stays.length ? Math.min(hours, Math.max(0, hourOf(stays[k + 1]!.atMs))) : hours
+    const place = house.place(stays[k]?.placeId) ?? house.placeOf(lot)
+    if (to <= from || !place) continue
+    const air = airThen(place, house.climate, fromMs + from * hourMs, to - from, house.comingHourMs)
+    temperature.set(air.temperatureC, from)
+    humidity.set(air.relativeHumidityPct, from)
+  }
+  return airSeries(fromMs, temperature, humidity)
+}
+
+export function firstHours(air: AirSeries, hours: number): AirSeries {
+  const cut = (values: Float64Array) => values.subarray(0, hours)
+  return {
+    startMs: air.startMs,
+    hours: Math.min(hours, air.hours),
+    temperatureC: cut(air.temperatureC),
+    relativeHumidityPct: cut(air.relativeHumidityPct),
+    vpdKPa: cut(air.vpdKPa),
+    mouldExcessPct: cut(air.mouldExcessPct),
+  }
+}
+
+/** The air a lot had since an instant, and will have where it is (or in `place`). */
+export function lotAir(
+  house: House,
+  lot: LotState,
+  fromMs: number,
+  aheadHours: number,
+  place: PlaceState | undefined = house.placeOf(lot),
+): AirSeries {
+  const startMs = Math.floor(fromMs / hourMs) * hourMs
+  const past = lotAirThen(house, lot, startMs, Math.max(startMs + hourMs, house.comingHourMs))
+  return place ? joinSeries(past, firstHours(place.ahead, aheadHours)) : past
+}
+
+/** What a lot lived through changes when one of these does: where it was, and what is known of those places' past. */
+export const livedThrough = (house: House, lot: LotState): string =>
+  lot.history.stays.map((stay) => `${stay.atMs} ${stay.placeId} ${house.place(stay.placeId)?.epoch ?? ''}`).join(';')

@@ -1,0 +1,66 @@
+import { driedForm, type Almanac, type Crop } from '../almanac'
+import { lotHistory, type LotEvent, type LotHistory, type Stage } from '../lots'
+import { unknownCrop } from '../almanac'
+
+/** What is true of a lot from its first day on. */
+export interface LotIdentity {
+  id: string
+  code: string
+  crop: string
+  heap: string
+  fate: string
+  variety: string | null
+  bed: string | null
+  broughtOn: string
+}
+
+/** A lot as it stands, by core's one fold over its events. */
+export interface LotState extends LotIdentity {
+  stage: Stage
+  placeId: string | null
+  weightG: number
+  pieces: number | null
+  /** has been in the dehydrator */
+  dried: boolean
+  history: LotHistory
+  /** its crop as it is now: the dried form where the lot itself has been dried */
+  cropData: Crop
+  /** its crop as it grew */
+  grown: Crop
+}
+
+/**
+ * A crop of the household's almanac.
+ * @throws Refusal `unknown-crop`
+ */
+export function cropIn(almanac: Almanac, id: string): Crop {
+  const crop = almanac.byId.get(id)
+  if (!crop) throw unknownCrop(id, almanac.crops)
+  return crop
+}
+
+const driedForms = new WeakMap<Crop, Crop>()
+
+/** The dried form of a crop, the same object every time: what is worked out on it is kept with it. */
+export function driedFormOf(crop: Crop): Crop {
+  const made = driedForms.get(crop) ?? driedForm(crop)
+  driedForms.set(crop, made)
+  return made
+}
+
+export function lotState(identity: LotIdentity, events: readonly LotEvent[], almanac: Almanac): LotState {
+  const history = lotHistory(events)
+  const grown = cropIn(almanac, identity.crop)
+  const dried = history.loads.length > 0
+  return {
+    ...identity,
+    stage: history.stage,
+    placeId: history.placeId,
+    weightG: history.quantity.weightG,
+    pieces: history.quantity.pieces,
+    dried,
+    history,
+    grown,
+    cropData: dried ? driedFormOf(grown) : grown,
+  }
+}

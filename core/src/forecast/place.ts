@@ -1,0 +1,142 @@
+import { hourMs, type AirSeries } from '../air'
+import { dayMs } from '../households'
+import { airAhead, assumedAir, withForecast, type Climate, type PlaceKind } from '../places'
+import { filledHours, hoursOf, lastMeasuredHour, type HourlyRecord } from '../readings'
+
+/** How far ahead air is expected and lots are forecast, days. */
+export const horizonDays = 420
+/** what screens show of a place's past, and more: days kept filled */
+const shownDays = 45
+const recentDays = 10
+/** the same weeks of last year, from ten days before this day on */
+const sameWeeksDays = 35
+/** readings older than this when they come change what lots are thought to have lived through, hours */
+const settledHours = 48
+
+export interface PlaceFacts {
+  id: string
+  name: string
+  kind: PlaceKind
+  /** place in the walking order */
+  walk: number
+}
+
+/** A place with the air it had and is expected to have. */
+export interface PlaceState extends PlaceFacts {
+  /** when the newest reading was taken, ms; null where nobody has measured */
+  measuredAtMs: number | null
+  record: HourlyRecord | undefined
+  /** hourly air of the last weeks up to now, and expected from now on */
+  past: AirSeries
+  ahead: AirSeries
+  /** expected without a weather forecast */
+  usual: AirSeries
+  /** changes when what lots lived through here does: readings that came late, files taken back */
+  epoch: number
+}
+
+/** What a place is worked out from, and when. */
+export interface PlaceMoment {
+  climate: Climate
+  /** start of the hour after now, ms UTC */
+  nowMs: number
+}
+
+/** Start of the first hour that is not over at an instant, ms. */
+export const comingHour = (ms: number): number => Math.ceil(ms / hourMs) * hourMs
+
+/** A place's air from what was measured there; what its kind usually has where nothing was. */
+export function placeState(
+  place: PlaceFacts,
+  record: HourlyRecord | undefined,
+  measuredAtMs: number | null,
+  { climate, nowMs }: PlaceMoment,
+  epoch = 0,
+): PlaceState {
+  const shownFrom = nowMs - shownDays * dayMs
+  const past = record && filledHours(record, shownFrom, shownDays * 24, nowMs - 1)
+  if (!record || !past) {
+    const usual = assumedAir(place.kind, climate, nowMs, horizonDays * 24)
+    return {
+      ...place,
+      measuredAtMs: null,
+      record,
+      past: assumedAir(place.kind, climate, shownFrom, shownDays * 24),
+      ahead: usual,
+      usual,
+      epoch,
+    }
+  }
+  const lastMs = record.startMs + lastMeasuredHour(record, nowMs - 1) * hourMs
+  const recent = filledHours(record, nowMs - recentDays * dayMs, recentDays * 24, nowMs - 1)!
+  const usual = airAhead(recent, nowMs, horizonDays * 24, { climate, kind: place.kind }, sameWeeks(record, nowMs))
+  return {
+    ...place,
+    measuredAtMs: measuredAtMs !== null && measuredAtMs < nowMs ? measuredAtMs : lastMs,
+    record,
+    past,
+    ahead: usual,
+    usual,
+    epoch,
+  }
+}
+
+/** Last year's record of the same weeks, if it fills half of them. */
+function sameWeeks(record: HourlyRecord, nowMs: number): AirSeries | undefined {
+  const hours = (recentDays + sameWeeksDays) * 24
+  const from = nowMs - (365 + recentDays) * dayMs
+  const first = Math.round((from - record.startMs) / hourMs)
+  const part = record.temperatureC.subarray(Math.max(0, first), Math.max(0, Math.min(hoursOf(record), first + hours)))
+  const there = part.reduce((n, t) => n + (Number.isNaN(t) ? 0 : 1), 0)
+  if (there < hours / 2) return undefined
+  const begins = part.findIndex((t) => !Number.isNaN(t))
+  const ends = part.findLastIndex((t) => !Number.isNaN(t))
+  return filledHours(record, record.startMs + (Math.max(0, first) + begins) * hourMs, ends - begins)
+}
+
+/**
+ * Puts a weather forecast into what every place expects.
+ * @param before the places with this very forecast in them: what stands is taken from there
+ */
+export function withWeather(
+  places: readonly PlaceState[],
+  expected: HourlyRecord | undefined,
+  before?: readonly PlaceState[],
+): PlaceState[] {
+  const garden = places.find((place) => place.kind === 'outdoors')
+  if (!garden || !expected) return places.map((place) => ({ ...place, ahead: place.usual }))
+  const { startMs } = garden.usual
+  const lastMs = expected.startMs + lastMeasuredHour(expected, Infinity) * hourMs
+  const hours = Math.round((lastMs - startMs) / hourMs)
+  const forecast = hours < 1 ? undefined : filledHours(expected, startMs, hours)
+  if (!forecast) return places.map((place) => ({ ...place, ahead: place.usual }))
+  const sameGarden = before?.some((place) => place.usual === garden.usual)
+  return places.map((place) => {
+    const known = sameGarden ? before!.find((one) => one.id === place.id && one.usual === place.usual) : undefined
+    return { ...place, ahead: known?.ahead ?? withForecast(place.usual, place.kind, garden.usual, forecast) }
+  })
+}
+
+/** Whether two records tell the same. */
+export const sameRecord = (a: HourlyRecord | undefined, b: HourlyRecord | undefined): boolean =>
+  a === b ||
+  (a !== undefined &&
+    b !== undefined &&
+    a.startMs === b.startMs &&
+    hoursOf(a) === hoursOf(b) &&
+    a.temperatureC.every((t, i) => Object.is(t, b.temperatureC[i])) &&
+    a.relativeHumidityPct.every((rh, i) => Object.is(rh, b.relativeHumidityPct[i])))
+
+/** The air a place had between two instants up to now, hour by hour. */
+export function airThen(place: PlaceState, climate: Climate, fromMs: number, hours: number, nowMs: number): AirSeries {
+  return (
+    (place.record && filledHours(place.record, fromMs, hours, nowMs - 1)) ??
+    assumedAir(place.kind, climate, fromMs, hours)
+  )
+}
+
+/** Whether a change in a place's record reaches back behind what counts as settled. */
+export const unsettles = (changedFromMs: number, nowMs: number): boolean => changedFromMs < settledFrom(nowMs)
+
+/** Up to here a place's past is settled: later readings do not change it any more, ms. */
+export const settledFrom = (nowMs: number): number => nowMs - settledHours * hourMs

@@ -1,0 +1,134 @@
+import type { Crop } from '../almanac'
+import { addDays, clockTimeOf, daysBetween, type CivilDate } from '../households'
+import { conditioningDays } from '../line'
+import { jarDay } from '../lots'
+import { dryerJobs, dryingJobs, jarJob, storedJobs, useUpJob, type Job } from '../round'
+import { curingOfLot, dryerOf } from './curing'
+import type { House } from './house'
+import { keepingOf } from './keeping'
+import type { LotState } from './lot'
+import type { PlaceState } from './place'
+
+/** A job with the lot or the place it is done on. */
+export interface PlannedJob extends Job {
+  lot: LotState | null
+  place: PlaceState | undefined
+}
+
+/** The jobs a household's lots and places ask for now, in the order they fall due. */
+export function planOf(house: House): PlannedJob[] {
+  const jobs = [
+    ...house.lots.flatMap((lot) =>
+      lotJobs(house, lot).map((job): PlannedJob => ({ ...job, lot, place: house.place(lot.placeId) })),
+    ),
+    ...house.places.flatMap((place) => placeJobs(house, place).map((job): PlannedJob => ({ ...job, lot: null, place }))),
+  ]
+  return jobs.sort((a, b) => (a.dueOn < b.dueOn ? -1 : a.dueOn > b.dueOn ? 1 : 0))
+}
+
+/** What a crop's end tests feel, in words. */
+export const feelsOf = (crop: Crop): string =>
+  (crop.curing?.endTests ?? []).map((t) => t.label.toLowerCase()).join(', ')
+
+function lotJobs(house: House, lot: LotState): Job[] {
+  if (lot.stage === 'drying') {
+    const { state } = curingOfLot(house, lot)
+    return house.once(lot, 'jobs', [state, house.today], () => lineJobs(house, lot))
+  }
+  if (lot.stage === 'dryer') return loadJobs(house, lot)
+  if (lot.stage === 'conditioning') {
+    const last = lot.history.jar?.looks.at(-1)
+    const shakenToday = last !== undefined && house.dateOf(last.atMs) === house.today
+    return [jarJob(jarDay(lot.history, house.nowMs), conditioningDays.least, shakenToday, house.today)]
+  }
+  if (lot.stage === 'fresh') {
+    const heap = lot.cropData.heaps.find((h) => h.id === lot.heap)
+    return heap?.useWithinDays ? [useUpJob(lot.broughtOn, heap.useWithinDays.value, house.today)] : []
+  }
+  const keeping = keepingOf(house, lot)
+  return house.once(lot, 'jobs', [keeping, house.today], () => {
+    const { storedAtMs, checks } = lot.history
+    const checked = checks.filter((check) => check.atMs >= storedAtMs!)
+    return storedJobs(
+      {
+        storedOn: house.dateOf(storedAtMs!),
+        lastCheckedOn: checked.length > 0 ? house.dateOf(checked.at(-1)!.atMs) : null,
+        checkInDays: keeping.nextCheckInDays,
+        lookAt: keeping.lookAt,
+        pieces: lot.pieces,
+      },
+      house.today,
+    )
+  })
+}
+
+function lineJobs(house: House, lot: LotState): Job[] {
+  const { history, cropData } = lot
+  const { state } = curingOfLot(house, lot)
+  const dateOrNull = (ms: number) => (Number.isFinite(ms) ? house.dateOf(ms) : null)
+  const latest = new Map(history.tests.map((t) => [t.test, t.passed]))
+  const last = <T extends { atMs: number }>(of: T[]) => (of.length > 0 ? house.dateOf(of.at(-1)!.atMs) : null)
+  return dryingJobs(
+    {
+      hungOn: house.dateOf(history.hungAtMs!),
+      lastWeighedOn: last(history.weighings),
+      lastTestedOn: last(history.tests),
+      ready: { p10: dateOrNull(state.readyAtMs.p10), p50: dateOrNull(state.readyAtMs.p50) },
+      readyNow: state.readyNow,
+      testsPassed: (cropData.curing?.endTests ?? []).every((t) => latest.get(t.id) === true),
+      stalledForHours: state.stalledForHours,
+      feels: feelsOf(cropData),
+      heals: cropData.curing?.clock === 'healing',
+      turns: turnsOf(house, lot),
+    },
+    house.today,
+  )
+}
+
+/** What hangs is not turned, what lies is. */
+function turnsOf(house: House, { history, cropData }: LotState) {
+  const everyDays = cropData.curing?.turnEveryDays?.value
+  if (!everyDays || !['rack', 'sheet', 'box'].includes(history.hungIn ?? '')) return null
+  return { everyDays, lastOn: house.dateOf(history.turnedAtMs ?? history.hungAtMs!) }
+}
+
+function loadJobs(house: House, lot: LotState): Job[] {
+  const { rotateAtMs, doneAtMs, targetG } = dryerOf(house, lot)
+  const at = (ms: number) => clockTimeOf(ms, house.household.timeZone)
+  return dryerJobs(
+    {
+      rotateOn: house.dateOf(rotateAtMs),
+      rotateAt: at(rotateAtMs),
+      rotated: lot.history.loads.at(-1)!.rotatedAtMs !== null,
+      doneOn: house.dateOf(doneAtMs.p50),
+      doneBetween: `between ${at(doneAtMs.p10)} and ${at(doneAtMs.p90)}`,
+      target: `${Math.round(targetG).toLocaleString('en-GB')} g`,
+    },
+    house.today,
+  )
+}
+
+/** A place that holds something asks for a reading after so many days without. Judgement. */
+const quietDays = 3
+
+/** A place that holds something and has not been read for days asks for a reading. */
+function placeJobs(house: House, place: PlaceState): Job[] {
+  if (place.kind === 'outdoors' || !house.lots.some((lot) => lot.placeId === place.id)) return []
+  if (place.measuredAtMs === null) {
+    return [
+      { kind: 'read', dueOn: house.today, why: 'Never measured: forecasts here go by what such places usually have.' },
+    ]
+  }
+  const on = house.dateOf(place.measuredAtMs)
+  const quiet = daysBetween(on, house.today)
+  return quiet < quietDays
+    ? []
+    : [{ kind: 'read', dueOn: addDays(on, quietDays), why: `No reading for ${quiet} days.` }]
+}
+
+/** How many jobs fall due on each day from tomorrow on. */
+export function jobsByDay(jobs: readonly PlannedJob[], today: CivilDate): { on: CivilDate; count: number }[] {
+  const later = new Map<CivilDate, number>()
+  for (const job of jobs) if (job.dueOn > today) later.set(job.dueOn, (later.get(job.dueOn) ?? 0) + 1)
+  return [...later].sort(([a], [b]) => (a < b ? -1 : 1)).map(([on, count]) => ({ on, count }))
+}

@@ -1,0 +1,2 @@
+export * from './sensors'
+export { placeAt, type Weather } from './weather'

@@ -1,0 +1,101 @@
+import { randomUUID } from 'node:crypto'
+import type { MoveClock, NewHousehold, Settings } from '@vadose/contract/households'
+import { dayMs, householdAddress, instantOf, isTimeZone, morningAfter } from '@vadose/core/households'
+import type { PlaceKind } from '@vadose/core/places'
+import { Refusal } from '@vadose/core/refusal'
+import { inTransaction, type Client, type Pool } from '../database'
+import { addPlace } from '../places'
+import { senseUntil } from '../practice'
+import { addSensor } from '../readings'
+import {
+  addHousehold,
+  allHouseholds,
+  lockAddresses,
+  setAuthority,
+  setPracticeNow,
+  setUnits,
+  type HouseholdDraft,
+  type HouseholdRow,
+} from './queries'
+
+/** What nearly every house has; the household adds its own. */
+const starterPlaces: [string, PlaceKind][] = [
+  ['Garden', 'outdoors'],
+  ['Veranda', 'veranda'],
+  ['Kitchen', 'room'],
+  ['North room', 'cool-room'],
+  ['Cellar', 'cellar'],
+]
+/** a practice household begins with the weather of so many days, days */
+const sensedDays = 14
+
+/** Starts a household under an address of its own. @throws Refusal on a time zone or a clock that cannot be */
+export async function startHousehold(pool: Pool, wanted: NewHousehold): Promise<HouseholdDraft> {
+  const timeZone = wanted.timeZone ?? 'UTC'
+  if (!isTimeZone(timeZone)) throw new Refusal('invalid', `${timeZone} is not a known time zone.`, 'timeZone')
+  if ((wanted.clock === 'practice') !== (wanted.startsOn !== undefined)) {
+    throw new Refusal('invalid', 'A practice clock needs the day it starts on; the real clock takes none.', 'startsOn')
+  }
+  const latitudeDeg = wanted.latitudeDeg ?? 47
+  const name = wanted.name.trim()
+  const id = randomUUID()
+  return inTransaction(pool, id, async (db) => {
+    await lockAddresses(db)
+    const household: HouseholdDraft = {
+      id,
+      address: householdAddress(name, new Set((await allHouseholds(db)).map((h) => h.address))),
+      name,
+      timeZone,
+      latitudeDeg,
+      altitudeM: wanted.altitudeM ?? 200,
+      // the year begins when the garden does
+      seasonStart: latitudeDeg >= 0 ? '05-01' : '11-01',
+      demo: false,
+      practiceNow: wanted.startsOn ? new Date(instantOf(wanted.startsOn, 8, timeZone)) : null,
+    }
+    await addHousehold(db, household)
+    await furnish(db, household, starterPlaces)
+    if (household.practiceNow) {
+      const now = household.practiceNow.getTime()
+      await senseUntil(db, household, now - sensedDays * dayMs, now)
+    }
+    return household
+  })
+}
+
+/** Adds places; where the household practises, each with its simulated sensor. @returns ids by name */
+export async function furnish(
+  db: Client,
+  household: Pick<HouseholdDraft, 'id' | 'practiceNow'>,
+  places: readonly (readonly [string, PlaceKind])[],
+): Promise<Map<string, string>> {
+  const made = new Map<string, string>()
+  const simulated = household.practiceNow !== null
+  for (const [name, kind] of places) {
+    const placeId = await addPlace(db, household.id, name, kind, simulated)
+    if (simulated) await addSensor(db, household.id, { name, placeId, tokenHash: null })
+    made.set(name, placeId)
+  }
+  return made
+}
+
+export async function writeSettings(db: Client, id: string, settings: Settings): Promise<void> {
+  if (settings.units) await setUnits(db, id, settings.units)
+  if (settings.authorityUrl === undefined && settings.authorityName === undefined) return
+  const url = settings.authorityUrl?.trim() ?? ''
+  if (url !== '' && !/^https?:\/\/[^\s/]+\.[^\s]+$/.test(url)) {
+    throw new Refusal('invalid', 'The address begins with https:// and names a site.', 'authorityUrl')
+  }
+  await setAuthority(db, id, settings.authorityName?.trim() || null, url || null)
+}
+
+/** Moves a practice clock on, its sensors and weather with it. @throws Refusal for a household on the real clock */
+export async function moveClock(db: Client, household: HouseholdRow, to: MoveClock['to']): Promise<void> {
+  if (!household.practiceNow) {
+    throw new Refusal('invalid', 'This household lives by the real clock; only a practice clock can be moved.')
+  }
+  const nowMs = household.practiceNow.getTime()
+  const next = morningAfter(nowMs, to === 'next-week' ? 7 : 1, household.timeZone)
+  await senseUntil(db, household, nowMs + 1, next)
+  await setPracticeNow(db, household.id, new Date(next))
+}

@@ -1,0 +1,138 @@
+import type { NewHarvest, NewPick } from '@vadose/contract/intake'
+import { oldestHarvestDays } from '@vadose/core/assumptions'
+import { cropIn, naturalAirflow } from '@vadose/core/forecast'
+import { addDays, daysBetween, instantOf } from '@vadose/core/households'
+import { hungTooLong, proposePickPlace, standsToJoin } from '@vadose/core/intake'
+import { bringIn, codeStem, draft, lotHistory, nextLotCode } from '@vadose/core/lots'
+import { Refusal } from '@vadose/core/refusal'
+import { almanacOf } from '../almanac'
+import type { Client } from '../database'
+import { addLot, codesLike, enter, lockLot } from '../lots'
+import { placesOf } from '../places'
+import { eventsOfLots } from '../projections'
+import type { Moment } from '../serve'
+import { addHarvest, lastHarvests, pickLotSince } from './queries'
+
+/** Writes a harvest: its lots and their first events. Runs inside the caller's transaction. */
+export async function writeHarvest(db: Client, moment: Moment, harvest: NewHarvest) {
+  const { householdId, nowMs, today, timeZone } = moment
+  const crop = cropIn(await almanacOf(db, householdId), harvest.crop)
+  requireDay(harvest.harvestedOn, today)
+  // what was lifted on an earlier day has hung since that noon
+  const at = new Date(harvest.harvestedOn === today ? nowMs : instantOf(harvest.harvestedOn, 12, timeZone))
+  const places = await placesOf(db, householdId)
+  harvest.heaps.forEach((heap, i) => {
+    if (heap.placeId && !places.some((place) => place.id === heap.placeId)) {
+      throw new Refusal('invalid', 'There is no such place in this household.', `heaps/${i}/placeId`)
+    }
+  })
+  const fallback = places[0]?.id
+  if (!fallback) throw new Refusal('invalid', 'Add a place to keep things first.', 'heaps')
+  const heaps = harvest.heaps.map((heap) => ({ ...heap, placeId: heap.placeId ?? fallback }))
+  const drafts = bringIn(crop, harvest.totalG, heaps, naturalAirflow(places))
+  const harvestId = await addHarvest(db, householdId, {
+    crop: crop.id,
+    variety: harvest.variety?.trim() || null,
+    bed: harvest.bed?.trim() || null,
+    harvestedOn: harvest.harvestedOn,
+    totalG: harvest.totalG,
+    signShare: harvest.signShare ?? null,
+    bedMarked: drafts.some((one) => one.heap.marksBed),
+  })
+  const year = Number(harvest.harvestedOn.slice(0, 4))
+  const codes = await codesLike(db, householdId, codeStem(crop.letter, year))
+  const made: { code: string; heap: string; weightG: number }[] = []
+  for (const [i, { heap, events }] of drafts.entries()) {
+    const { addTo } = heaps[i]!
+    const { weightG } = events[0]!
+    if (addTo) {
+      const join = { ...heaps[i]!, code: addTo, crop: crop.id, field: `heaps/${i}/addTo`, at }
+      await addToLot(db, moment, join, heap.hangs, harvest.requestId)
+      made.push({ code: addTo, heap: heap.id, weightG })
+      continue
+    }
+    const code = nextLotCode(crop.letter, year, codes)
+    codes.push(code)
+    const lotId = await addLot(db, householdId, {
+      code,
+      crop: crop.id,
+      heap: heap.id,
+      fate: heap.fate,
+      harvestId,
+      splitFrom: null,
+      broughtOn: harvest.harvestedOn,
+    })
+    await enter(db, householdId, lotId, at, events, harvest.requestId)
+    made.push({ code, heap: heap.id, weightG })
+  }
+  return made
+}
+
+/** @throws Refusal for a day ahead, or so far back that the year is a slip */
+function requireDay(on: string, today: string): void {
+  if (on > today) throw new Refusal('invalid', `${on} lies ahead of today, ${today}.`, 'harvestedOn')
+  if (daysBetween(on, today) > oldestHarvestDays) {
+    throw new Refusal('invalid', `${on} is more than ${oldestHarvestDays} days back; check the year.`, 'harvestedOn')
+  }
+}
+
+/** Another harvest put to an earlier lot: same crop, same heap, and not so much later that it dries apart. */
+async function addToLot(
+  db: Client,
+  { householdId, today }: Moment,
+  join: { code: string; crop: string; heap: string; weightG: number; pieces?: number; field: string; at: Date },
+  hangs: boolean,
+  requestId: string,
+): Promise<void> {
+  const lot = await lockLot(db, householdId, join.code)
+  if (!lot) throw new Refusal('not-found', `There is no lot ${join.code}.`, join.field)
+  if (lot.crop !== join.crop || lot.heap !== join.heap) {
+    throw new Refusal('invalid', `${join.code} is another crop or another heap.`, join.field)
+  }
+  const { quantity, stage } = lotHistory(await eventsOfLots(db, householdId, [lot.id]))
+  if (!standsToJoin(stage, hangs)) {
+    throw new Refusal('invalid', `${join.code} has gone on its way; make what came in a lot of its own.`, join.field)
+  }
+  if (hangs && hungTooLong(lot.broughtOn, today)) {
+    throw new Refusal(
+      'invalid',
+      `${join.code} has hung for ${daysBetween(lot.broughtOn, today)} days: what comes now would hold it back. Make it a lot of its own.`,
+      join.field,
+    )
+  }
+  // a counted lot stays counted: what was only weighed is counted by its mean
+  const pieces =
+    quantity.pieces === null
+      ? 0
+      : (join.pieces ?? Math.max(1, Math.round((join.weightG * quantity.pieces) / Math.max(1, quantity.weightG))))
+  await enter(db, householdId, lot.id, join.at, [draft('brought-in', { weightG: join.weightG, pieces })], requestId)
+}
+
+/** Writes the daily pick: it joins this week's lot of the crop. */
+export async function writePick(db: Client, moment: Moment, { requestId, crop: id, weightG, pieces }: NewPick) {
+  const { householdId, today } = moment
+  const crop = cropIn(await almanacOf(db, householdId), id)
+  const heap = crop.heaps[0]!
+  if (heap.hangs) throw new Refusal('invalid', `${crop.name} is dried or cured: bring it in as a harvest.`, 'crop')
+  const place = proposePickPlace(await placesOf(db, householdId))
+  // the first Monday of 1970
+  const monday = addDays(today, -(daysBetween('1970-01-05', today) % 7))
+  const addTo = await pickLotSince(db, householdId, crop.id, heap.id, monday, today)
+  const last = (await lastHarvests(db, householdId)).find((h) => h.crop === crop.id)
+  return writeHarvest(db, moment, {
+    requestId,
+    crop: crop.id,
+    harvestedOn: today,
+    totalG: weightG,
+    ...(last?.variety ? { variety: last.variety } : {}),
+    ...(last?.bed ? { bed: last.bed } : {}),
+    heaps: [
+      {
+        heap: heap.id,
+        weightG,
+        ...(pieces ? { pieces } : {}),
+        ...(addTo ? { addTo } : place ? { placeId: place } : {}),
+      },
+    ],
+  })
+}

@@ -1,0 +1,57 @@
+import { readLabels, readTag } from '@vadose/contract/labels'
+import { cropIn } from '@vadose/core/forecast'
+import { Refusal } from '@vadose/core/refusal'
+import { codeIn, lotByCode, lotRow } from '../lots'
+import type { Server, Visit } from '../serve'
+import { labelSheets, type LabelSheetId } from './label-sheets'
+import { labelsPdf } from './labels'
+import { tagSvg, tagWords } from './tag'
+
+/** A season's lots fit in one go. */
+const mostLabels = 200
+
+/** Where a lot's page is: the household's own address, so that a tag says whose it is. */
+const addressOf = (visit: Visit, code: string) => `http://${visit.host}/${visit.household.address}/lots/${code}`
+
+export function serveLabels(server: Server): void {
+  server.household(readTag, async (visit, { params }, response) => {
+    const code = codeIn(params.code)
+    const house = await visit.house()
+    const lot = await visit.read((db) => lotByCode(db, visit.id, code))
+    if (!lot) throw new Refusal('not-found', `There is no lot ${code}.`)
+    const svg = tagSvg(cropIn(house.almanac, lot.crop), lot, visit.household.units, addressOf(visit, code))
+    return response.type('image/svg+xml').send(svg)
+  })
+
+  server.household(readLabels, async (visit, { query }, response) => {
+    const codes = [...new Set((query.lots ?? '').toUpperCase().split(',').filter(Boolean))]
+    if (codes.length === 0) throw new Refusal('invalid', 'Say which lots: lots=G26-1,N26-4.', 'lots')
+    if (codes.length > mostLabels) throw new Refusal('too-large', `At most ${mostLabels} labels at once.`, 'lots')
+    const sheet = query.sheet ?? 'a4-21'
+    if (!Object.hasOwn(labelSheets, sheet)) {
+      throw new Refusal(
+        'invalid',
+        `There is no label sheet “${sheet}”. Known: ${Object.keys(labelSheets).join(', ')}.`,
+        'sheet',
+      )
+    }
+    const { columns, rows } = labelSheets[sheet as LabelSheetId]
+    const skip = Number(query.skip ?? 0)
+    if (!Number.isInteger(skip) || skip < 0 || skip >= columns * rows) {
+      throw new Refusal('invalid', `skip counts the labels used already: 0 to ${columns * rows - 1}.`, 'skip')
+    }
+    const house = await visit.house()
+    const labels = codes.map((code) => {
+      const lot = house.lot(code)
+      if (!lot) throw new Refusal('not-found', `There is no lot ${code} here any more.`, 'lots')
+      return {
+        words: tagWords(lot.cropData, lotRow(house, lot), visit.household.units, lot.history.pack ?? undefined),
+        address: addressOf(visit, code),
+      }
+    })
+    return response
+      .type('application/pdf')
+      .set('Content-Disposition', `inline; filename="labels-${codes[0]}.pdf"`)
+      .send(await labelsPdf(labels, sheet as LabelSheetId, skip))
+  })
+}

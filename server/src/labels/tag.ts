@@ -1,0 +1,72 @@
+import type { Crop } from '@vadose/core/almanac'
+import { weightWords, type Units } from '@vadose/core/households'
+import QRCode from 'qrcode'
+import type { LotRow } from '@vadose/contract/lots'
+
+const escape = (text: string) => text.replace(/[<>&"']/g, (c) => `&#${c.charCodeAt(0)};`)
+
+/** The dark modules of a QR code as one SVG path, `size` units wide, error level M. */
+export function qrPath(text: string, size: number): string {
+  const { modules } = QRCode.create(text, { errorCorrectionLevel: 'M' })
+  const unit = size / modules.size
+  const marks: string[] = []
+  for (let y = 0; y < modules.size; y++) {
+    for (let x = 0; x < modules.size; x++) {
+      if (modules.get(x, y)) {
+        const px = (n: number) => Number((n * unit).toFixed(3))
+        marks.push(`M${px(x)} ${px(y)}h${px(1)}v${px(1)}h-${px(1)}z`)
+      }
+    }
+  }
+  return marks.join('')
+}
+
+/** What stands on a tag or label, in the household's words. */
+export interface TagWords {
+  code: string
+  name: string
+  what: string
+  date: string
+  amount: string
+  /** how it is prepared or packed, where it is */
+  form: string
+}
+
+export function tagWords(crop: Crop, lot: LotRow, units: Units, pack?: string): TagWords {
+  const heap = crop.heaps.find((h) => h.id === lot.heap)?.label ?? lot.heap
+  const heavy = weightWords(lot.weightG, units)
+  return {
+    code: lot.code,
+    name: crop.name,
+    what: [lot.variety, heap].filter(Boolean).join(' · '),
+    date: `brought in ${lot.broughtOn}`,
+    amount:
+      lot.pieces === null ? heavy : `${lot.pieces} ${lot.pieces === 1 ? crop.piece.one : crop.piece.many}, ${heavy}`,
+    form:
+      lot.stage === 'drying'
+        ? crop.curing?.clock === 'healing'
+          ? 'skins healing'
+          : 'drying'
+        : lot.stage === 'dryer' || lot.stage === 'conditioning'
+          ? 'dried, not done'
+          : lot.stage === 'fresh'
+            ? 'use first'
+            : (crop.packs.find((p) => p.id === pack)?.label ?? ''),
+  }
+}
+
+/**
+ * A tag to tie on: code, crop, heap, date, quantity and the QR of the lot's address; 80 × 50 mm, black on white.
+ */
+export function tagSvg(crop: Crop, lot: LotRow, units: Units, address: string): string {
+  const { name, what, date, amount } = tagWords(crop, lot, units)
+  const lines = [name, what, date, amount]
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="50mm" viewBox="0 0 80 50" role="img" aria-label="Tag of lot ${escape(lot.code)}">
+<rect x="0" y="0" width="80" height="50" fill="#ffffff"/>
+<path d="M6 2.5h68a3.5 3.5 0 0 1 3.5 3.5v38a3.5 3.5 0 0 1-3.5 3.5H6A3.5 3.5 0 0 1 2.5 44V6A3.5 3.5 0 0 1 6 2.5z" fill="none" stroke="#000000" stroke-width="0.4"/>
+<circle cx="7.5" cy="7.5" r="2" fill="none" stroke="#000000" stroke-width="0.4"/>
+<text x="12" y="13" font-family="Bitter, Georgia, serif" font-weight="700" font-size="9">${escape(lot.code)}</text>
+${lines.map((line, i) => `<text x="6" y="${22 + i * 6}" font-family="Atkinson Hyperlegible Next, Verdana, sans-serif" font-size="${i === 0 ? 4.2 : 3.4}">${escape(line.slice(0, 24))}</text>`).join('\n')}
+<path transform="translate(48 12)" d="${qrPath(address, 26)}" fill="#000000"/>
+</svg>`
+}

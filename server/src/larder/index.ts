@@ -1,1 +1,0 @@
-export { larderLots } from './routes'

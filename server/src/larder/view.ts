@@ -1,0 +1,65 @@
+import type { LarderView } from '@vadose/contract/larder'
+import { eatFirstOf, type House } from '@vadose/core/forecast'
+import { addDays } from '@vadose/core/households'
+import { runOut } from '@vadose/core/larder'
+import { lotRow } from '../lots'
+import type { Move } from '../projections'
+
+/** Days of eating that the pace is learnt from. */
+const watchedDays = 120
+
+export function larderView(house: House, moves: readonly Move[]): LarderView {
+  const eatable = eatFirstOf(house)
+  const lots = eatable.map(({ lot, lossAvoidedPerKg, keepsUntil, beyond, why }) => ({
+    ...lotRow(house, lot),
+    weightAtFirstG: lot.history.weightAtFirstG,
+    piecesAtFirst: lot.history.piecesAtFirst,
+    lossAvoidedPerKg,
+    keepsUntil,
+    beyond,
+    why,
+  }))
+  const uses = usesByCrop(house, moves)
+  const cropIds = [...new Set(lots.map((lot) => lot.crop))]
+  const of = (crop: string) => lots.filter((lot) => lot.crop === crop)
+  const weightOf = (crop: string) => of(crop).reduce((sum, lot) => sum + lot.weightG, 0)
+  return {
+    lots,
+    totals: cropIds.map((crop) => ({
+      crop,
+      weightG: weightOf(crop),
+      pieces: of(crop).reduce((sum, lot) => sum + (lot.pieces ?? 0), 0),
+    })),
+    runOut: cropIds.map((crop) => {
+      const own = uses.get(crop)
+      const pace = own ? runOut(weightOf(crop), own, house.today) : null
+      const until = of(crop).map((lot) => lot.keepsUntil)
+      return {
+        crop,
+        perWeekG: pace?.perWeek ?? null,
+        runsOutOn: pace?.runsOutOn ?? null,
+        keepsUntil: until.sort().at(-1) ?? null,
+      }
+    }),
+    weightG: lots.reduce((sum, lot) => sum + lot.weightG, 0),
+  }
+}
+
+/** What was used of each crop day by day, g. */
+const usesByCrop = (house: House, moves: readonly Move[]) =>
+  house.once(null, 'uses', [moves, house.today], () => {
+    const since = addDays(house.today, -watchedDays)
+    const byCrop = new Map<string, Map<string, number>>()
+    for (const { on, kind, crop, weightG } of moves) {
+      if (kind !== 'used' || on < since || weightG >= 0) continue
+      const days = byCrop.get(crop) ?? new Map<string, number>()
+      byCrop.set(crop, days)
+      days.set(on, (days.get(on) ?? 0) - weightG)
+    }
+    return new Map(
+      [...byCrop].map(([crop, days]) => [
+        crop,
+        [...days].sort(([a], [b]) => (a < b ? -1 : 1)).map(([date, amount]) => ({ date, amount })),
+      ]),
+    )
+  })

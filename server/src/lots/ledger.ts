@@ -1,0 +1,17 @@
+import type { EventDraft } from '@vadose/core/lots'
+import type { Client } from '../database'
+import { eventsOfLots, keepLotNow, lotNow } from '../projections'
+import { appendEvent } from './queries'
+
+/** Appends entries to a lot's ledger and keeps its present beside it, by the one fold. */
+export async function enter(
+  db: Client,
+  householdId: string,
+  lotId: string,
+  at: Date,
+  events: readonly EventDraft[],
+  requestId: string | null,
+): Promise<void> {
+  for (const event of events) await appendEvent(db, householdId, lotId, at, event, requestId)
+  await keepLotNow(db, householdId, lotId, lotNow(await eventsOfLots(db, householdId, [lotId])))
+}

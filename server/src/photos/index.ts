@@ -1,0 +1,1 @@
+export { hasPhoto } from './queries'

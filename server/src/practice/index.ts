@@ -1,0 +1,1 @@
+export { senseUntil } from './sense'

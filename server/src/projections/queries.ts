@@ -1,0 +1,239 @@
+import type { LotEvent } from '@vadose/core/lots'
+import type { LotState } from '@vadose/core/forecast'
+import type { Client, Pool } from '../database'
+
+export interface EventOfLot extends LotEvent {
+  id: number
+  lotId: string
+}
+
+interface EventColumns extends Omit<EventOfLot, 'atMs'> {
+  at: Date
+}
+
+const eventColumns = `id, lot_id as "lotId", kind, at, weight_g as "weightG", pieces, place_id as "placeId", details`
+const asEvents = (rows: EventColumns[]): EventOfLot[] => rows.map(({ at, ...rest }) => ({ ...rest, atMs: at.getTime() }))
+
+/** Events of some lots, oldest first. */
+export const eventsOfLots = async (db: Client, householdId: string, lotIds: readonly string[]) =>
+  asEvents(
+    (
+      await db.query<EventColumns>(
+        `select ${eventColumns} from lot_events where household_id = $1 and lot_id = any ($2) order by id`,
+        [householdId, lotIds],
+      )
+    ).rows,
+  )
+
+/** Which lots have entries after a numbered one. */
+export const lotsTouchedSince = async (db: Client, householdId: string, eventId: number) =>
+  (
+    await db.query<{ lotId: string }>(
+      `select distinct lot_id as "lotId" from lot_events where household_id = $1 and id > $2`,
+      [householdId, eventId],
+    )
+  ).rows.map((row) => row.lotId)
+
+export const lastEventId = async (db: Client, householdId: string) =>
+  (
+    await db.query<{ id: number }>('select coalesce(max(id), 0) as id from lot_events where household_id = $1', [
+      householdId,
+    ])
+  ).rows[0]!.id
+
+export interface IdentityRow {
+  id: string
+  code: string
+  crop: string
+  heap: string
+  fate: string
+  variety: string | null
+  bed: string | null
+  broughtOn: string
+}
+
+const identityColumns = `l.id, l.code, l.crop, l.heap, l.fate, h.variety, h.bed, l.brought_on as "broughtOn"`
+
+export const identitiesOf = async (db: Client, householdId: string, lotIds: readonly string[]) =>
+  (
+    await db.query<IdentityRow>(
+      `select ${identityColumns} from lots l
+       left join harvests h on h.household_id = l.household_id and h.id = l.harvest_id
+       where l.household_id = $1 and l.id = any ($2)`,
+      [householdId, lotIds],
+    )
+  ).rows
+
+/** Ids of the lots that still hold something. */
+export const lotsHere = async (db: Client, householdId: string) =>
+  (
+    await db.query<{ id: string }>(
+      `select lot_id as id from lot_now where household_id = $1 and stage <> 'gone'`,
+      [householdId],
+    )
+  ).rows.map((row) => row.id)
+
+export const allLots = async (db: Client, householdId: string) =>
+  (await db.query<{ id: string }>('select id from lots where household_id = $1', [householdId])).rows.map((r) => r.id)
+
+export const keepLotNow = (
+  db: Client,
+  householdId: string,
+  lotId: string,
+  now: Pick<LotState, 'stage' | 'weightG' | 'pieces' | 'placeId' | 'dried'>,
+) =>
+  db.query(
+    `insert into lot_now (household_id, lot_id, stage, weight_g, pieces, place_id, dried)
+     values ($1, $2, $3, $4, $5, $6, $7)
+     on conflict (household_id, lot_id) do update set stage = excluded.stage, weight_g = excluded.weight_g,
+       pieces = excluded.pieces, place_id = excluded.place_id, dried = excluded.dried`,
+    [householdId, lotId, now.stage, now.weightG, now.pieces, now.placeId, now.dried],
+  )
+
+/** What moved since an instant, for sums by day. */
+export interface MoveRow {
+  id: number
+  at: Date
+  kind: string
+  crop: string
+  weightG: number
+}
+
+export const movesSince = async (db: Client, householdId: string, since: Date, afterId = 0) =>
+  (
+    await db.query<MoveRow>(
+      `select e.id, e.at, e.kind, l.crop, e.weight_g as "weightG"
+       from lot_events e join lots l on l.household_id = e.household_id and l.id = e.lot_id
+       where e.household_id = $1 and e.at >= $2 and e.id > $3 and e.weight_g <> 0 order by e.id`,
+      [householdId, since, afterId],
+    )
+  ).rows
+
+export interface PlaceRow {
+  id: string
+  name: string
+  kind: string
+  walk: number
+  simulated: boolean
+}
+
+export interface MonthRow {
+  placeId: string
+  month: string
+  temperatureC: Buffer
+  relativeHumidityPct: Buffer
+  rainMm: Buffer | null
+  lastAt: Date | null
+}
+
+const monthColumns = `place_id as "placeId", month, temperature_c as "temperatureC",
+  relative_humidity_pct as "relativeHumidityPct", rain_mm as "rainMm", last_at as "lastAt"`
+
+/** Hours of every place from a month on. */
+export const monthsFrom = async (db: Client, householdId: string, month: string) =>
+  (
+    await db.query<MonthRow>(`select ${monthColumns} from place_hours where household_id = $1 and month >= $2`, [
+      householdId,
+      month,
+    ])
+  ).rows
+
+/** Months written since an air revision. */
+export const monthsSince = async (db: Client, householdId: string, revision: number) =>
+  (
+    await db.query<MonthRow>(`select ${monthColumns} from place_hours where household_id = $1 and revision > $2`, [
+      householdId,
+      revision,
+    ])
+  ).rows
+
+export const monthsOfPlace = async (db: Client, householdId: string, placeId: string, from: string, to: string) =>
+  (
+    await db.query<MonthRow>(
+      `select ${monthColumns} from place_hours
+       where household_id = $1 and place_id = $2 and month between $3 and $4`,
+      [householdId, placeId, from, to],
+    )
+  ).rows
+
+export const keepMonth = (db: Client, householdId: string, row: MonthRow, revision: number) =>
+  db.query(
+    `insert into place_hours (household_id, place_id, month, temperature_c, relative_humidity_pct, rain_mm, last_at, revision)
+     values ($1, $2, $3, $4, $5, $6, $7, $8)
+     on conflict (household_id, place_id, month) do update set temperature_c = excluded.temperature_c,
+       relative_humidity_pct = excluded.relative_humidity_pct, rain_mm = excluded.rain_mm, last_at = excluded.last_at,
+       revision = excluded.revision`,
+    [
+      householdId,
+      row.placeId,
+      row.month,
+      row.temperatureC,
+      row.relativeHumidityPct,
+      row.rainMm,
+      row.lastAt,
+      revision,
+    ],
+  )
+
+/** Raises the household's air revision, and holds up others who would until the transaction ends. */
+export const raiseAirRevision = async (db: Client, householdId: string) =>
+  (
+    await db.query<{ revision: number }>(
+      'update households set air_revision = air_revision + 1 where id = $1 returning air_revision as revision',
+      [householdId],
+    )
+  ).rows[0]!.revision
+
+export interface MeasuredHour {
+  hourMs: number
+  temperatureC: number
+  relativeHumidityPct: number
+  rainMm: number | null
+  lastAt: Date
+}
+
+/** Hourly means of what was measured in a place between two instants; a logger may write every few minutes. */
+export const measuredHours = async (db: Client, householdId: string, placeId: string, from: Date, to: Date) =>
+  (
+    await db.query<MeasuredHour>(
+      `select extract(epoch from date_trunc('hour', at, 'UTC')) * 1000 as "hourMs",
+         round(avg(temperature_c)::numeric, 2) as "temperatureC",
+         round(avg(relative_humidity_pct)::numeric, 1) as "relativeHumidityPct",
+         round(sum(rain_mm)::numeric, 1) as "rainMm", max(at) as "lastAt"
+       from readings
+       where household_id = $1 and place_id = $2 and at >= $3 and at < $4 and source <> 'forecast'
+       group by date_trunc('hour', at, 'UTC') order by 1`,
+      [householdId, placeId, from, to],
+    )
+  ).rows
+
+/** The hours a weather forecast tells of outdoors, from an instant on. */
+export const forecastHours = async (db: Client, householdId: string, from: Date, to: Date) =>
+  (
+    await db.query<Omit<MeasuredHour, 'lastAt'>>(
+      `select extract(epoch from date_trunc('hour', r.at, 'UTC')) * 1000 as "hourMs",
+         round(avg(r.temperature_c)::numeric, 2) as "temperatureC",
+         round(avg(r.relative_humidity_pct)::numeric, 1) as "relativeHumidityPct",
+         round(sum(r.rain_mm)::numeric, 1) as "rainMm"
+       from readings r join places p on p.household_id = r.household_id and p.id = r.place_id and p.kind = 'outdoors'
+       where r.household_id = $1 and r.at >= $2 and r.at < $3 and r.source = 'forecast'
+       group by 1 order by 1`,
+      [householdId, from, to],
+    )
+  ).rows
+
+/** First and last reading of each place. */
+export const measuredSpans = async (db: Client, householdId: string) =>
+  (
+    await db.query<{ placeId: string; first: Date; last: Date }>(
+      `select place_id as "placeId", min(at) as first, max(at) as last from readings
+       where household_id = $1 and source <> 'forecast' group by place_id`,
+      [householdId],
+    )
+  ).rows
+
+export const unprojectedHouseholds = async (pool: Pool) =>
+  (await pool.query<{ id: string }>('select id from households where not projected')).rows.map((row) => row.id)
+
+export const markProjected = (db: Client, householdId: string) =>
+  db.query('update households set projected = true, revision = revision + 1 where id = $1', [householdId])

@@ -1,0 +1,134 @@
+import type { JobView, RoundView } from '@vadose/contract/round'
+import { markedWords } from '@vadose/core/almanac'
+import {
+  curingOfLot,
+  eatFirstOf,
+  expectedG,
+  feelsOf,
+  jobsByDay,
+  planOf,
+  verdictOn,
+  weatherOf,
+  type House,
+  type LotState,
+  type PlannedJob,
+} from '@vadose/core/forecast'
+import { addDays } from '@vadose/core/households'
+import { weatherSays } from '@vadose/core/round'
+import { placeView } from '../places'
+import type { Move } from '../projections'
+
+const titles: Record<JobView['kind'], (what: string, feels: string, marked: string) => string> = {
+  weigh: (what, _feels, marked) => `Weigh the marked ${marked} of ${what}`,
+  test: (what, feels) => `Feel the ${what}: ${feels}`,
+  'take-down': (what) => `Take down the ${what}`,
+  unstall: (what) => `Help the ${what} along`,
+  check: (what) => `Look over the ${what}`,
+  use: (what) => `Use up the ${what}`,
+  read: (what) => `Read the ${what}`,
+  turn: (what) => `Turn the ${what}`,
+  rotate: (what) => `Change the trays of ${what} round`,
+  'take-out': (what) => `Take the ${what} out of the dryer`,
+  shake: (what) => `Shake the jar of ${what}`,
+}
+
+/** A job in the household's words. */
+export function jobView(house: House, job: PlannedJob): JobView {
+  const { lot, place, kind } = job
+  const basis =
+    lot?.stage === 'drying' && kind === 'weigh' && curingOfLot(house, lot)
+      ? (lot.history.weighings.at(-1)?.basis ?? null)
+      : null
+  const heap = lot?.cropData.heaps.find((h) => h.id === lot.heap)
+  const what = lot ? lotWords(lot, heap?.label) : (place?.name.toLowerCase() ?? '')
+  return {
+    id: `${kind}-${lot?.code ?? place?.id}`,
+    kind,
+    dueOn: job.dueOn,
+    why: job.why,
+    code: lot?.code ?? null,
+    crop: lot?.crop ?? null,
+    title:
+      basis === 'lot'
+        ? `Weigh all the ${what}`
+        : titles[kind](
+            what,
+            lot ? feelsOf(lot.cropData) : '',
+            markedWords[lot?.history.hungIn ?? lot?.cropData.curing?.hangs[0] ?? 'bunch'],
+          ),
+    expectedG: basis && lot ? expectedG(house, lot) : null,
+    basis,
+  }
+}
+
+/** “nicked garlic”, “onions”: the sound heap goes without saying. */
+const lotWords = (lot: LotState, heapLabel?: string): string =>
+  lot.heap === 'sound' || lot.heap === 'small' || !heapLabel
+    ? lot.cropData.plural
+    : `${lot.cropData.plural}, ${heapLabel.toLowerCase()}`
+
+const eatFirstShown = 4
+const nextDaysShown = 5
+const weatherBackDays = 2
+/** a loss avoided above this share in a fortnight is urgent */
+const urgentShare = 0.15
+
+/**
+ * What needs the household on a day, by place in walking order.
+ * @param on today or a day to come
+ */
+export function roundView(house: House, moves: readonly Move[], on: string): RoundView {
+  const { today } = house
+  const plan = planOf(house)
+  const due = plan.filter((job) => (on === today ? job.dueOn <= today : job.dueOn === on))
+  const weather = weatherOf(house, weatherBackDays)
+  return {
+    today: on,
+    places: house.places
+      .map((place) => {
+        const view = placeView(house, place)
+        return {
+          id: place.id,
+          name: place.name,
+          temperatureC: view.air.temperatureC,
+          relativeHumidityPct: view.air.relativeHumidityPct,
+          recent: view.recent.map((r) => r.relativeHumidityPct),
+          verdict: verdictOn(house, place),
+          jobs: due.filter((job) => job.place?.id === place.id).map((job) => jobView(house, job)),
+        }
+      })
+      .filter((place) => place.jobs.length > 0),
+    eatFirst: eatFirstOf(house)
+      .slice(0, eatFirstShown)
+      .map(({ lot, why, lossAvoidedPerKg }) => ({
+        code: lot.code,
+        crop: lot.crop,
+        heap: lot.heap,
+        weightG: lot.weightG,
+        pieces: lot.pieces,
+        dried: lot.dried,
+        why,
+        urgent: lossAvoidedPerKg > urgentShare,
+      })),
+    weather,
+    weatherSays: weatherSays(
+      weather.filter((day) => day.ahead),
+      house.lots.filter((lot) => house.place(lot.placeId)?.kind === 'veranda').length,
+    ),
+    lastWeek: lastWeek(house, moves),
+    nextJobs: jobsByDay(plan, today).slice(0, nextDaysShown),
+  }
+}
+
+/** Grams brought in, used, lost and dried off in the last seven days. */
+function lastWeek(house: House, moves: readonly Move[]): RoundView['lastWeek'] {
+  const since = addDays(house.today, -7)
+  const sum = (...kinds: string[]) =>
+    moves.reduce((g, move) => (move.on > since && kinds.includes(move.kind) ? g + move.weightG : g), 0)
+  return house.once(null, 'last week', [moves, house.today], () => ({
+    broughtInG: sum('brought-in'),
+    usedG: 0 - sum('used'),
+    lostG: 0 - sum('lost'),
+    waterG: 0 - sum('weighed', 'finished'),
+  }))
+}

@@ -1,0 +1,223 @@
+import { isFile, type AnyEndpoint, type Endpoint } from '@vadose/contract/endpoint'
+import type { House } from '@vadose/core/forecast'
+import { civilDateOf } from '@vadose/core/households'
+import { Refusal } from '@vadose/core/refusal'
+import express, { Router, type Request, type Response } from 'express'
+import { asHousehold, inTransaction, type Client, type Pool } from './database'
+import { answeredBefore, householdAt, keepAnswer, lockHousehold, nowOf, type HouseholdRow } from './households'
+import type { Houses, Move } from './projections'
+import { checker, querySchema } from './validate'
+
+/** The household writing, and its moment. */
+export interface Moment {
+  householdId: string
+  nowMs: number
+  today: string
+  timeZone: string
+}
+
+export function momentOf(household: Pick<HouseholdRow, 'id' | 'practiceNow' | 'timeZone'>): Moment {
+  const nowMs = nowOf(household)
+  const { id, timeZone } = household
+  return { householdId: id, nowMs, today: civilDateOf(nowMs, timeZone), timeZone }
+}
+
+/** One request about one household. */
+export class Visit {
+  constructor(
+    private readonly pool: Pool,
+    private readonly houses: Houses,
+    /** as it was when the request came, or as its own write left it */
+    public household: HouseholdRow,
+    /** the host the page was asked for at, for addresses on tags */
+    readonly host: string,
+  ) {}
+
+  get id(): string {
+    return this.household.id
+  }
+  get moment(): Moment {
+    return momentOf(this.household)
+  }
+  house = (): Promise<House> => this.houses.of(this.household)
+  moves = (): Promise<readonly Move[]> => this.houses.moves(this.household)
+  settled = (): Promise<House> => this.houses.settled(this.household)
+
+  read = <T>(work: (db: Client) => Promise<T>): Promise<T> => asHousehold(this.pool, this.id, work)
+
+  /** One write, all or nothing, with the household as it is under the lock. */
+  async write<T>(work: (db: Client, moment: Moment, household: HouseholdRow) => Promise<T>): Promise<T> {
+    const { answer, household } = await inTransaction(this.pool, this.id, async (db) => {
+      const before = await lockHousehold(db, this.id)
+      if (!before) throw unknownHousehold(this.household.address)
+      const made = await work(db, momentOf(before), before)
+      return { answer: made, household: (await lockHousehold(db, this.id))! }
+    })
+    this.household = household
+    return answer
+  }
+
+  /**
+   * One write, once however often it is sent.
+   * @param requestId the sender's number for it
+   */
+  writeOnce<T>(
+    requestId: string,
+    work: (db: Client, moment: Moment, household: HouseholdRow) => Promise<T>,
+  ): Promise<T> {
+    return this.write(async (db, moment, household) => {
+      const seen = await answeredBefore(db, this.id, requestId)
+      if (seen) return seen.answer as T
+      const made = await work(db, moment, household)
+      await keepAnswer(db, this.id, requestId, made)
+      return made
+    })
+  }
+}
+
+export const unknownHousehold = (address: string) =>
+  new Refusal('no-such-household', `There is no household “${address.slice(0, 60)}” here (any more).`, 'household')
+
+export interface Input<Params, Query, Body> {
+  params: Params
+  query: Query
+  body: Body
+}
+type ForHousehold<P, Q, B, A> = (visit: Visit, input: Input<P, Q, B>, response: Response) => Promise<A> | A
+
+interface Served {
+  endpoint: AnyEndpoint
+  pattern: RegExp
+  query: (query: unknown) => unknown
+  handle: ForHousehold<object, unknown, unknown, unknown>
+}
+
+export interface Serving {
+  pool: Pool
+  houses: Houses
+  /** answers are held against the contract: in tests */
+  strict?: boolean
+}
+
+/** Where the endpoints are served: each validated, handled and answered by its declaration. */
+export class Server {
+  readonly router = Router()
+  private readonly views: Served[] = []
+
+  constructor(private readonly serving: Serving) {}
+
+  /** Serves an endpoint that is about one household. */
+  household<P extends object, Q, B, A>(endpoint: Endpoint<P, Q, B, A>, handle: ForHousehold<P, Q, B, A>): void {
+    const { method, path } = endpoint
+    const served: Served = {
+      endpoint,
+      pattern: new RegExp(`^${path.replace('/households/:household', '').replace(/:[a-zA-Z]+/g, '([^/]+)')}$`),
+      query: endpoint.query ? checker(querySchema(endpoint.query)) : () => ({}),
+      handle: handle as Served['handle'],
+    }
+    if (method === 'GET' && !isFile(endpoint.answer)) this.views.push(served)
+    const body = bodyChecker(endpoint)
+    const hold = this.holder(endpoint)
+    this.at(endpoint, async (request, response) => {
+      const visit = await this.visit(request)
+      const { household: _, ...params } = request.params as { household: string } & P
+      const input = { params, query: served.query(request.query), body: body(request) } as unknown as Input<P, Q, B>
+      const answer = await handle(visit, input, response)
+      if (isFile(endpoint.answer)) return
+      hold(answer)
+      response.status(endpoint.status)
+      const wanted = method === 'GET' ? [] : wantedViews(request)
+      response.json(wanted.length === 0 ? answer : { answer, fresh: await this.fresh(visit, wanted) })
+    })
+  }
+
+  /** Serves an endpoint that is no household's own. */
+  anyone<P extends object, Q, B, A>(
+    endpoint: Endpoint<P, Q, B, A>,
+    handle: (input: Input<P, Q, B>, request: Request) => Promise<A> | A,
+  ): void {
+    const query = endpoint.query ? checker(querySchema(endpoint.query)) : () => ({})
+    const body = bodyChecker(endpoint)
+    const hold = this.holder(endpoint)
+    this.at(endpoint, async (request, response) => {
+      const input = { params: request.params, query: query(request.query), body: body(request) }
+      const answer = await handle(input as unknown as Input<P, Q, B>, request)
+      hold(answer)
+      response.status(endpoint.status).json(answer)
+    })
+  }
+
+  /** In tests, an answer that the contract does not declare is a failure of the server, not of who asked. */
+  private holder({ name, answer: declared }: AnyEndpoint): (answer: unknown) => void {
+    if (!this.serving.strict || isFile(declared)) return () => undefined
+    const check = checker(declared)
+    return (answer) => {
+      try {
+        check(JSON.parse(JSON.stringify(answer)))
+      } catch (error) {
+        throw new Error(`the answer of “${name}” breaks the contract: ${String(error)}`)
+      }
+    }
+  }
+
+  private at(endpoint: AnyEndpoint, handle: (request: Request, response: Response) => Promise<void>): void {
+    const { method, path, body, limit } = endpoint
+    const name = method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'
+    if (method === 'GET') return void this.router[name](path, handle)
+    const parse =
+      body && isFile(body) ? express.raw({ type: body.file, limit }) : express.json({ limit, strict: false })
+    this.router[name](path, parse, handle)
+  }
+
+  private async visit(request: Request): Promise<Visit> {
+    const address = String(request.params['household'])
+    const household = /^[a-z0-9-]{1,60}$/.test(address) ? await householdAt(this.serving.pool, address) : undefined
+    if (!household) throw unknownHousehold(address)
+    return new Visit(this.serving.pool, this.serving.houses, household, request.headers.host ?? '')
+  }
+
+  /**
+   * The answers a page has open, as the write left them, so that a write costs one request. What was written is written:
+   * a view that fails here is left out, and the page asks for it itself.
+   */
+  private async fresh(visit: Visit, wanted: readonly string[]): Promise<Record<string, unknown>> {
+    const fresh: Record<string, unknown> = {}
+    for (const address of wanted) {
+      const url = new URL(address, 'http://page')
+      const view = this.views.find(({ pattern }) => pattern.test(url.pathname))
+      if (!view) continue
+      try {
+        const values = view.pattern.exec(url.pathname)!.slice(1).map(decodeURIComponent)
+        const names = [...view.endpoint.path.matchAll(/:([a-zA-Z]+)/g)].map((match) => match[1]!).slice(1)
+        const params = Object.fromEntries(names.map((name, i) => [name, values[i]]))
+        const query = view.query(Object.fromEntries(url.searchParams))
+        fresh[address] = await view.handle(visit, { params, query, body: undefined }, undefined as never)
+      } catch {
+        // asked for again by the page
+      }
+    }
+    return fresh
+  }
+}
+
+const mostViews = 12
+
+/** Addresses of the views that a page wants with the answer of its write, within the household. */
+const wantedViews = (request: Request): string[] =>
+  String(request.headers['x-views'] ?? '')
+    .split(' ')
+    .filter((address) => address.startsWith('/'))
+    .slice(0, mostViews)
+
+function bodyChecker(endpoint: AnyEndpoint): (request: Request) => unknown {
+  const { body } = endpoint
+  if (!body) return () => undefined
+  if (isFile(body)) {
+    return ({ body: bytes }: Request) => {
+      if (!Buffer.isBuffer(bytes)) throw new Refusal('invalid', `Send it as ${body.file}.`)
+      return bytes
+    }
+  }
+  const check = checker(body)
+  return (request) => check(request.body)
+}

@@ -1,0 +1,82 @@
+import Ajv, { type ValidateFunction } from 'ajv'
+import addFormats from 'ajv-formats'
+import { Refusal } from '@vadose/core/refusal'
+
+const ajv = new Ajv({ allErrors: false, strict: true, allowUnionTypes: true })
+addFormats(ajv)
+
+/** A query's schema, in which a figure is text and what is not known is passed over. */
+export const querySchema = (schema: object): object => ({ ...schema, additionalProperties: true })
+
+interface OneOfKinds {
+  anyOf: { properties: Record<string, { const?: string }> }[]
+}
+
+/** The property that tells the kinds of a union apart, each by a constant of its own: `act`. */
+function kindOf(schema: object): string | undefined {
+  const { anyOf } = schema as Partial<OneOfKinds>
+  if (!anyOf || anyOf.length < 2) return undefined
+  return Object.keys(anyOf[0]?.properties ?? {}).find((name) =>
+    anyOf.every((one) => one.properties?.[name]?.const !== undefined),
+  )
+}
+
+/**
+ * Makes a checker that returns the input typed, or throws a Refusal naming the field at fault. Of a union whose kinds
+ * name themselves, the kind that is named is what the input is held against.
+ */
+export function checker<T>(schema: object): (input: unknown) => T {
+  const name = kindOf(schema)
+  if (name === undefined) return plainChecker(schema)
+  const kinds = new Map(
+    (schema as OneOfKinds).anyOf.map((one) => [one.properties[name]!.const!, plainChecker<T>(one)]),
+  )
+  return (input) => {
+    const kind = (input as Record<string, unknown> | null | undefined)?.[name]
+    const check = typeof kind === 'string' ? kinds.get(kind) : undefined
+    if (!check) throw new Refusal('invalid', `${name} must be one of ${[...kinds.keys()].join(', ')}.`, name)
+    return check(input)
+  }
+}
+
+function plainChecker<T>(schema: object): (input: unknown) => T {
+  const validate = ajv.compile(schema) as ValidateFunction<T>
+  return (input) => {
+    if (validate(input)) return input
+    const first = validate.errors![0]!
+    const missing = first.keyword === 'required' ? (first.params as { missingProperty: string }).missingProperty : ''
+    const extra =
+      first.keyword === 'additionalProperties'
+        ? (first.params as { additionalProperty: string }).additionalProperty
+        : ''
+    const path = [first.instancePath.slice(1), missing || extra].filter(Boolean).join('/')
+    const says = missing
+      ? `${path} is missing.`
+      : extra
+        ? `${path} is not known here.`
+        : `${path || 'The input'} ${(plain[first.keyword] ?? given)(first)}.`
+    throw new Refusal('invalid', says, path || undefined)
+  }
+}
+
+type Fault = NonNullable<ValidateFunction['errors']>[number]
+const given = (fault: Fault) => fault.message ?? 'is not valid'
+const param = (fault: Fault, name: string) => String((fault.params as Record<string, unknown>)[name])
+const formats: Record<string, string> = {
+  date: 'must be a day, as 2026-10-02',
+  'date-time': 'must be an instant with its offset, as 2026-10-02T07:00:00Z',
+  uuid: 'must be a UUID',
+}
+/** What a schema forbids, in words a person can act on. */
+const plain: Record<string, (fault: Fault) => string> = {
+  type: (f) => `must be ${/^[aeiou]/.test(param(f, 'type')) ? 'an' : 'a'} ${param(f, 'type')}`,
+  minimum: (f) => `must be at least ${param(f, 'limit')}`,
+  maximum: (f) => `must be at most ${param(f, 'limit')}`,
+  minItems: (f) => `must hold at least ${param(f, 'limit')}`,
+  maxItems: (f) => `must hold at most ${param(f, 'limit')}`,
+  minLength: () => 'must not be empty',
+  maxLength: (f) => `must be at most ${param(f, 'limit')} letters long`,
+  pattern: (f) => (param(f, 'pattern') === '\\S' ? 'must not be empty' : 'is not written as it should be'),
+  format: (f) => formats[param(f, 'format')] ?? given(f),
+  enum: (f) => `must be one of: ${(f.params as { allowedValues: unknown[] }).allowedValues.join(', ')}`,
+}
