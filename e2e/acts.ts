@@ -1,9 +1,9 @@
 import type { Page } from '@playwright/test'
-import { expect } from './page'
+import { apiOf, expect } from './page'
 
 /** What the server says of something, as the page would ask it. */
 export const api = async <T>(page: Page, path: string): Promise<T> =>
-  (await page.request.get(`/api${path}`)).json() as Promise<T>
+  (await page.request.get(apiOf(page, path))).json() as Promise<T>
 
 /** Brings in one heap of a crop, through the interface. @returns the new lot's code */
 export async function bringIn(page: Page, crop: string, kilos: string, pieces?: number): Promise<string> {

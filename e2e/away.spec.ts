@@ -11,12 +11,12 @@ test('a harvest typed while the server is away is still there, and is kept once 
   await page.getByRole('radio', { name: 'Garlic, hardneck' }).click()
   await page.getByLabel('Weight of the whole harvest, kg').fill('6')
   await page.getByLabel('Bed', { exact: true }).fill('Bed 4')
-  await page.route('**/api/harvests', (route) => route.abort())
+  await page.route('**/harvests', (route) => route.abort())
   await page.getByRole('button', { name: 'Make the lot' }).click()
   await expect(page.getByRole('alert')).toContainText('Vadose does not answer')
   await expect(page.getByLabel('Weight of the whole harvest, kg')).toHaveValue('6')
   await expect(page.getByLabel('Bed', { exact: true })).toHaveValue('Bed 4')
-  await page.unroute('**/api/harvests')
+  await page.unroute('**/harvests')
   await page.getByRole('button', { name: 'Make the lot' }).click()
   await expect(page.getByText('Sound, 6.00 kg')).toBeVisible()
   expect(await api<unknown[]>(page, '/lots')).toHaveLength(1)
@@ -30,7 +30,7 @@ test('an answer that was lost on the way is not a second harvest', async ({ page
   await page.getByLabel('Weight of the whole harvest, kg').fill('6')
   // the server gets it and writes it; the page never hears
   let sent = 0
-  await page.route('**/api/harvests', async (route) => {
+  await page.route('**/harvests', async (route) => {
     sent++
     if (sent > 1) return route.continue()
     await route.fetch()
@@ -52,7 +52,7 @@ test('a weight taken twice by an impatient thumb is one weighing', async ({ page
   await page.getByRole('button', { name: 'Weigh' }).click()
   await page.getByLabel(/grams$/).fill('1240')
   let lost = 0
-  await page.route(`**/api/lots/${code}/acts`, async (route) => {
+  await page.route(`**/lots/${code}/acts`, async (route) => {
     if (lost++ > 0) return route.continue()
     await route.fetch()
     return route.abort()
@@ -72,10 +72,10 @@ test('a screen says that the server does not answer, and comes back by itself wh
   wrongs,
 }) => {
   await startHousehold(page, 'Silent House')
-  await page.route('**/api/larder', (route) => route.abort())
+  await page.route('**/api/households/*/larder', (route) => route.abort())
   await page.goto('/larder')
   await expect(page.getByText('Vadose does not answer. Is it still running on this machine?')).toBeVisible()
-  await page.unroute('**/api/larder')
+  await page.unroute('**/api/households/*/larder')
   await expect(page.getByRole('heading', { name: 'The larder' })).toBeVisible()
   await expect(page.getByText('Vadose does not answer')).toHaveCount(0)
   wrongs.splice(0)

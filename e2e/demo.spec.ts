@@ -28,12 +28,6 @@ const views = [
   '/nowhere-at-all',
 ]
 
-async function enterDemo(page: import('@playwright/test').Page) {
-  const households = (await (await page.request.get('/api/households')).json()) as { id: string; name: string }[]
-  const demo = households.find((h) => h.name === 'Quarry House')!
-  await page.request.post(`/api/households/${demo.id}/enter`, { data: {} })
-}
-
 for (const [device, viewport] of [
   ['desk', { width: 1280, height: 800 }],
   ['phone', { width: 390, height: 844 }],
@@ -42,7 +36,6 @@ for (const [device, viewport] of [
     test.use({ viewport })
     for (const path of views) {
       test(`${path} shows itself, fits the ${device}, and axe finds nothing`, async ({ page }) => {
-        await enterDemo(page)
         await page.goto(path, { waitUntil: 'networkidle' })
         await expect(page.locator('h1').first()).toBeVisible()
         const spill = await page.evaluate(
@@ -67,7 +60,6 @@ for (const [device, viewport] of [
 }
 
 test('the cellar theme is as legible', async ({ page }) => {
-  await enterDemo(page)
   await page.goto('/household')
   await page.getByRole('radio', { name: /Cellar, in the dark/ }).click()
   for (const path of ['/', '/line', '/stores', '/larder', '/lots/G26-1', '/almanac/beetroot', '/bench/keep']) {
@@ -86,7 +78,6 @@ test('the cellar theme is as legible', async ({ page }) => {
 })
 
 test('the first page takes less than 200 kB of JavaScript, gzipped', async ({ page }) => {
-  await enterDemo(page)
   const sizes: number[] = []
   page.on('response', (response) => {
     if (response.url().endsWith('.js')) sizes.push(0)
@@ -101,7 +92,6 @@ test('the first page takes less than 200 kB of JavaScript, gzipped', async ({ pa
 })
 
 test('keys lead about: tabs by number, find by slash', async ({ page }) => {
-  await enterDemo(page)
   await page.goto('/')
   await expect(page.getByRole('heading', { name: 'The round' })).toBeVisible()
   await page.keyboard.press('3')
@@ -116,7 +106,6 @@ test('keys lead about: tabs by number, find by slash', async ({ page }) => {
 })
 
 test('tags on the rope do not overlap', async ({ page }) => {
-  await enterDemo(page)
   for (const width of [1280, 390]) {
     await page.setViewportSize({ width, height: 800 })
     await page.goto('/line', { waitUntil: 'networkidle' })
@@ -132,7 +121,6 @@ test('tags on the rope do not overlap', async ({ page }) => {
 })
 
 test('a lot dragged to another place shows what the move does before anything is written', async ({ page }) => {
-  await enterDemo(page)
   await page.goto('/stores', { waitUntil: 'networkidle' })
   const lot = page.getByRole('button', { name: /N26-4/ })
   await lot.dragTo(page.locator('[data-place="Loft"]'))
@@ -144,7 +132,6 @@ test('a lot dragged to another place shows what the move does before anything is
 })
 
 test('a fan on the line moves the window, and is taken off again', async ({ page }) => {
-  await enterDemo(page)
   await page.goto('/line?lot=N26-6')
   const before = await page.locator('[data-window]').textContent()
   await page.getByRole('button', { name: 'Here, with a fan: do it' }).click()
@@ -154,7 +141,6 @@ test('a fan on the line moves the window, and is taken off again', async ({ page
 })
 
 test('a jumpy scale is asked about, and a wrong entry is put right by another', async ({ page, wrongs }) => {
-  await enterDemo(page)
   await page.goto('/lots/N26-9')
   await page.getByRole('button', { name: 'Weigh' }).click()
   await page.getByLabel(/grams$/).fill('9 kg')
@@ -174,7 +160,6 @@ test('a jumpy scale is asked about, and a wrong entry is put right by another', 
 })
 
 test('the demo lives on: a week passes, jobs fall due, and are done on the line', async ({ page }) => {
-  await enterDemo(page)
   await page.goto('/')
   await page.getByRole('button', { name: 'Next week' }).click()
   await expect(page.locator('.when strong')).toHaveText('Fri 9 October')
@@ -186,7 +171,6 @@ test('the demo lives on: a week passes, jobs fall due, and are done on the line'
 })
 
 test('a reading by hand on the line is taken, and an impossible one refused', async ({ page, wrongs }) => {
-  await enterDemo(page)
   await page.goto('/line?lot=N26-6')
   const reading = page.locator('form').filter({ has: page.getByLabel('Temperature in veranda, °C') })
   await reading.getByLabel('Temperature in veranda, °C').fill('900')

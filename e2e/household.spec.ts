@@ -1,4 +1,4 @@
-import { expect, test } from './page'
+import { apiOf, expect, test } from './page'
 import { startHousehold } from './story'
 
 test('an onion harvest with a heap for the bin, a lot split at the end, and some gone to the mice', async ({
@@ -56,7 +56,7 @@ test('households stand side by side, and a place of one is not a place of anothe
   await page.goto('/stores')
   await expect(page.locator('[data-place="Root clamp"]')).toBeVisible()
   await page.goto('/household')
-  await page.locator('li').filter({ hasText: 'Quarry House' }).getByRole('button', { name: 'Go there' }).click()
+  await page.locator('li').filter({ hasText: 'Quarry House' }).getByRole('link', { name: 'Go there' }).click()
   await expect(page.locator('.when a')).toHaveText('Quarry House · demo')
   await page.goto('/stores')
   await expect(page.locator('[data-place="Loft"]')).toBeVisible()
@@ -64,14 +64,6 @@ test('households stand side by side, and a place of one is not a place of anothe
 })
 
 test('a click on the year leads to that day’s round', async ({ page }) => {
-  await page.goto('/household')
-  await page
-    .locator('li')
-    .filter({ hasText: 'Quarry House' })
-    .getByRole('button', { name: 'Go there' })
-    .or(page.getByText('you are here'))
-    .first()
-    .click()
   await page.goto('/')
   const strip = page.getByRole('img', { name: /^The year/ })
   const box = (await strip.boundingBox())!
@@ -79,7 +71,7 @@ test('a click on the year leads to that day’s round', async ({ page }) => {
   await expect(page).toHaveURL(/\?on=20\d\d-\d\d-\d\d/)
   await expect(page.getByRole('heading', { name: /^The round on/ })).toBeVisible()
   await strip.click({ position: { x: 5, y: 30 } })
-  await expect(page).toHaveURL(/\/$/)
+  await expect(page).toHaveURL(/quarry-house\/$/)
 })
 
 test('every key is listed', async ({ page }) => {
@@ -109,8 +101,8 @@ test('labels come as a PDF in the paper chosen, and the next sheet begins where 
   expect(answer.status()).toBe(200)
   expect(answer.headers()['content-type']).toContain('application/pdf')
   expect((await answer.body()).subarray(0, 5).toString()).toBe('%PDF-')
-  expect((await page.request.get('/api/labels.pdf?lots=G26-1&sheet=a3-9')).status()).toBe(400)
-  expect((await page.request.get('/api/labels.pdf?lots=G99-1')).status()).toBe(404)
+  expect((await page.request.get(apiOf(page, '/labels.pdf?lots=G26-1&sheet=a3-9'))).status()).toBe(400)
+  expect((await page.request.get(apiOf(page, '/labels.pdf?lots=G99-1'))).status()).toBe(404)
 })
 
 test('a household in the south begins its year in November, and is warm in January', async ({ page }) => {
@@ -127,7 +119,7 @@ test('a household in the south begins its year in November, and is warm in Janua
   await page.getByRole('button', { name: 'Start it' }).click()
   await expect(page.locator('.when strong')).toHaveText('Thu 15 January')
   await expect(page.locator('.band .labels span').first()).toHaveText('Nov')
-  const places = (await (await page.request.get('/api/places')).json()) as {
+  const places = (await (await page.request.get(apiOf(page, '/places'))).json()) as {
     kind: string
     recent: { temperatureC: number }[]
   }[]

@@ -1,4 +1,4 @@
-import { expect, test } from './page'
+import { apiOf, expect, test } from './page'
 import { startHousehold } from './story'
 
 test('the daily pick is one tap and a weight, and adds up by week', async ({ page }) => {
@@ -62,7 +62,7 @@ test('several weighings are added, the tare taken off, and a count alone becomes
   await page.getByLabel('Lot for Sound').selectOption('G26-1')
   await page.getByRole('button', { name: 'Make the lot' }).click()
   await expect(page.locator('.made').getByText('G26-1')).toBeVisible()
-  const lots = (await (await page.request.get('/api/lots')).json()) as {
+  const lots = (await (await page.request.get(apiOf(page, '/lots'))).json()) as {
     code: string
     weightG: number
     pieces: number

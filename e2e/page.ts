@@ -1,8 +1,22 @@
-import { expect, test as base } from '@playwright/test'
+import { expect, test as base, type Page } from '@playwright/test'
+
+/** The household a page is open on; the demo's before it is open on any. */
+export const householdOf = (page: Page): string =>
+  (page.url().startsWith('http') && new URL(page.url()).pathname.split('/')[1]) || 'quarry-house'
+
+/** Where something of the page's household is, for the page and for the API. */
+export const ofHousehold = (page: Page, path: string): string => `/${householdOf(page)}${path}`
+export const apiOf = (page: Page, path: string): string => `/api/households/${householdOf(page)}${path}`
 
 /** A page on which any console error, failed request or request to elsewhere fails the test. */
 export const test = base.extend<{ wrongs: string[] }>({
   // Playwright insists on a destructured first argument
+  // what is asked for is the household's that the page is open on
+  page: async ({ page }, use) => {
+    const goto = page.goto.bind(page)
+    page.goto = (url, options) => goto(url.startsWith('/') ? ofHousehold(page, url) : url, options)
+    await use(page)
+  },
   baseURL: async ({ browserName }, use) => use(browserName && process.env['VADOSE_URL']!),
   wrongs: [
     async ({ page }, use) => {

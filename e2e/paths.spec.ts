@@ -1,5 +1,5 @@
 import { bringIn } from './acts'
-import { expect, test } from './page'
+import { apiOf, expect, test } from './page'
 import { startHousehold } from './story'
 
 test('potatoes heal their skins in the dark, are felt by thumb, not weighed, and go into sacks', async ({ page }) => {
@@ -66,7 +66,7 @@ test('squash is hardened, felt by thumbnail, and sorted by size when it is taken
   await page.getByRole('radio', { name: /North room/ }).click()
   await page.getByRole('button', { name: /^Put by 10/ }).click()
   await expect(page.getByRole('link', { name: /^Tag for/ })).toHaveCount(3)
-  const lots = (await (await page.request.get('/api/lots')).json()) as {
+  const lots = (await (await page.request.get(apiOf(page, '/lots'))).json()) as {
     weightG: number
     pieces: number
     heap: string

@@ -5,12 +5,6 @@ import { startHousehold } from './story'
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
 
-async function enterDemo(page: Page) {
-  const households = (await (await page.request.get('/api/households')).json()) as { id: string; name: string }[]
-  await page.request.post(`/api/households/${households.find((h) => h.name === 'Quarry House')!.id}/enter`, {
-    data: {},
-  })
-}
 /** Whether the middle of something lies within the screen, clear of the bar below. */
 const inView = (page: Page, name: string) =>
   page.getByRole('region', { name }).evaluate((e) => {
@@ -19,7 +13,6 @@ const inView = (page: Page, name: string) =>
   })
 
 test('the rope comes first, and a tag tapped shows its lot', async ({ page }) => {
-  await enterDemo(page)
   await page.goto('/line', { waitUntil: 'networkidle' })
   const rope = (await page.getByRole('region', { name: 'The rope' }).boundingBox())!
   expect(rope.y).toBeLessThan(300)
@@ -30,7 +23,6 @@ test('the rope comes first, and a tag tapped shows its lot', async ({ page }) =>
 })
 
 test('a lot tapped in the house shows how long it keeps, and is moved from there', async ({ page }) => {
-  await enterDemo(page)
   await page.goto('/stores', { waitUntil: 'networkidle' })
   await expect(page.getByText(/tap a lot, then Move/)).toBeVisible()
   await page.getByRole('button', { name: /garlic.*G26-1/ }).tap()

@@ -10,7 +10,13 @@ export default async function serve(): Promise<() => Promise<void>> {
   const folder = mkdtempSync(join(tmpdir(), 'vadose-e2e-'))
   const note = join(folder, 'address')
   const server = spawn('node', ['server/dist/main.js', '--demo'], {
-    env: { ...process.env, DATABASE_URL: database.url, DATABASE_OWNER_URL: database.ownerUrl, PORT: '0', VADOSE_ADDRESS_FILE: note },
+    env: {
+      ...process.env,
+      DATABASE_URL: database.url,
+      DATABASE_OWNER_URL: database.ownerUrl,
+      PORT: '0',
+      VADOSE_ADDRESS_FILE: note,
+    },
     stdio: 'inherit',
   })
   for (let i = 0; i < 3000 && !process.env['VADOSE_URL']; i++) {

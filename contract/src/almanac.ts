@@ -1,7 +1,20 @@
 import { String as StringSchema, Unknown } from 'typebox'
 import { ofHousehold } from './endpoint'
 import { allViews } from './households'
-import { between, closed, either, listOf, none, number, optional, pairOf, saying, textUpTo, words, type Static } from './shapes'
+import {
+  between,
+  closed,
+  either,
+  listOf,
+  none,
+  number,
+  optional,
+  pairOf,
+  saying,
+  textUpTo,
+  words,
+  type Static,
+} from './shapes'
 
 const cropId = StringSchema({ pattern: '^[a-z][a-z0-9]*(-[a-z0-9]+)*$', maxLength: 60 })
 const settable = between(-100, 100_000)

@@ -13,7 +13,21 @@ import * as round from './round'
 import * as stores from './stores'
 import * as worksheets from './worksheets'
 
-const rooms = { households, intake, lots, labels, line, stores, larder, round, places, readings, almanac, exported, worksheets }
+const rooms = {
+  households,
+  intake,
+  lots,
+  labels,
+  line,
+  stores,
+  larder,
+  round,
+  places,
+  readings,
+  almanac,
+  exported,
+  worksheets,
+}
 
 const isEndpoint = (one: unknown): one is AnyEndpoint =>
   typeof one === 'object' && one !== null && 'method' in one && 'answer' in one

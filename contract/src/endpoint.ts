@@ -34,7 +34,9 @@ export interface Endpoint<Params = object, Query = unknown, Body = unknown, Answ
   readonly types?: { params: Params; query: Query; body: Body; answer: Answer }
 }
 
-type StaticOf<S> = S extends TSchema ? Static<S> : undefined
+type StaticOf<S> = S extends FileAnswer ? Blob : S extends TSchema ? Static<S> : undefined
+/** A file is sent by who serves it. */
+type AnswerStatic<S> = S extends TSchema ? Static<S> : unknown
 
 interface Declared<P extends string, Q, B, A> {
   method: Method
@@ -58,7 +60,7 @@ export function endpoint<
   Q extends TSchema | undefined = undefined,
   B extends TSchema | FileAnswer | undefined = undefined,
   A extends TSchema | FileAnswer = TSchema,
->(name: string, declared: Declared<P, Q, B, A>): Endpoint<ParamsOf<P>, StaticOf<Q>, StaticOf<B>, StaticOf<A>> {
+>(name: string, declared: Declared<P, Q, B, A>): Endpoint<ParamsOf<P>, StaticOf<Q>, StaticOf<B>, AnswerStatic<A>> {
   const { query, body, ...rest } = declared
   return { name, status: 200, limit: '256kb', stale: [], ...rest, ...(query && { query }), ...(body && { body }) }
 }

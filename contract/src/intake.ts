@@ -2,7 +2,6 @@ import { ofHousehold } from './endpoint'
 import { lotViews } from './households'
 import {
   between,
-
   civilDate,
   closed,
   cropId,
@@ -109,4 +108,3 @@ export const addPick = ofHousehold('pick', {
   status: 201,
   stale: harvestViews,
 })
-

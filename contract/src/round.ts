@@ -1,24 +1,25 @@
 import { ofHousehold } from './endpoint'
 import { basis } from './lots'
 import { weatherDay } from './places'
-import { bool, civilDate, closed, listOf, nullable, number, oneOf, optional, textUpTo, uuid, words, type Static } from './shapes'
+import {
+  bool,
+  civilDate,
+  closed,
+  listOf,
+  nullable,
+  number,
+  oneOf,
+  optional,
+  textUpTo,
+  uuid,
+  words,
+  type Static,
+} from './shapes'
 
 export const jobView = closed({
   /** the same as long as the job stands */
   id: words,
-  kind: oneOf(
-    'weigh',
-    'test',
-    'take-down',
-    'unstall',
-    'check',
-    'use',
-    'read',
-    'rotate',
-    'turn',
-    'take-out',
-    'shake',
-  ),
+  kind: oneOf('weigh', 'test', 'take-down', 'unstall', 'check', 'use', 'read', 'rotate', 'turn', 'take-out', 'shake'),
   dueOn: civilDate,
   why: words,
   code: nullable(words),

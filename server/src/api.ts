@@ -5,7 +5,9 @@ import { errorBody } from '@vadose/contract/shapes'
 
 const pathOf = (path: string) => path.replace(/:([a-zA-Z]+)/g, '{$1}')
 const content = (what: AnyEndpoint['answer']) =>
-  isFile(what) ? { [what.file]: { schema: { type: 'string', format: 'binary' } } } : { 'application/json': { schema: what } }
+  isFile(what)
+    ? { [what.file]: { schema: { type: 'string', format: 'binary' } } }
+    : { 'application/json': { schema: what } }
 
 function operation(room: string, endpoint: AnyEndpoint) {
   const { name, says, path, query, body, answer, status } = endpoint

@@ -31,5 +31,12 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
   const databaseUrl = env['DATABASE_URL']
   if (!databaseUrl)
     throw new SettingError('DATABASE_URL is not set; start Vadose with ./vadose start or ./vadose demo.')
-  return { databaseUrl, ownerUrl: env['DATABASE_OWNER_URL'] ?? databaseUrl, port, host, webRoot: `${root}/web/dist`, migrations: `${root}/server/migrations` }
+  return {
+    databaseUrl,
+    ownerUrl: env['DATABASE_OWNER_URL'] ?? databaseUrl,
+    port,
+    host,
+    webRoot: `${root}/web/dist`,
+    migrations: `${root}/server/migrations`,
+  }
 }

@@ -16,7 +16,13 @@ let server: ChildProcess | undefined
 async function start(): Promise<string> {
   const note = join(folder, randomUUID())
   server = spawn('node', [main], {
-    env: { ...process.env, DATABASE_URL: database.url, DATABASE_OWNER_URL: database.ownerUrl, PORT: '0', VADOSE_ADDRESS_FILE: note },
+    env: {
+      ...process.env,
+      DATABASE_URL: database.url,
+      DATABASE_OWNER_URL: database.ownerUrl,
+      PORT: '0',
+      VADOSE_ADDRESS_FILE: note,
+    },
     stdio: 'ignore',
   })
   for (let i = 0; i < 1800; i++) {

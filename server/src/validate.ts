@@ -28,9 +28,7 @@ function kindOf(schema: object): string | undefined {
 export function checker<T>(schema: object): (input: unknown) => T {
   const name = kindOf(schema)
   if (name === undefined) return plainChecker(schema)
-  const kinds = new Map(
-    (schema as OneOfKinds).anyOf.map((one) => [one.properties[name]!.const!, plainChecker<T>(one)]),
-  )
+  const kinds = new Map((schema as OneOfKinds).anyOf.map((one) => [one.properties[name]!.const!, plainChecker<T>(one)]))
   return (input) => {
     const kind = (input as Record<string, unknown> | null | undefined)?.[name]
     const check = typeof kind === 'string' ? kinds.get(kind) : undefined

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
+import { householdHere } from './call'
 import { fullDate, useFrame, YearStrip } from './households'
 import { FindBox } from './lots'
 import { tabs } from './router'
@@ -11,6 +12,9 @@ const route = useRoute()
 const router = useRouter()
 const find = ref<InstanceType<typeof FindBox>>()
 const keysShown = ref(false)
+const WhoseView = defineAsyncComponent(() => import('./households/WhoseView.vue'))
+/** the address names no household, or one that is not here (any more) */
+const nobody = computed(() => !householdHere || frame.unknown)
 
 const inTab = computed(() =>
   ['finish', 'dry'].includes(String(route.name))
@@ -37,13 +41,8 @@ function onKey(event: KeyboardEvent) {
 onMounted(() => {
   document.documentElement.dataset['theme'] = localStorage.getItem('theme') ?? 'paper'
   window.addEventListener('keydown', onKey)
-  void frame.load()
 })
 onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
-watch(
-  () => frame.noHousehold,
-  (none) => none && router.replace('/household'),
-)
 </script>
 
 <template>
@@ -73,7 +72,7 @@ watch(
       <button :disabled="frame.moving" @click="frame.moveClock('next-week')">Next week</button>
     </div>
   </header>
-  <nav class="tabs" aria-label="Screens">
+  <nav v-if="!nobody" class="tabs" aria-label="Screens">
     <RouterLink
       v-for="tab in tabs"
       :key="tab.name"
@@ -86,11 +85,12 @@ watch(
     <FindBox ref="find" class="find" />
   </nav>
   <main>
-    <p v-if="frame.failure" class="notice bad" role="alert">{{ frame.failure }}</p>
-    <!-- a screen belongs to one household: entering another begins it anew, and none begins before it is known -->
-    <RouterView v-if="frame.asked" :key="frame.frame?.household.id ?? 'none'" />
+    <p v-if="frame.failure && !nobody" class="notice bad" role="alert">{{ frame.failure }}</p>
+    <WhoseView v-if="nobody" :unknown="householdHere" />
+    <!-- no screen begins before its household is known -->
+    <RouterView v-else-if="frame.frame || frame.failure" />
   </main>
-  <nav class="thumb-bar" aria-label="Screens, by thumb">
+  <nav v-if="!nobody" class="thumb-bar" aria-label="Screens, by thumb">
     <RouterLink to="/">Today</RouterLink>
     <RouterLink to="/bring-in">Bring in</RouterLink>
     <RouterLink to="/find">Find</RouterLink>

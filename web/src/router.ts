@@ -1,4 +1,5 @@
 import { createRouter, createWebHistory } from 'vue-router'
+import { householdHere } from './call'
 
 export const tabs = [
   { path: '/', name: 'today', label: 'Today', key: '1' },
@@ -11,7 +12,8 @@ export const tabs = [
 ] as const
 
 export const router = createRouter({
-  history: createWebHistory(),
+  // every address begins with the household
+  history: createWebHistory(householdHere ? `/${householdHere}/` : '/'),
   // another choice on the same screen leaves the page where it is
   scrollBehavior: (to, from, saved) => saved ?? (to.path === from.path ? false : { top: 0 }),
   routes: [

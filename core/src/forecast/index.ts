@@ -5,7 +5,16 @@ export * from './keeping'
 export * from './line-advice'
 export { cropIn, driedFormOf, lotState, type LotIdentity, type LotState } from './lot'
 export * from './move'
-export { comingHour, horizonDays, placeState, sameRecord, unsettles, withWeather, type PlaceFacts, type PlaceState } from './place'
+export {
+  comingHour,
+  horizonDays,
+  placeState,
+  sameRecord,
+  unsettles,
+  withWeather,
+  type PlaceFacts,
+  type PlaceState,
+} from './place'
 export * from './place-months'
 export * from './plan'
 export * from './stock-ahead'

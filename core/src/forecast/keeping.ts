@@ -43,12 +43,9 @@ interface Lived extends Exposure {
 function lived(house: House, lot: LotState, startMs: number): Lived {
   const through = livedThrough(house, lot)
   const days = Math.max(0, Math.floor((settledFrom(house.comingHourMs) - startMs) / dayMs))
-  const known = house.once<{ of: Exposure | undefined }>(
-    lot,
-    'lived',
-    [through, startMs, lot.cropData],
-    () => ({ of: undefined }),
-  )
+  const known = house.once<{ of: Exposure | undefined }>(lot, 'lived', [through, startMs, lot.cropData], () => ({
+    of: undefined,
+  }))
   if (!known.of || known.of.days < days) {
     const fromMs = startMs + (known.of?.days ?? 0) * dayMs
     known.of = exposureOver(lot.cropData, lotAirThen(house, lot, fromMs, startMs + days * dayMs), known.of)

@@ -21,7 +21,9 @@ export function planOf(house: House): PlannedJob[] {
     ...house.lots.flatMap((lot) =>
       lotJobs(house, lot).map((job): PlannedJob => ({ ...job, lot, place: house.place(lot.placeId) })),
     ),
-    ...house.places.flatMap((place) => placeJobs(house, place).map((job): PlannedJob => ({ ...job, lot: null, place }))),
+    ...house.places.flatMap((place) =>
+      placeJobs(house, place).map((job): PlannedJob => ({ ...job, lot: null, place })),
+    ),
   ]
   return jobs.sort((a, b) => (a.dueOn < b.dueOn ? -1 : a.dueOn > b.dueOn ? 1 : 0))
 }

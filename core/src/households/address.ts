@@ -1,5 +1,10 @@
 const longest = 40
 
+/** What a household is never called in addresses: the server's own paths, and the pages of the time before. */
+const reserved = new Set(
+  'api assets bring-in line stores larder lots almanac bench readings find household households'.split(' '),
+)
+
 /**
  * A household's name in addresses: its letters and figures in small, joined by dashes, and a number where that is taken.
  * @param taken addresses there are
@@ -16,6 +21,6 @@ export function householdAddress(name: string, taken: ReadonlySet<string>): stri
       .replace(/^-+|-+$/g, '') || 'house'
   for (let i = 1; ; i++) {
     const address = i === 1 ? base : `${base}-${i}`
-    if (!taken.has(address)) return address
+    if (!taken.has(address) && !reserved.has(address)) return address
   }
 }

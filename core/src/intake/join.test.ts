@@ -34,4 +34,3 @@ describe('earlier lots a heap could be put to', () => {
     expect(joins({ stage: 'stored' })).toEqual([])
   })
 })
-

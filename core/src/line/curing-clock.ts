@@ -65,21 +65,24 @@ const weatherFactors = normalPoints(7).map((z) => Math.exp(z * weatherAheadLogSd
 
 /**
  * How far a hanging lot has dried and when it will be ready.
+ * @param known what is believed of it, where its past has been read already: what comes does not change that
  * @returns progress, ready window, stall and mould hours, and plain reasons
  */
-export function curingState(lot: CuringLot): CuringState {
+export function curingState(lot: CuringLot, known?: CuringPosterior): CuringState {
   const curing = curingOf(lot.crop)
   const spent = spentPower(lot.air, curing, lot.airflow)
   const spentNow = atInstant(lot.air, spent, lot.nowMs)
-  const posterior = curingPosterior(
-    curing,
-    // a healing skin says nothing by its weight
-    (curing.clock === 'healing' ? [] : lot.weighings).map((w) => ({
-      ...w,
-      powerKPaH: atInstant(lot.air, spent, w.atMs),
-    })),
-    lot.tests.map((t) => ({ ...t, powerKPaH: atInstant(lot.air, spent, t.atMs) })),
-  )
+  const posterior =
+    known ??
+    curingPosterior(
+      curing,
+      // a healing skin says nothing by its weight
+      (curing.clock === 'healing' ? [] : lot.weighings).map((w) => ({
+        ...w,
+        powerKPaH: atInstant(lot.air, spent, w.atMs),
+      })),
+      lot.tests.map((t) => ({ ...t, powerKPaH: atInstant(lot.air, spent, t.atMs) })),
+    )
   const budgets = budgetMarginal(posterior)
   const readyAtMs = readyWindow(lot, spent, spentNow, budgets)
   const [budget] = weightedQuantiles([...budgets.keys()], [...budgets.values()], [0.5]) as [number]

@@ -80,8 +80,20 @@ function groupByBasis(weighings: readonly PoweredWeighing[]): PoweredWeighing[][
     const key = w.basis ?? 'lot'
     groups.set(key, [...(groups.get(key) ?? []), w])
   }
-  return [...groups.values()].filter((group) => group.length > 1)
+  return [...groups.values()].filter((group) => group.length > 1).map(thinned)
 }
+
+/** More weighings than this say nothing that their neighbours do not, and cost with their cube. */
+const mostWeighings = 16
+
+/** The first, the last, and as many between as are worth reckoning with, evenly spaced. */
+const thinned = (group: PoweredWeighing[]): PoweredWeighing[] =>
+  group.length <= mostWeighings
+    ? group
+    : Array.from(
+        { length: mostWeighings },
+        (_, i) => group[Math.round((i * (group.length - 1)) / (mostWeighings - 1))]!,
+      )
 
 /**
  * Log-likelihood of one basis's weighings: the scale's noise, and air that moved more or less than was thought between

@@ -3,6 +3,7 @@ import { dayMs } from '../households'
 import { curingState, type CuringLot } from './curing-clock'
 import { airflowAt, type Airflow } from './drying-power'
 import type { Spread } from '../chance'
+import type { CuringPosterior } from './posterior'
 
 export interface Alternative {
   id: string
@@ -35,16 +36,20 @@ export function whatWouldHelp(lot: CuringLot, alternatives: readonly Alternative
   const [past, ownAhead] = splitSeries(lot.air, lot.nowMs)
   const asIs = { id: 'leave', label: 'Leave it as it is', airflow: airflowAt(lot.airflow, lot.nowMs) }
   const outcomes: AlternativeOutcome[] = []
+  let believed: CuringPosterior | undefined
   for (const alternative of [asIs, ...alternatives] as Alternative[]) {
     const ahead = alternative.airAhead ?? ownAhead
-    const state = curingState({
+    const changed = {
       ...lot,
       air: joinSeries(past, ahead),
       airflow: [
         ...lot.airflow.filter((c) => c.atMs < lot.nowMs),
         { atMs: Math.max(lot.nowMs, past.startMs), airflow: alternative.airflow },
       ],
-    })
+    }
+    // what the past has taught is the same whatever is done from now on
+    const state = curingState(changed, believed)
+    believed = state.posterior
     let mouldHoursAhead = 0
     for (let i = 0; i < Math.min(ahead.hours, 14 * 24); i++) if (ahead.mouldExcessPct[i]! > 0) mouldHoursAhead++
     const base = outcomes[0]?.readyAtMs.p50 ?? state.readyAtMs.p50

@@ -37,7 +37,13 @@ const columns = (
  * What a simulated sensor in a place of this kind sends for each whole hour in [fromMs, toMs]; only outdoors has rain.
  * @param salt tells two places of a kind apart
  */
-export function sensedHours(weather: Weather, kind: PlaceKind, salt: number, fromMs: number, toMs: number): SensedHours {
+export function sensedHours(
+  weather: Weather,
+  kind: PlaceKind,
+  salt: number,
+  fromMs: number,
+  toMs: number,
+): SensedHours {
   const hours = wholeHours(fromMs, toMs)
   return columns(
     hours,

@@ -76,9 +76,7 @@ export function survivalCurve(model: LifeModel, nowDay: number, belief: LotBelie
   const soundLater = soundShareLater(model, nowDay, belief)
   const curve: { day: number; p10: number; p50: number; p90: number }[] = []
   for (let day = 0; day <= model.days; day += stepDays) {
-    const values = Array.from(belief.weights, (_, j) =>
-      day < nowDay ? soundShare(model, day, j) : soundLater(day, j),
-    )
+    const values = Array.from(belief.weights, (_, j) => (day < nowDay ? soundShare(model, day, j) : soundLater(day, j)))
     curve.push({ day, ...weightedSpread(values, belief.weights) })
   }
   return curve

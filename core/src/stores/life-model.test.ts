@@ -111,7 +111,8 @@ describe('survival', () => {
       const f = keepingForecast(model, lossPct, nowDay, unlooked(model, nowDay))
       expect(f.nineInTenDay.p10).toBeGreaterThanOrEqual(nowDay)
       expect(f.halfDay.p50).toBeGreaterThanOrEqual(f.nineInTenDay.p50)
-      for (const p of survivalCurve(model, nowDay, unlooked(model, nowDay))) expect(p.p10 <= p.p50 && p.p50 <= p.p90).toBe(true)
+      for (const p of survivalCurve(model, nowDay, unlooked(model, nowDay)))
+        expect(p.p10 <= p.p50 && p.p50 <= p.p90).toBe(true)
     }
   })
   it('is moved by the air: warm and dry, cold and dry, and damp end it differently', () => {

@@ -141,9 +141,7 @@ export function lotView(house: House, row: FullLotRow, events: readonly LotEvent
   const { id: _, ...listed } = row
   return {
     ...(lot ? lotRow(house, lot) : listed),
-    events: events.map((e) =>
-      eventView(crop, e, house.place(e.placeId)?.name ?? null, house.dateOf(e.atMs), struck),
-    ),
+    events: events.map((e) => eventView(crop, e, house.place(e.placeId)?.name ?? null, house.dateOf(e.atMs), struck)),
     keeping: lot?.stage === 'stored' ? keepingView(house, lot) : null,
     curing: lot?.stage === 'drying' ? curingView(house, lot) : null,
     dryer: lot?.stage === 'dryer' ? dryerView(house, lot) : null,

@@ -279,7 +279,10 @@ const laterHour = (known: Known, household: HouseholdRow) => comingHour(nowOf(ho
 const sameHouse = (known: Known, household: HouseholdRow) =>
   known.household.timeZone === household.timeZone && known.household.latitudeDeg === household.latitudeDeg
 
-const moveOf = ({ at, kind, crop, weightG }: { at: Date; kind: string; crop: string; weightG: number }, zone: string) => ({
+const moveOf = (
+  { at, kind, crop, weightG }: { at: Date; kind: string; crop: string; weightG: number },
+  zone: string,
+) => ({
   on: civilDateOf(at.getTime(), zone),
   kind,
   crop,
@@ -300,7 +303,9 @@ async function lotsOf(
     if (own) own.push(event)
     else events.set(event.lotId, [event])
   }
-  return new Map(identities.map((identity) => [identity.id, lotState(identity, events.get(identity.id) ?? [], almanac)]))
+  return new Map(
+    identities.map((identity) => [identity.id, lotState(identity, events.get(identity.id) ?? [], almanac)]),
+  )
 }
 
 const inOrder = (lots: ReadonlyMap<string, LotState>): LotState[] =>

@@ -24,7 +24,9 @@ function bytesOf(floats: Float32Array): Buffer {
   return bytes
 }
 
-export const monthOfHours = (row: MonthRow): MonthOfHours & { rainMm: Float32Array | null; lastAtMs: number | null } => ({
+export const monthOfHours = (
+  row: MonthRow,
+): MonthOfHours & { rainMm: Float32Array | null; lastAtMs: number | null } => ({
   startMs: startOf(row.month),
   temperatureC: floatsOf(row.temperatureC),
   relativeHumidityPct: floatsOf(row.relativeHumidityPct),
@@ -34,7 +36,11 @@ export const monthOfHours = (row: MonthRow): MonthOfHours & { rainMm: Float32Arr
 
 function monthsBetween(fromMs: number, toMs: number): string[] {
   const months: string[] = []
-  for (let month = monthOf(fromMs); startOf(month) <= toMs; month = monthOf(startOf(month) + hoursOfMonth(month) * hourMs)) {
+  for (
+    let month = monthOf(fromMs);
+    startOf(month) <= toMs;
+    month = monthOf(startOf(month) + hoursOfMonth(month) * hourMs)
+  ) {
     months.push(month)
   }
   return months

@@ -12,7 +12,8 @@ interface EventColumns extends Omit<EventOfLot, 'atMs'> {
 }
 
 const eventColumns = `id, lot_id as "lotId", kind, at, weight_g as "weightG", pieces, place_id as "placeId", details`
-const asEvents = (rows: EventColumns[]): EventOfLot[] => rows.map(({ at, ...rest }) => ({ ...rest, atMs: at.getTime() }))
+const asEvents = (rows: EventColumns[]): EventOfLot[] =>
+  rows.map(({ at, ...rest }) => ({ ...rest, atMs: at.getTime() }))
 
 /** Events of some lots, oldest first. */
 export const eventsOfLots = async (db: Client, householdId: string, lotIds: readonly string[]) =>
@@ -67,10 +68,9 @@ export const identitiesOf = async (db: Client, householdId: string, lotIds: read
 /** Ids of the lots that still hold something. */
 export const lotsHere = async (db: Client, householdId: string) =>
   (
-    await db.query<{ id: string }>(
-      `select lot_id as id from lot_now where household_id = $1 and stage <> 'gone'`,
-      [householdId],
-    )
+    await db.query<{ id: string }>(`select lot_id as id from lot_now where household_id = $1 and stage <> 'gone'`, [
+      householdId,
+    ])
   ).rows.map((row) => row.id)
 
 export const allLots = async (db: Client, householdId: string) =>
@@ -163,16 +163,7 @@ export const keepMonth = (db: Client, householdId: string, row: MonthRow, revisi
      on conflict (household_id, place_id, month) do update set temperature_c = excluded.temperature_c,
        relative_humidity_pct = excluded.relative_humidity_pct, rain_mm = excluded.rain_mm, last_at = excluded.last_at,
        revision = excluded.revision`,
-    [
-      householdId,
-      row.placeId,
-      row.month,
-      row.temperatureC,
-      row.relativeHumidityPct,
-      row.rainMm,
-      row.lastAt,
-      revision,
-    ],
+    [householdId, row.placeId, row.month, row.temperatureC, row.relativeHumidityPct, row.rainMm, row.lastAt, revision],
   )
 
 /** Raises the household's air revision, and holds up others who would until the transaction ends. */

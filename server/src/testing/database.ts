@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto'
-import { fileURLToPath } from 'node:url'
+import { resolve } from 'node:path'
 import pg from 'pg'
 import { migrate } from '../migrate'
 
-const migrations = fileURLToPath(new URL('../../migrations', import.meta.url))
+// tests and benchmarks run from the project's own folder
+const migrations = resolve('server/migrations')
 
 export interface FreshDatabase {
   /** as the server acts: an ordinary role */

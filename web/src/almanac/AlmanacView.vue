@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import type { PlaceView } from '@vadose/contract/places'
+import { addOwnCrop, removeOwnCrop, setChoice } from '@vadose/contract/almanac'
+import { useView, write } from '../view'
+import { listPlaces } from '@vadose/contract/places'
 import { sources } from '@vadose/core/almanac'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { ApiError, post, put, remove } from '../api'
-import { inUnits, useAnswer, useFrame, weight } from '../households'
+import { ApiError } from '../call'
+import { inUnits, useFrame, weight } from '../households'
 import { allCrops, cropColour, currentAlmanac } from './almanac'
 import ConditionRulers from './ConditionRulers.vue'
 import CropList from './CropList.vue'
@@ -17,7 +19,7 @@ import SchoolsCard from './SchoolsCard.vue'
 const frame = useFrame()
 const route = useRoute()
 const router = useRouter()
-const { answer: places } = useAnswer<PlaceView[]>(() => '/places')
+const { answer: places } = useView(listPlaces)
 const editing = ref(false)
 const ownName = ref('')
 const adding = ref(false)
@@ -41,7 +43,6 @@ async function written(work: Promise<unknown>): Promise<boolean> {
   failure.value = ''
   try {
     await work
-    await frame.changed()
     return true
   } catch (error) {
     failure.value = error instanceof ApiError ? error.message : String(error)
@@ -49,11 +50,11 @@ async function written(work: Promise<unknown>): Promise<boolean> {
   }
 }
 const choose = (topic: string, choice: string) =>
-  written(put('/almanac/choice', { crop: crop.value!.id, topic, choice }))
+  written(write(setChoice, { body: { crop: crop.value!.id, topic, choice } }))
 async function addOwn() {
   let id = ''
   const done = await written(
-    post<{ id: string }>('/almanac/crops', { name: ownName.value, template: crop.value!.id }).then((a) => (id = a.id)),
+    write(addOwnCrop, { body: { name: ownName.value, template: crop.value!.id } }).then((a) => (id = a.id)),
   )
   if (!done) return
   adding.value = false
@@ -63,7 +64,7 @@ async function addOwn() {
 }
 async function removeOwn() {
   const id = crop.value!.id
-  if (await written(remove(`/almanac/crops/${id}`))) void router.push('/almanac')
+  if (await written(write(removeOwnCrop, { params: { crop: id } }))) void router.push('/almanac')
 }
 </script>
 

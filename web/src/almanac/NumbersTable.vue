@@ -1,12 +1,12 @@
 <script setup lang="ts">
+import { setOverride } from '@vadose/contract/almanac'
+import { write } from '../view'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watch } from 'vue'
-import { ApiError, put } from '../api'
-import { useFrame } from '../households'
+import { ApiError } from '../call'
 import { numberRows, readNumber, type NumberRow } from './number-words'
 
 const props = defineProps<{ crop: string; editing: boolean }>()
-const frame = useFrame()
 const rows = computed(() => numberRows(props.crop))
 const open = ref('')
 const text = ref('')
@@ -31,9 +31,8 @@ async function keep(row: NumberRow, back = false) {
     return
   }
   try {
-    await put('/almanac/override', { crop: props.crop, path: row.path, value, why: why.value })
+    await write(setOverride, { body: { crop: props.crop, path: row.path, value, why: why.value } })
     open.value = ''
-    await frame.changed()
   } catch (error) {
     failure.value = error instanceof ApiError ? error.message : String(error)
   }

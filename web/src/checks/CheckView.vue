@@ -1,16 +1,17 @@
 <script setup lang="ts">
-import type { LotView } from '@vadose/contract/lots'
+import { useView } from '../view'
+import { readLot } from '@vadose/contract/lots'
 import { ElButton } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { cropColour, cropOf, lotCrop } from '../almanac'
-import { amount, inUnits, longDate, untilDate, useAnswer, useFrame } from '../households'
+import { amount, inUnits, longDate, untilDate, useFrame } from '../households'
 import { SurvivalChart, useAct } from '../lots'
 
 const frame = useFrame()
 const route = useRoute()
 const code = String(route.params['code']).toUpperCase()
-const { answer: lot, failure } = useAnswer<LotView>(() => `/lots/${code}`)
+const { answer: lot, failure } = useView(readLot, () => ({ params: { code } }))
 const crop = computed(() => (lot.value ? lotCrop(lot.value) : cropOf('')))
 
 const step = ref<'look' | 'decide' | 'done'>('look')

@@ -1,46 +1,38 @@
 <script setup lang="ts">
-import type { HouseholdSummary } from '@vadose/contract/households'
-import type { PlaceView } from '@vadose/contract/places'
+import { exportJobs, exportLedger, exportLots, exportReadings } from '@vadose/contract/exports'
+import { useView, write } from '../view'
+import { listHouseholds } from '@vadose/contract/households'
+import { addPlace as addPlaceEndpoint, listPlaces } from '@vadose/contract/places'
 import { placeKinds, type PlaceKind } from '@vadose/core/places'
 import { ElButton, ElInput } from 'element-plus'
 import { ref } from 'vue'
-import { useRouter } from 'vue-router'
-import { post } from '../api'
-import { useAnswer, useFrame } from './frame'
+import { householdHere, linkTo } from '../call'
+import { useFrame } from './frame'
 import SettingsCard from './SettingsCard.vue'
 import StartHousehold from './StartHousehold.vue'
 import { humidity, temperature } from './words'
 
 const frame = useFrame()
-const router = useRouter()
-const { answer: households } = useAnswer<HouseholdSummary[]>(() => '/households')
-const { answer: places } = useAnswer<PlaceView[]>(() => (frame.frame ? '/places' : null))
+const { answer: households } = useView(listHouseholds)
+const { answer: places } = useView(listPlaces, () => (householdHere ? {} : null))
 
 const failure = ref('')
 async function attempt(work: () => Promise<unknown>) {
   failure.value = ''
   try {
     await work()
-    await frame.changed()
   } catch (error) {
     failure.value = error instanceof Error ? error.message : String(error)
   }
 }
-async function settle() {
-  await frame.load()
-  await router.push('/')
-}
-const enter = (id: string) =>
-  attempt(async () => {
-    await post(`/households/${id}/enter`, {})
-    await settle()
-  })
+/** Another household is another page: this one goes on writing into its own only. */
+const goTo = (address: string) => location.assign(`/${address}/`)
 
 const placeName = ref('')
 const placeKind = ref<PlaceKind>('cool-room')
 const addPlace = () =>
   attempt(async () => {
-    await post('/places', { name: placeName.value.trim(), kind: placeKind.value })
+    await write(addPlaceEndpoint, { body: { name: placeName.value.trim(), kind: placeKind.value } })
     placeName.value = ''
   })
 
@@ -68,12 +60,12 @@ function wear(next: 'paper' | 'cellar') {
           <li v-for="h in households" :key="h.id" class="row">
             <strong>{{ h.name }}</strong>
             <span class="soft">{{ h.clock === 'practice' ? 'practice clock' : 'real clock' }}</span>
-            <span v-if="h.current" class="good">you are here</span>
-            <ElButton v-else @click="enter(h.id)">Go there</ElButton>
+            <span v-if="h.address === householdHere" class="good">you are here</span>
+            <a v-else class="el-button" :href="`/${h.address}/`">Go there</a>
           </li>
         </ul>
       </section>
-      <StartHousehold @started="settle" />
+      <StartHousehold @started="goTo" />
     </div>
 
     <section v-if="places" class="card">
@@ -110,15 +102,17 @@ function wear(next: 'paper' | 'cellar') {
     <section v-if="frame.frame" class="card stack">
       <h2>Take it with you</h2>
       <div class="row">
-        <a class="el-button" href="/api/exports/jobs.ics" download>Jobs, as a calendar</a>
-        <a class="el-button" href="/api/exports/lots.csv" download>Lots, CSV</a>
-        <a class="el-button" href="/api/exports/ledger.csv" download>The whole ledger, CSV</a>
+        <a class="el-button" :href="linkTo(exportJobs, {})" download>Jobs, as a calendar</a>
+        <a class="el-button" :href="linkTo(exportLots, {})" download>Lots, CSV</a>
+        <a class="el-button" :href="linkTo(exportLedger, {})" download>The whole ledger, CSV</a>
       </div>
       <p v-if="places?.length">
         Readings, CSV:
         <template v-for="(p, i) in places" :key="p.id"
           >{{ i ? ', ' : ''
-          }}<a :href="`/api/exports/readings.csv?place=${p.id}`" download>{{ p.name.toLowerCase() }}</a></template
+          }}<a :href="linkTo(exportReadings, { query: { place: p.id } })" download>{{
+            p.name.toLowerCase()
+          }}</a></template
         >
       </p>
     </section>

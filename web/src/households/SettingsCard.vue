@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import type { Settings } from '@vadose/contract/almanac'
+import { changeSettings, type Settings } from '@vadose/contract/households'
+import { write } from '../view'
 import { ElButton, ElInput } from 'element-plus'
 import { ref, watch } from 'vue'
-import { ApiError, put } from '../api'
+import { ApiError } from '../call'
 import { Choices } from '../kit'
 import { useFrame } from './frame'
 
@@ -24,8 +25,7 @@ async function keep(settings: Settings, says: string) {
   failure.value = ''
   kept.value = ''
   try {
-    await put('/settings', settings)
-    await frame.changed()
+    await write(changeSettings, { body: settings })
     kept.value = says
   } catch (error) {
     failure.value = error instanceof ApiError ? error.message : String(error)

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import type { NewHousehold } from '@vadose/contract/households'
+import { write } from '../view'
+import { startHousehold, type NewHousehold } from '@vadose/contract/households'
 import { isCivilDate } from '@vadose/core/households'
 import { ElButton, ElDatePicker, ElInput } from 'element-plus'
 import 'element-plus/es/components/date-picker/style/css'
 import { computed, ref } from 'vue'
-import { post } from '../api'
 
 /** A household of one's own: by the real clock, or by one that is moved by hand. */
-const emit = defineEmits<{ started: [] }>()
+const emit = defineEmits<{ started: [address: string] }>()
 const name = ref('')
 const clock = ref<'real' | 'practice'>('real')
 const startsOn = ref('')
@@ -41,8 +41,8 @@ async function start() {
     ...(typeof altitudeM.value === 'number' ? { altitudeM: altitudeM.value } : {}),
   }
   try {
-    await post('/households', wanted)
-    emit('started')
+    const { address } = await write(startHousehold, { body: wanted })
+    emit('started', address)
   } catch (error) {
     failure.value = error instanceof Error ? error.message : String(error)
   }

@@ -1,4 +1,4 @@
-import { ApiError } from '../api'
+import { ApiError } from '../call'
 import { inUnits } from './in-units'
 
 /** What went wrong, as a refusal that a form can show, in the household's units. */

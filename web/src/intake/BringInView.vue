@@ -1,18 +1,20 @@
 <script setup lang="ts">
-import type { HarvestAnswer, IntakeMemory, MarkedBed, NewHarvest } from '@vadose/contract/intake'
-import type { LotRow } from '@vadose/contract/lots'
-import type { PlaceView, WeatherDay } from '@vadose/contract/places'
+import { useView, write } from '../view'
+import { bringIn, lastHarvests, listMarkedBeds, type HarvestAnswer, type NewHarvest } from '@vadose/contract/intake'
+import { listLots } from '@vadose/contract/lots'
+import { listPlaces, readWeather } from '@vadose/contract/places'
 import { isCivilDate } from '@vadose/core/households'
+import { joinsOf } from '@vadose/core/intake'
 import { ElButton, ElDatePicker, ElInput } from 'element-plus'
 import 'element-plus/es/components/date-picker/style/css'
 import { computed, reactive, ref, watch } from 'vue'
-import { newRequestId, post, type ApiError } from '../api'
+import { newRequestId, type ApiError } from '../call'
 import { cropOf, type Crop } from '../almanac'
-import { bareLarge, largeUnit, refused, shortDate, useAnswer, useFrame, weight } from '../households'
+import { bareLarge, largeUnit, refused, shortDate, useFrame, weight } from '../households'
 import { countFrom } from '../lots'
 import BroughtIn from './BroughtIn.vue'
 import CropChooser from './CropChooser.vue'
-import { emptyHeaps, heapsToSend, joinsOf, markOf, proposedPlace, sumHarvest, type HeapEntry } from './harvest'
+import { emptyHeaps, heapsToSend, markOf, proposedPlace, sumHarvest, type HeapEntry } from './harvest'
 import HeapRow from './HeapRow.vue'
 import KeepBack from './KeepBack.vue'
 import LatelyCard from './LatelyCard.vue'
@@ -21,11 +23,11 @@ import ReadinessLook from './ReadinessLook.vue'
 import TallyField from './TallyField.vue'
 
 const frame = useFrame()
-const { answer: places } = useAnswer<PlaceView[]>(() => '/places')
-const { answer: weather } = useAnswer<WeatherDay[]>(() => '/weather')
-const { answer: known } = useAnswer<LotRow[]>(() => '/lots')
-const { answer: marked } = useAnswer<MarkedBed[]>(() => '/harvests/marked-beds')
-const { answer: memory } = useAnswer<IntakeMemory[]>(() => '/harvests/last')
+const { answer: places } = useView(listPlaces)
+const { answer: weather } = useView(readWeather)
+const { answer: known } = useView(listLots)
+const { answer: marked } = useView(listMarkedBeds)
+const { answer: memory } = useView(lastHarvests)
 
 const crop = ref<Crop>()
 const variety = ref('')
@@ -79,7 +81,7 @@ const ready = computed(
   () => sum.value?.adds && sum.value.heaps.length > 0 && isCivilDate(date.value) && date.value <= frame.today,
 )
 
-async function bringIn() {
+async function make() {
   if (!ready.value || busy.value) return
   busy.value = true
   refusal.value = undefined
@@ -94,9 +96,8 @@ async function bringIn() {
     ...(signShare.value !== undefined ? { signShare: signShare.value } : {}),
   }
   try {
-    made.value = (await post<HarvestAnswer>('/harvests', harvest)).lots
+    made.value = (await write(bringIn, { body: harvest })).lots
     requestId = newRequestId()
-    await frame.changed()
   } catch (error) {
     refusal.value = refused(error)
     if (refusal.value.code !== 'away') requestId = newRequestId()
@@ -114,7 +115,7 @@ function again() {
 <template>
   <BroughtIn v-if="made && crop" :lots="made" :crop="crop" @again="again" />
 
-  <form v-else class="stack" @submit.prevent="bringIn">
+  <form v-else class="stack" @submit.prevent="make">
     <CropChooser :model-value="crop" :memory="memory ?? []" @update:model-value="choose" />
 
     <div v-if="crop" class="columns">

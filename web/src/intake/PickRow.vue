@@ -1,16 +1,17 @@
 <script setup lang="ts">
-import type { HarvestAnswer, IntakeMemory, PickedCrop } from '@vadose/contract/intake'
+import { useView, write } from '../view'
+import { addPick, listPicks, type IntakeMemory } from '@vadose/contract/intake'
 import { addDays } from '@vadose/core/households'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, nextTick, ref } from 'vue'
-import { ApiError, newRequestId, post } from '../api'
+import { ApiError, newRequestId } from '../call'
 import { allCrops, cropColour, cropOf } from '../almanac'
-import { gramsFrom, largeUnit, shortDate, useAnswer, useFrame, weight } from '../households'
+import { gramsFrom, largeUnit, shortDate, useFrame, weight } from '../households'
 
 /** What is picked day by day: one tap, one weight; it adds up by crop and week. */
 const props = defineProps<{ memory: IntakeMemory[] }>()
 const frame = useFrame()
-const { answer: picked } = useAnswer<PickedCrop[]>(() => '/picks')
+const { answer: picked } = useView(listPicks)
 const daily = (id: string) => {
   const heap = cropOf(id).heaps[0]
   return heap?.id === 'sound' && heap.fate === 'eat-first' && !heap.hangs
@@ -37,12 +38,11 @@ async function keep() {
   busy.value = true
   failure.value = ''
   try {
-    const { lots } = await post<HarvestAnswer>('/picks', { requestId, crop: chosen.value, weightG: grams.value })
+    const { lots } = await write(addPick, { body: { requestId, crop: chosen.value, weightG: grams.value } })
     requestId = newRequestId()
     done.value = `${weight(grams.value)} of ${cropOf(chosen.value).plural} put to ${lots[0]!.code}.`
     text.value = ''
     chosen.value = ''
-    await frame.changed()
   } catch (error) {
     failure.value = error instanceof ApiError ? error.message : String(error)
     if (!(error instanceof ApiError && error.code === 'away')) requestId = newRequestId()

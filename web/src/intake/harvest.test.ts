@@ -1,10 +1,9 @@
-import type { LotRow } from '@vadose/contract/lots'
 import type { PlaceView } from '@vadose/contract/places'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { cropOf } from '../almanac'
 import { useUnits } from '../households'
-import { emptyHeaps, heapsToSend, joinsOf, markOf, proposedPlace, sumHarvest, type HeapEntry } from './harvest'
+import { emptyHeaps, heapsToSend, markOf, proposedPlace, sumHarvest, type HeapEntry } from './harvest'
 
 const garlic = cropOf('garlic-hardneck')
 const unmeasured = { at: null, temperatureC: null, relativeHumidityPct: null }

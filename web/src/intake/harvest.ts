@@ -1,8 +1,6 @@
 import type { MarkedBed, NewHarvest } from '@vadose/contract/intake'
-import type { LotRow } from '@vadose/contract/lots'
 import type { PlaceView } from '@vadose/contract/places'
 import type { Crop, HeapTemplate, HungIn } from '@vadose/core/almanac'
-import { daysBetween } from '@vadose/core/households'
 import { proposePlace, remainderG, type HeapWeight } from '@vadose/core/intake'
 import { gramsFromSum } from '../households'
 import { countFrom } from '../lots'

@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import type { LarderLot, LarderView } from '@vadose/contract/larder'
+import { useView } from '../view'
+import { readLarder, type LarderLot } from '@vadose/contract/larder'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropColour, cropOf, lotCrop, lotName } from '../almanac'
-import { amount, dateRange, exactWeight, inUnits, longDate, shortDate, useAnswer, weight } from '../households'
+import { amount, dateRange, exactWeight, inUnits, longDate, shortDate, weight } from '../households'
 import { LotDrawer, TakeForm, useAct } from '../lots'
 import Shelf from './Shelf.vue'
 
-const { answer: view, failure } = useAnswer<LarderView>(() => '/larder')
+const { answer: view, failure } = useView(readLarder)
 const { act, refusal, busy } = useAct()
 const some = ref<string>()
 const drawer = ref<string>()

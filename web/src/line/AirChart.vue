@@ -3,10 +3,11 @@ import type { LineView } from '@vadose/contract/line'
 import { scaleLinear, scaleTime } from 'd3-scale'
 import { curveMonotoneX, line } from 'd3-shape'
 import { computed } from 'vue'
+import { civilDateOf, instantOf } from '@vadose/core/households'
 import { momentOf, shortDate, useFrame } from '../households'
 import { TableBelow, useReader } from '../kit'
 
-const props = defineProps<{ air: LineView['air']; placeId: string | null; stallKPa: number; now: string }>()
+const props = defineProps<{ air: LineView['air']; placeId: string | null; stallKPa: number | null; now: string }>()
 type Point = LineView['air'][number]['points'][number]
 const width = 400
 const height = 190
@@ -28,24 +29,29 @@ const draw = (list: Point[]) =>
   ).curve(curveMonotoneX)(list) ?? ''
 const past = computed(() => points.value.filter((p) => !p.ahead))
 const ahead = computed(() => [...past.value.slice(-1), ...points.value.filter((p) => p.ahead)])
-const days = computed(() =>
-  x.value
-    .ticks(5)
-    .filter((d) => x.value(d) < width - 24)
-    .map((d) => ({ x: x.value(d), label: d.toLocaleDateString('en-GB', { day: 'numeric', month: 'short' }) })),
-)
+const frame = useFrame()
+const zone = computed(() => frame.frame?.household.timeZone ?? 'UTC')
+/** Midnights of the household, every third day. */
+const days = computed(() => {
+  const on = [...new Set(points.value.map((p) => civilDateOf(Date.parse(p.at), zone.value)))]
+  return on
+    .map((day) => ({ x: x.value(new Date(instantOf(day, 0, zone.value))), label: shortDate(day) }))
+    .filter((d, i) => i % 3 === 0 && d.x >= 40 && d.x < width - 24)
+})
 const { at, listeners } = useReader<Point>({
   points: () => points.value,
   xOf: (p) => x.value(new Date(p.at)),
   width: () => width,
   from: () => past.value.length - 1,
 })
-const frame = useFrame()
-const when = (p: Point) => momentOf(p.at, frame.frame?.household.timeZone, frame.today)
+const when = (p: Point) => momentOf(p.at, zone.value, frame.today)
 /** A day's mean of its six-hour means. */
 const byDay = computed(() => {
   const days = new Map<string, Point[]>()
-  for (const p of points.value) days.set(p.at.slice(0, 10), [...(days.get(p.at.slice(0, 10)) ?? []), p])
+  for (const p of points.value) {
+    const on = civilDateOf(Date.parse(p.at), zone.value)
+    days.set(on, [...(days.get(on) ?? []), p])
+  }
   return [...days].map(([on, of]) => ({
     on,
     kPa: of.reduce((sum, p) => sum + p.vpdKPa, 0) / of.length,
@@ -62,7 +68,7 @@ const mean = computed(() => past.value.reduce((sum, p) => sum + p.vpdKPa, 0) / M
       :viewBox="`0 0 ${width} ${height}`"
       tabindex="0"
       role="img"
-      :aria-label="`Drying power of ${place.place}: ${mean.toFixed(2)} kPa on average over ten days; below ${stallKPa} kPa drying stalls; arrow keys read it out`"
+      :aria-label="`Drying power of ${place.place}: ${mean.toFixed(2)} kPa on average over ten days${stallKPa === null ? '' : `; below ${stallKPa} kPa drying stalls`}; arrow keys read it out`"
       v-on="listeners"
     >
       <g v-for="t in y.ticks(4)" :key="t">
@@ -72,11 +78,20 @@ const mean = computed(() => past.value.reduce((sum, p) => sum + p.vpdKPa, 0) / M
       <text v-for="d in days" :key="d.label" class="axis" :x="d.x" :y="height - 8" text-anchor="middle">
         {{ d.label }}
       </text>
-      <rect class="stall" x="40" :width="width - 48" :y="y(stallKPa)" :height="y(0) - y(stallKPa)" />
+      <rect
+        v-if="stallKPa !== null"
+        class="stall"
+        x="40"
+        :width="width - 48"
+        :y="y(stallKPa)"
+        :height="y(0) - y(stallKPa)"
+      />
       <path :d="draw(past)" class="past" />
       <path :d="draw(ahead)" class="ahead" />
       <line class="now" :x1="x(new Date(now))" :x2="x(new Date(now))" y1="8" :y2="y(0)" />
-      <text class="axis stall-says" x="46" :y="y(stallKPa) - 5">below this, drying stalls</text>
+      <text v-if="stallKPa !== null" class="axis stall-says" x="46" :y="y(stallKPa) - 5">
+        below this, drying stalls
+      </text>
       <circle v-if="at" class="reader" :cx="x(new Date(at.at))" :cy="y(at.vpdKPa)" r="4.5" />
     </svg>
     <figcaption class="soft" aria-live="polite">

@@ -1,22 +1,13 @@
 <script setup lang="ts">
-import type { LotView } from '@vadose/contract/lots'
-import type { PlaceView } from '@vadose/contract/places'
+import { useView } from '../view'
+import { readLot } from '@vadose/contract/lots'
+import { listPlaces } from '@vadose/contract/places'
 import { dryWeight, traysMoisturePct } from '@vadose/core/line'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watchEffect } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { cropOf } from '../almanac'
-import {
-  amount,
-  degree,
-  fromCelsius,
-  gramsFrom,
-  largeUnit,
-  temperature,
-  toCelsius,
-  useAnswer,
-  weight,
-} from '../households'
+import { amount, degree, fromCelsius, gramsFrom, largeUnit, temperature, toCelsius, weight } from '../households'
 import { useAct } from '../lots'
 import { Choices } from '../kit'
 
@@ -24,8 +15,8 @@ import { Choices } from '../kit'
 const route = useRoute()
 const router = useRouter()
 const code = String(route.params['code']).toUpperCase()
-const { answer: lot, failure } = useAnswer<LotView>(() => `/lots/${code}`)
-const { answer: places } = useAnswer<PlaceView[]>(() => '/places')
+const { answer: lot, failure } = useView(readLot, () => ({ params: { code } }))
+const { answer: places } = useView(listPlaces)
 const crop = computed(() => cropOf(lot.value?.crop ?? ''))
 const how = computed(() => crop.value.dehydrating)
 const much = ref<'all' | 'part' | undefined>('all')

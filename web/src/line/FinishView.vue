@@ -1,19 +1,20 @@
 <script setup lang="ts">
-import type { LotView } from '@vadose/contract/lots'
-import type { PlaceView } from '@vadose/contract/places'
+import { useView } from '../view'
+import { readLot } from '@vadose/contract/lots'
+import { listPlaces } from '@vadose/contract/places'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import { cropOf, schoolOf } from '../almanac'
-import { amount, gramsFrom, largeUnit, useAnswer, weight } from '../households'
+import { amount, gramsFrom, largeUnit, weight } from '../households'
 import { countFrom, GradeRows, gradesFrom, useAct, type GradeEntries } from '../lots'
 import { Choices } from '../kit'
 import { placeOptions } from '../places'
 
 const route = useRoute()
 const code = String(route.params['code']).toUpperCase()
-const { answer: lot, failure } = useAnswer<LotView>(() => `/lots/${code}`)
-const { answer: places } = useAnswer<PlaceView[]>(() => '/places')
+const { answer: lot, failure } = useView(readLot, () => ({ params: { code } }))
+const { answer: places } = useView(listPlaces)
 const crop = computed(() => cropOf(lot.value?.crop ?? ''))
 const neck = ref('')
 const pack = ref('')

@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import type { LineAdvice } from '@vadose/contract/line'
+import { useView } from '../view'
+import { readLineAdvice, type LineAdvice } from '@vadose/contract/line'
 import { ElButton } from 'element-plus'
 import { computed } from 'vue'
 import { lotName } from '../almanac'
-import { inUnits, useAnswer } from '../households'
+import { inUnits } from '../households'
 import { useAct } from '../lots'
 
 /** The line as a whole: what tomorrow's air does to it, and which moves would help most. */
-const { answer: advice } = useAnswer<LineAdvice>(() => '/line-advice')
+const { answer: advice } = useView(readLineAdvice)
 const { act, refusal, busy } = useAct()
 const kPa = (value: number) => value.toFixed(2)
 const days = (n: number) => `${Math.round(n)} ${Math.round(n) === 1 ? 'day' : 'days'} sooner`
@@ -47,7 +48,7 @@ const shown = computed(() => (advice.value?.tomorrow.length || advice.value?.mov
             <strong>{{ inUnits(m.option.label.charAt(0).toLowerCase() + m.option.label.slice(1)) }}</strong>
             <span class="soft">{{ gain(m.option) }}</span>
           </span>
-          <RouterLink v-if="m.option.to" class="el-button" :to="m.option.to">Load it</RouterLink>
+          <RouterLink v-if="m.option.inDryer" class="el-button" :to="`/lots/${m.code}/dry`">Load it</RouterLink>
           <ElButton
             v-else-if="m.option.act"
             :disabled="busy"

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import type { LineLotDetail, LineView } from '@vadose/contract/line'
+import { useView } from '../view'
+import { readLine, readLineLot, type LineLotDetail } from '@vadose/contract/line'
 import { ElButton } from 'element-plus'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { cropColour, cropOf, lotName } from '../almanac'
-import { dateRange, inUnits, useAnswer, useFrame, weight } from '../households'
+import { dateRange, inUnits, useFrame, weight } from '../households'
 import { CleanForm, useAct, WeighField } from '../lots'
 import { bringIntoView } from '../kit'
 import { ReadField } from '../places'
@@ -19,7 +20,7 @@ import WeightChart from './WeightChart.vue'
 const frame = useFrame()
 const route = useRoute()
 const router = useRouter()
-const { answer: view, failure } = useAnswer<LineView>(() => '/line')
+const { answer: view, failure } = useView(readLine)
 const chosen = computed(() => {
   const wanted = route.query['lot']
   const lots = view.value?.lots ?? []
@@ -28,7 +29,7 @@ const chosen = computed(() => {
     [...lots].sort((a, b) => b.stalledForHours - a.stalledForHours || b.readyNow - a.readyNow)[0]
   )
 })
-const { answer: detail } = useAnswer<LineLotDetail>(() => (chosen.value ? `/line/${chosen.value.code}` : null))
+const { answer: detail } = useView(readLineLot, () => (chosen.value ? { params: { code: chosen.value.code } } : null))
 const bunch = computed(() => cropOf(chosen.value?.crop ?? '').curing?.bunch)
 const heals = computed(() => cropOf(chosen.value?.crop ?? '').curing?.clock === 'healing')
 const feels = computed(() =>
@@ -165,7 +166,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         <AirChart
           :air="view.air"
           :place-id="chosen.placeId"
-          :stall-k-pa="view.stallKPa"
+          :stall-k-pa="chosen.stallKPa"
           :now="frame.frame?.now ?? ''"
         />
         <p class="soft">
@@ -187,7 +188,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
               </p>
             </div>
             <strong>{{ dateRange(o.ready.p10, o.ready.p90) }}</strong>
-            <RouterLink v-if="o.to" class="el-button" :to="o.to">Load it</RouterLink>
+            <RouterLink v-if="o.inDryer" class="el-button" :to="`/lots/${chosen.code}/dry`">Load it</RouterLink>
             <ElButton
               v-else-if="o.act"
               :disabled="busy"

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { LotRow } from '@vadose/contract/lots'
-import type { PlaceView } from '@vadose/contract/places'
+import { listLots, type LotRow } from '@vadose/contract/lots'
+import { listPlaces, type PlaceView } from '@vadose/contract/places'
 import { ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { get } from '../api'
+import { call } from '../call'
 import { findAmong, type Found } from './find'
 
 const router = useRouter()
@@ -20,7 +20,7 @@ defineExpose({ focus: () => input.value?.focus() })
 async function opened() {
   open.value = true
   try {
-    ;[lots.value, places.value] = await Promise.all([get<LotRow[]>('/lots'), get<PlaceView[]>('/places')])
+    ;[lots.value, places.value] = await Promise.all([call(listLots, {}), call(listPlaces, {})])
   } catch {
     // the page itself says when Vadose does not answer
   }

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import type { LotView } from '@vadose/contract/lots'
+import { useView } from '../view'
+import { readLot } from '@vadose/contract/lots'
 import { ElDrawer } from 'element-plus'
 import 'element-plus/es/components/drawer/style/css'
-import { useAnswer } from '../households'
 import LotPanel from './LotPanel.vue'
 
 const props = defineProps<{ code: string | undefined }>()
 const emit = defineEmits<{ close: [] }>()
-const { answer: lot, failure } = useAnswer<LotView>(() => (props.code ? `/lots/${props.code}` : null))
+const { answer: lot, failure } = useView(readLot, () => (props.code ? { params: { code: props.code } } : null))
 const size = window.matchMedia('(min-width: 821px)').matches ? '560px' : '100%'
 </script>
 

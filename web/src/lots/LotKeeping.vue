@@ -1,13 +1,15 @@
 <script setup lang="ts">
-import type { KeepingView, LotView } from '@vadose/contract/lots'
+import { readElsewhere, type KeepingView, type LotView } from '@vadose/contract/lots'
 import { computed } from 'vue'
 import { cropColour } from '../almanac'
 import { inUnits, longDate, shortDate, untilDate, useFrame } from '../households'
+import { useView } from '../view'
 import SurvivalChart from './SurvivalChart.vue'
 
 /** How long a stored lot keeps where it is, what will end it, and what other places would make of it. */
 const props = defineProps<{ lot: LotView; keeping: KeepingView; wide: boolean }>()
 const frame = useFrame()
+const { answer: elsewhere } = useView(readElsewhere, () => ({ params: { code: props.lot.code } }))
 const colour = computed(() => cropColour(props.lot.crop))
 </script>
 
@@ -18,10 +20,10 @@ const colour = computed(() => cropColour(props.lot.crop))
         <h2>How much of it is still sound</h2>
         <SurvivalChart :narrow="!wide" :keeping="keeping" :today="frame.today" :checks="lot.checks" :colour="colour" />
       </section>
-      <section v-if="lot.elsewhere.length" class="card">
+      <section v-if="elsewhere?.length" class="card">
         <h2>Elsewhere in the house</h2>
         <ul class="bare">
-          <li v-for="p in lot.elsewhere" :key="p.placeId">
+          <li v-for="p in elsewhere" :key="p.placeId">
             {{ p.place }}: <strong>{{ p.beyond ? 'over a year' : `to ${longDate(p.nineInTenUntil)}` }}</strong>
             <span class="soft"> · {{ p.endedBy }} ends it</span>
           </li>

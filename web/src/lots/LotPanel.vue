@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import type { LotView } from '@vadose/contract/lots'
+import { readPhoto, type LotView } from '@vadose/contract/lots'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropOf, heapLabel, lotCrop } from '../almanac'
+import { linkTo } from '../call'
 import { amount, dateRange, inUnits, momentOf, useFrame, weight } from '../households'
 import { useAct } from './act'
 import CleanForm from './CleanForm.vue'
@@ -17,6 +18,8 @@ import WeighField from './WeighField.vue'
 
 const props = defineProps<{ lot: LotView; wide?: boolean }>()
 const frame = useFrame()
+/** a new picture has the old one's address */
+const taken = ref(0)
 const crop = computed(() => lotCrop(props.lot))
 const dries = computed(
   () => ['fresh', 'stored'].includes(props.lot.stage) && cropOf(props.lot.crop).dehydrating && !props.lot.dried,
@@ -73,7 +76,7 @@ defineExpose({ toggle })
           <ElButton v-if="lot.stage === 'stored' && !lot.dried" @click="toggle('grade')">Sort by size</ElButton>
           <ElButton @click="toggle('move')">Move <kbd>m</kbd></ElButton>
           <ElButton @click="toggle('lose')">Gone bad</ElButton>
-          <PhotoButton :code="lot.code" :pictured="lot.pictured" />
+          <PhotoButton :code="lot.code" :pictured="lot.pictured" @kept="taken++" />
           <RouterLink class="el-button" :to="`/lots/${lot.code}/tag`">Tag</RouterLink>
         </template>
         <ElButton @click="toggle('note')">Note</ElButton>
@@ -140,7 +143,11 @@ defineExpose({ toggle })
       </p>
     </section>
     <section v-if="lot.pictured" class="card">
-      <img class="photo" :src="`/api/lots/${lot.code}/photo.jpg?${frame.tick}`" :alt="`${crop.name} ${lot.code}`" />
+      <img
+        class="photo"
+        :src="`${linkTo(readPhoto, { params: { code: lot.code } })}?${taken}`"
+        :alt="`${crop.name} ${lot.code}`"
+      />
     </section>
     <LedgerList :events="lot.events" :code="lot.code" />
     <section class="card cautions">

@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import type { LotView } from '@vadose/contract/lots'
+import { useView } from '../view'
+import { readLot } from '@vadose/contract/lots'
 import { onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { useAnswer } from '../households'
 import LotPanel from './LotPanel.vue'
 
 const route = useRoute()
 const router = useRouter()
 const code = () => String(route.params['code']).toUpperCase()
-const { answer: lot, failure } = useAnswer<LotView>(() => `/lots/${code()}`)
+const { answer: lot, failure } = useView(readLot, () => ({ params: { code: code() } }))
 const panel = ref<InstanceType<typeof LotPanel>>()
 const wide = window.matchMedia('(min-width: 821px)').matches
 

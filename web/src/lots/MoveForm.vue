@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { PlaceView } from '@vadose/contract/places'
-import type { MovePreview } from '@vadose/contract/stores'
+import { useView } from '../view'
+import { listPlaces } from '@vadose/contract/places'
+import { previewMove } from '@vadose/contract/stores'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
-import { useAnswer } from '../households'
 import { Choices } from '../kit'
 import { placeOptions } from '../places'
 import { useAct } from './act'
@@ -12,9 +12,9 @@ import MoveSays from './MoveSays.vue'
 const props = defineProps<{ code: string; placeId: string | null; to?: string | undefined }>()
 const emit = defineEmits<{ done: [] }>()
 const chosen = ref<string | undefined>(props.to)
-const { answer: places } = useAnswer<PlaceView[]>(() => '/places')
-const { answer: preview } = useAnswer<MovePreview>(() =>
-  chosen.value ? `/stores/move?lot=${props.code}&place=${chosen.value}` : null,
+const { answer: places } = useView(listPlaces)
+const { answer: preview } = useView(previewMove, () =>
+  chosen.value ? { query: { lot: props.code, place: chosen.value } } : null,
 )
 const { act, refusal, busy } = useAct()
 const others = computed(() => (places.value ?? []).filter((p) => p.id !== props.placeId && p.kind !== 'outdoors'))

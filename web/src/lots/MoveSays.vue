@@ -14,7 +14,7 @@ const says = computed(() => {
 <template>
   <div class="says" aria-live="polite">
     <p>
-      <span class="soft">now in {{ preview.from.place.toLowerCase() }}</span
+      <span class="soft">now in {{ preview.from.place?.toLowerCase() ?? 'nowhere yet' }}</span
       ><br />
       {{ preview.level === 'half' ? 'half' : '9 in 10' }} sound until
       <strong>{{ untilDate(preview.from.nineInTenUntil.p50, preview.from.beyond) }}</strong>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { ApiError } from '../api'
-import { useFrame } from '../households'
+import { addPhoto } from '@vadose/contract/lots'
+import { ApiError } from '../call'
+import { write } from '../view'
 
 /** Takes a picture of a lot: made small here, so that what the camera wrote into the file never leaves the phone. */
 const props = defineProps<{ code: string; pictured?: boolean }>()
-const frame = useFrame()
+const emit = defineEmits<{ kept: [] }>()
 const failure = ref('')
 const kept = ref(false)
 const busy = ref(false)
@@ -20,17 +21,9 @@ async function take(event: Event) {
   failure.value = ''
   try {
     const jpeg = await small(file)
-    const response = await fetch(`/api/lots/${props.code}/photo`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'image/jpeg' },
-      body: jpeg,
-    })
-    if (!response.ok) {
-      const body = (await response.json()) as { error: { code: string; message: string } }
-      throw new ApiError(body.error.code, body.error.message)
-    }
+    await write(addPhoto, { params: { code: props.code }, body: jpeg })
     kept.value = true
-    await frame.changed()
+    emit('kept')
   } catch (error) {
     failure.value = error instanceof ApiError ? error.message : 'That file is no picture this browser can read.'
   } finally {

@@ -2,6 +2,8 @@
 import { ElButton } from 'element-plus'
 import { onBeforeUnmount, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import { householdHere } from '../call'
+import { tagIn } from './tag'
 
 /** Opens a lot by the QR on its tag: by the camera where the browser allows it, or from a picture. */
 const router = useRouter()
@@ -23,8 +25,6 @@ function stop() {
 }
 onBeforeUnmount(stop)
 
-/** The code of the lot a tag's address names. */
-const codeIn = (text: string) => /\/lots\/([A-Z]\d{2}-\d{1,4})$/i.exec(text)?.[1]?.toUpperCase()
 
 async function decode(
   source: HTMLVideoElement | ImageBitmap,
@@ -43,13 +43,15 @@ async function decode(
 }
 
 function open(text: string): boolean {
-  const code = codeIn(text)
-  if (!code) {
+  const tag = tagIn(text)
+  if (!tag) {
     says.value = 'That code is not on a tag of ours.'
     return false
   }
   stop()
-  void router.push(`/lots/${code}`)
+  // another household's tag opens in its own house
+  if (tag.household && tag.household !== householdHere) location.assign(`/${tag.household}/lots/${tag.code}`)
+  else void router.push(`/lots/${tag.code}`)
   return true
 }
 

@@ -2,12 +2,15 @@
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import { readLabels, readTag } from '@vadose/contract/labels'
+import { linkTo } from '../call'
 
 const route = useRoute()
 /** one lot, or several: G26-1,G26-2 */
 const code = computed(() => String(route.params['code']).toUpperCase())
 const codes = computed(() => code.value.split(',').filter(Boolean))
 const print = () => window.print()
+const tagOf = (one: string) => linkTo(readTag, { params: { code: one } })
 /** Label papers as the server knows them, in words. */
 const sheets = {
   'a4-21': 'A4 sheet, 21 labels',
@@ -19,7 +22,9 @@ const sheets = {
 const sheet = ref<keyof typeof sheets>((localStorage.getItem('label-sheet') as keyof typeof sheets | null) ?? 'a4-21')
 const skip = ref('0')
 const used = computed(() => (/^\d+$/.test(skip.value) ? Number(skip.value) : 0))
-const pdf = computed(() => `/api/labels.pdf?lots=${code.value}&sheet=${sheet.value}&skip=${used.value}`)
+const pdf = computed(() =>
+  linkTo(readLabels, { query: { lots: code.value, sheet: sheet.value, skip: String(used.value) } }),
+)
 watch(sheet, (next) => {
   skip.value = '0'
   localStorage.setItem('label-sheet', next)
@@ -33,9 +38,7 @@ watch(sheet, (next) => {
       <p class="soft">80 × 50 mm; tie it on before anything else is done</p>
       <div class="acts">
         <ElButton type="primary" @click="print">Print</ElButton>
-        <a v-if="codes.length === 1" class="el-button" :href="`/api/lots/${code}/tag.svg`" :download="`${code}.svg`"
-          >Save as SVG</a
-        >
+        <a v-if="codes.length === 1" class="el-button" :href="tagOf(code)" :download="`${code}.svg`">Save as SVG</a>
         <RouterLink v-if="codes.length === 1" class="el-button" :to="`/lots/${code}`">To the lot</RouterLink>
       </div>
     </header>
@@ -57,7 +60,7 @@ watch(sheet, (next) => {
       v-for="one in codes"
       :key="one"
       class="tag"
-      :src="`/api/lots/${one}/tag.svg`"
+      :src="tagOf(one)"
       :alt="`Tag of lot ${one} with a QR code of its address`"
     />
   </div>

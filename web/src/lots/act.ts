@@ -1,20 +1,20 @@
-import type { ActAnswer, ActName } from '@vadose/contract/lots'
+import { actOnLot, type ActAnswer } from '@vadose/contract/lots'
 import { ref } from 'vue'
-import { newRequestId, post, type ApiError } from '../api'
-import { refused, useFrame } from '../households'
+import { newRequestId, type ApiError } from '../call'
+import { refused } from '../households'
+import { write } from '../view'
 
 type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never
 type Act = Without<import('@vadose/contract/lots').Act, 'requestId'>
 
-/** Does something with a lot and lets every screen read anew; keeps the refusal for the form to show. */
+/** Does something with a lot; keeps the refusal for the form to show. */
 export function useAct() {
-  const frame = useFrame()
   const refusal = ref<ApiError>()
   const busy = ref(false)
   let pending: { key: string; id: string } | undefined
 
   /** @returns the answer, or undefined when it was refused (see `refusal`) */
-  async function act(code: string, what: Act & { act: ActName }): Promise<ActAnswer | undefined> {
+  async function act(code: string, what: Act): Promise<ActAnswer | undefined> {
     if (busy.value) return undefined
     busy.value = true
     refusal.value = undefined
@@ -22,9 +22,8 @@ export function useAct() {
     const key = JSON.stringify([code, what])
     if (pending?.key !== key) pending = { key, id: newRequestId() }
     try {
-      const answer = await post<ActAnswer>(`/lots/${code}/acts`, { ...what, requestId: pending.id })
+      const answer = await write(actOnLot, { params: { code }, body: { ...what, requestId: pending.id } })
       pending = undefined
-      await frame.changed()
       return answer
     } catch (error) {
       refusal.value = refused(error)

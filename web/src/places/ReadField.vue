@@ -1,12 +1,13 @@
 <script setup lang="ts">
+import { addReading } from '@vadose/contract/places'
+import { write } from '../view'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
-import { ApiError, post } from '../api'
-import { degree, toCelsius, useFrame } from '../households'
+import { ApiError } from '../call'
+import { degree, toCelsius } from '../households'
 
 /** A reading by hand: what the thermometer and the hygrometer of a place show. */
 const props = defineProps<{ placeId: string; placeName?: string | undefined }>()
-const frame = useFrame()
 const celsius = ref('')
 const percent = ref('')
 const failure = ref('')
@@ -17,13 +18,12 @@ const where = computed(() => (props.placeName ? ` in ${props.placeName.toLowerCa
 async function keep() {
   failure.value = ''
   try {
-    await post(`/places/${props.placeId}/readings`, {
-      temperatureC: toCelsius(number(celsius.value)),
-      relativeHumidityPct: number(percent.value),
+    await write(addReading, {
+      params: { id: props.placeId },
+      body: { temperatureC: toCelsius(number(celsius.value)), relativeHumidityPct: number(percent.value) },
     })
     celsius.value = ''
     percent.value = ''
-    await frame.changed()
   } catch (error) {
     failure.value = error instanceof ApiError ? error.message : String(error)
   }

@@ -1,13 +1,22 @@
 <script setup lang="ts">
-import type { KnownMapping, ReadingImportAnswer, ReadingImportView } from '@vadose/contract/readings'
-import type { PlaceView } from '@vadose/contract/places'
+import { made, useView, write } from '../view'
+import {
+  importReadings,
+  listImports,
+  listMappings,
+  undoImport,
+  type KnownMapping,
+  type ReadingImportAnswer,
+  type ReadingImportView,
+} from '@vadose/contract/readings'
+import { listPlaces } from '@vadose/contract/places'
 import type { ColumnMapping, FileHead } from '@vadose/core/readings'
 import { ElButton } from 'element-plus'
 import { proxy, wrap, type Remote } from 'comlink'
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { ApiError, newRequestId, post } from '../api'
-import { useAnswer, useFrame } from '../households'
+import { ApiError, householdHere, newRequestId } from '../call'
+import { useFrame } from '../households'
 import FileReport from './FileReport.vue'
 import MappingForm from './MappingForm.vue'
 import SensorsCard from './SensorsCard.vue'
@@ -15,9 +24,9 @@ import type { FileSummary, Reader, Refused } from './reader.worker'
 
 const frame = useFrame()
 const route = useRoute()
-const { answer: places } = useAnswer<PlaceView[]>(() => '/places')
-const { answer: imports } = useAnswer<ReadingImportView[]>(() => '/readings/imports')
-const { answer: known } = useAnswer<KnownMapping[]>(() => '/readings/mappings')
+const { answer: places } = useView(listPlaces)
+const { answer: imports } = useView(listImports)
+const { answer: known } = useView(listMappings)
 
 const chosen = ref('')
 const placeId = computed({
@@ -43,7 +52,10 @@ let worker: Worker | undefined
 let reader: Remote<Reader> | undefined
 function begin(): Remote<Reader> {
   worker ??= new Worker(new URL('./reader.worker.ts', import.meta.url), { type: 'module' })
-  reader ??= wrap<Reader>(worker)
+  if (!reader) {
+    reader = wrap<Reader>(worker)
+    void reader.beHere(householdHere)
+  }
   return reader
 }
 function cancel() {
@@ -96,18 +108,17 @@ async function look() {
     ),
   )
 }
-async function write() {
+async function keep() {
   written.value = await step((r) => r.write(placeId.value, requestId))
   if (!written.value) return
   summary.value = head.value = undefined
-  await frame.changed()
+  made(importReadings)
 }
 async function undo(id: string) {
   refusal.value = ''
   try {
-    await post(`/readings/imports/${id}/undo`, {})
+    await write(undoImport, { params: { id } })
     if (written.value?.id === id) written.value = undefined
-    await frame.changed()
   } catch (error) {
     refusal.value = error instanceof ApiError ? error.message : String(error)
   }
@@ -162,7 +173,7 @@ const span = (i: ReadingImportView) => `${i.from.slice(0, 10)} to ${i.to.slice(0
           </template>
         </div>
       </template>
-      <FileReport v-if="summary" :summary="summary" :place="placeName" :busy="busy" @write="write" />
+      <FileReport v-if="summary" :summary="summary" :place="placeName" :busy="busy" @write="keep" />
     </section>
 
     <section v-if="imports?.length" class="card">

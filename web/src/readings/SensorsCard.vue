@@ -1,14 +1,13 @@
 <script setup lang="ts">
+import { useView, write } from '../view'
 import type { PlaceView } from '@vadose/contract/places'
-import type { SensorMade, SensorView } from '@vadose/contract/readings'
+import { addSensor, listSensors, removeSensor, type SensorMade } from '@vadose/contract/readings'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
-import { ApiError, post, remove } from '../api'
-import { useAnswer, useFrame } from '../households'
+import { ApiError } from '../call'
 
 defineProps<{ places: PlaceView[] }>()
-const frame = useFrame()
-const { answer: sensors } = useAnswer<SensorView[]>(() => '/sensors')
+const { answer: sensors } = useView(listSensors)
 const real = computed(() => (sensors.value ?? []).filter((s) => !s.simulated))
 const simulated = computed(() => (sensors.value ?? []).filter((s) => s.simulated).map((s) => s.place.toLowerCase()))
 const name = ref('')
@@ -21,19 +20,18 @@ async function attempt(work: () => Promise<unknown>) {
   failure.value = ''
   try {
     await work()
-    await frame.changed()
   } catch (error) {
     failure.value = error instanceof ApiError ? error.message : String(error)
   }
 }
 const add = (first: string) =>
   attempt(async () => {
-    made.value = await post<SensorMade>('/sensors', { name: name.value.trim(), placeId: placeId.value || first })
+    made.value = await write(addSensor, { body: { name: name.value.trim(), placeId: placeId.value || first } })
     name.value = ''
   })
 const drop = (id: string) =>
   attempt(async () => {
-    await remove(`/sensors/${id}`)
+    await write(removeSensor, { params: { id } })
     if (made.value?.id === id) made.value = undefined
   })
 const example = (token: string) =>

@@ -1,4 +1,4 @@
-import type { KnownMapping, ReadingImportAnswer } from '@vadose/contract/readings'
+import { importReadings, type KnownMapping } from '@vadose/contract/readings'
 import {
   decodeText,
   guessMapping,
@@ -10,7 +10,7 @@ import {
 } from '@vadose/core/readings'
 import { Refusal } from '@vadose/core/refusal'
 import { expose } from 'comlink'
-import { ApiError, post } from '../api'
+import { ApiError, beHere, call } from '../call'
 
 export interface Refused {
   refusal: string
@@ -63,6 +63,7 @@ const importOf = (placeId: string, requestId: string) => {
 
 /** Reads logger files and sends them, away from the page. */
 const reader = {
+  beHere,
   /** The top of a file, and how it is likely meant: as it was read the last time, if it looks the same. */
   head: (file: File, zone: string, known: KnownMapping[]) =>
     told(async () => {
@@ -79,10 +80,7 @@ const reader = {
       const text = await textOf(file)
       const whole = readLoggerFile(text, mapping, (share) => progress(share * 0.8))
       read = { name: file.name, head: readHead(text.slice(0, headBytes)), mapping, file: whole }
-      const answer = await post<ReadingImportAnswer>('/readings/imports', {
-        ...importOf(placeId, requestId),
-        lookOnly: true,
-      })
+      const answer = await call(importReadings, { body: { ...importOf(placeId, requestId), lookOnly: true } })
       progress(1)
       const { at, temperatureC: t, relativeHumidityPct: rh, lines, unreadable, why, repeated, gaps, stepS } = whole
       return {
@@ -98,7 +96,7 @@ const reader = {
       }
     }),
   write: (placeId: string, requestId: string) =>
-    told(() => post<ReadingImportAnswer>('/readings/imports', importOf(placeId, requestId))),
+    told(() => call(importReadings, { body: importOf(placeId, requestId) })),
 }
 export type Reader = typeof reader
 expose(reader)

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import type { RoundView } from '@vadose/contract/round'
+import { useView } from '../view'
+import { readRound } from '@vadose/contract/round'
 import { ElButton } from 'element-plus'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { cropColour, cropOf, lotName } from '../almanac'
-import { amount, fullDate, humidity, inUnits, shortDate, temperature, useAnswer, useFrame, weight } from '../households'
+import { amount, fullDate, humidity, inUnits, shortDate, temperature, useFrame, weight } from '../households'
 import { useAct } from '../lots'
 import JobRow from './JobRow.vue'
 import Spark from './Spark.vue'
@@ -13,7 +14,7 @@ import WeatherDays from './WeatherDays.vue'
 const frame = useFrame()
 const route = useRoute()
 const on = computed(() => (typeof route.query['on'] === 'string' ? route.query['on'] : undefined))
-const { answer: round, failure } = useAnswer<RoundView>(() => (on.value ? `/round?on=${on.value}` : '/round'))
+const { answer: round, failure } = useView(readRound, () => ({ query: { on: on.value } }))
 const count = computed(() => round.value?.places.reduce((sum, p) => sum + p.jobs.length, 0) ?? 0)
 const { act, refusal } = useAct()
 const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`

@@ -12,7 +12,9 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ choose: [code: string]; drop: [code: string, placeId: string] }>()
 const over = ref(false)
-const threats = computed(() => props.lots.filter((l) => ['rooting', 'mould', 'frost'].includes(l.endedBy)))
+const threats = computed(() =>
+  props.lots.filter((l) => l.keeps && ['rooting', 'mould', 'frost'].includes(l.keeps.endedBy)),
+)
 const width = (g: number) => `max(158px, ${Math.round(Math.sqrt(g / props.heaviestG) * 100)}%)`
 const label = (lot: StoresView['lots'][number]) =>
   lot.heap === 'sound'
@@ -67,7 +69,7 @@ function dropped(event: DragEvent) {
       </RouterLink>
       <p v-if="lots.length === 0" class="soft">empty</p>
     </div>
-    <p v-for="t in threats" :key="t.code" class="bad threat">▲ {{ t.code }}: {{ t.endedBy }} will end it here</p>
+    <p v-for="t in threats" :key="t.code" class="bad threat">▲ {{ t.code }}: {{ t.keeps!.endedBy }} will end it here</p>
   </section>
 </template>
 

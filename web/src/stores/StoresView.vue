@@ -1,18 +1,19 @@
 <script setup lang="ts">
-import type { StoresView } from '@vadose/contract/stores'
+import { useView } from '../view'
+import { readStores, type StoresView } from '@vadose/contract/stores'
 import type { PlaceKind } from '@vadose/core/places'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { lotName } from '../almanac'
-import { dateRange, sentence, untilDate, useAnswer, weight } from '../households'
+import { dateRange, sentence, untilDate, weight } from '../households'
 import { LotDrawer, MoveForm } from '../lots'
 import { bringIntoView } from '../kit'
 import AirPlane from './AirPlane.vue'
 import PlaceBox from './PlaceBox.vue'
 
 const route = useRoute()
-const { answer: view, failure } = useAnswer<StoresView>(() => '/stores')
+const { answer: view, failure } = useView(readStores)
 const chosen = ref<string>()
 const moving = ref<{ code: string; to: string | undefined }>()
 const drawer = ref<string>()
@@ -101,12 +102,12 @@ function drop(code: string, to: string) {
         />
         <section v-if="lot && !moving" class="card stack" aria-label="Chosen lot">
           <h2>{{ lotName(lot.crop, lot.heap, lot.dried) }} {{ lot.code }}</h2>
-          <template v-if="lot.stage === 'stored'">
+          <template v-if="lot.keeps">
             <p class="soft">{{ weight(lot.weightG) }} in {{ lot.place?.toLowerCase() }}; 9 in 10 still sound until</p>
-            <p class="figure">{{ untilDate(lot.nineInTenUntil.p50, lot.beyond) }}</p>
+            <p class="figure">{{ untilDate(lot.keeps.nineInTenUntil.p50, lot.keeps.beyond) }}</p>
             <p class="soft">
-              8 chances in 10: {{ dateRange(lot.nineInTenUntil.p10, lot.nineInTenUntil.p90) }}.
-              {{ sentence(lot.endedBy) }} ends it first.
+              8 chances in 10: {{ dateRange(lot.keeps.nineInTenUntil.p10, lot.keeps.nineInTenUntil.p90) }}.
+              {{ sentence(lot.keeps.endedBy) }} ends it first.
             </p>
           </template>
           <p v-else class="soft">

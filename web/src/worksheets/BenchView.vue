@@ -44,7 +44,7 @@ function compute(go = true) {
   bad.value = 'message' in read ? read : undefined
   if ('input' in read && go) void run(sheet.value.name, read.input)
 }
-watch([sheet, isUs, () => frame.asked], begin, { immediate: true })
+watch([sheet, isUs, () => frame.frame?.household.id], begin, { immediate: true })
 
 let waiting: ReturnType<typeof setTimeout> | undefined
 function changed() {

@@ -1,0 +1,182 @@
+import { randomUUID } from 'node:crypto'
+import { createServer, request, Agent } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { monitorEventLoopDelay, performance } from 'node:perf_hooks'
+import express from 'express'
+import { pino } from 'pino'
+import { makeApp } from '../server/src/app'
+import { openPool } from '../server/src/database'
+import { Houses } from '../server/src/projections'
+import { freshDatabase, runAs } from '../server/src/testing/database'
+import { copyDecade, firstDay, makeDecade, tenYears, type Size } from './decade-household'
+import { inTurn } from './rounds'
+
+/** Ten years of a household on one server: what screens, writes and readings cost, against bare routes in the same run. */
+const small = process.argv[2] === 'small'
+const size: Size = small ? { ...tenYears, readings: 20_000, lots: 60, here: 20, hanging: 4 } : tenYears
+const shots = small ? 10 : 100
+const rounds = small ? 1 : 5
+const copies = small ? 1 : 29
+
+const database = await freshDatabase('vadose_bench')
+const decade = await makeDecade(database.ownerUrl, 'decade', size)
+const young = await makeDecade(database.ownerUrl, 'young', firstDay)
+for (let i = 0; i < copies; i++) await copyDecade(database.ownerUrl, decade, `copy-${i}`)
+await runAs(database.ownerUrl, 'create table bare (id uuid primary key, at timestamptz default now()); grant insert on bare to vadose_app')
+await runAs(database.ownerUrl, 'analyze')
+
+const pool = openPool(database.url)
+const houses = new Houses(pool)
+const app = express()
+app.get('/bare', async (_request, response) => {
+  const { rows } = await pool.query('select 1 as one')
+  response.json(rows)
+})
+app.post('/bare', async (_request, response) => {
+  const client = await pool.connect()
+  await client.query('begin')
+  await client.query('insert into bare (id) values ($1)', [randomUUID()])
+  await client.query('commit')
+  client.release()
+  response.status(201).json({ ok: true })
+})
+app.use(makeApp({ pool, houses, webRoot: '.', log: pino({ level: 'silent' }) }))
+const server = createServer(app)
+await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
+const { port } = server.address() as AddressInfo
+const agent = new Agent({ keepAlive: true, maxSockets: 1 })
+
+function once(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const began = performance.now()
+    const sent = request(
+      { port, host: '127.0.0.1', method, path, agent, headers: { 'content-type': 'application/json', ...headers } },
+      (response) => {
+        const chunks: Buffer[] = []
+        response.on('data', (chunk: Buffer) => chunks.push(chunk))
+        response.on('end', () =>
+          response.statusCode! < 300
+            ? resolve(performance.now() - began)
+            : reject(new Error(`${method} ${path} answered ${response.statusCode}: ${Buffer.concat(chunks).toString()}`)),
+        )
+      },
+    )
+    sent.on('error', reject)
+    sent.end(body === undefined ? undefined : JSON.stringify(body))
+  })
+}
+const p95 = (times: number[]) => [...times].sort((a, b) => a - b)[Math.floor(times.length * 0.95)]!
+async function timed(work: () => Promise<number>): Promise<number> {
+  const times: number[] = []
+  for (let i = 0; i < shots; i++) times.push(await work())
+  return p95(times)
+}
+const say = (what: string, { a, b, ratio, spread }: Awaited<ReturnType<typeof inTurn>>, aim: string) =>
+  console.log(
+    `decade: ${what} p95 ${a.toFixed(2)} ms, bare ${b.toFixed(2)} ms, ratio ${ratio.toFixed(2)} (${spread.map((s) => s.toFixed(2)).join('–')}), aim ${aim}`,
+  )
+const bareRead = () => timed(() => once('GET', '/bare'))
+const bareWrite = () => timed(() => once('POST', '/bare', {}))
+const at = (path: string, of = decade) => `/api/households/${of.address}${path}`
+let n = 0
+const use = () => once('POST', at(`/lots/${decade.stored}/acts`), { requestId: randomUUID(), act: 'note', text: `note ${n++}` })
+let scale = 555
+const weigh = () =>
+  once('POST', at(`/lots/${decade.hanging}/acts`), { requestId: randomUUID(), act: 'weigh', weightG: (scale -= 0.01) | 0, basis: 'bunch', sure: true })
+
+const delay = monitorEventLoopDelay({ resolution: 5 })
+const cold = performance.now()
+delay.enable()
+await once('GET', at('/round'))
+console.log(`decade: first screen of a server that knows nothing yet ${(performance.now() - cold).toFixed(0)} ms`)
+await once('GET', at('/round', young))
+for (let i = 0; i < shots; i++) await Promise.all([once('GET', '/bare'), once('POST', '/bare', {})])
+
+const screens = { Today: '/round', Line: '/line', Stores: '/stores', Larder: '/larder', 'a lot': `/lots/${decade.stored}` }
+for (const [name, path] of Object.entries(screens)) {
+  say(name, await inTurn(() => timed(() => once('GET', at(path))), bareRead, rounds), '≤ 4')
+  const after = async () => {
+    const times: number[] = []
+    for (let i = 0; i < shots; i++) {
+      await (i % 2 ? use() : weigh())
+      times.push(await once('GET', at(path)))
+    }
+    return p95(times)
+  }
+  say(`${name}, right after a write,`, await inTurn(after, bareRead, rounds), '≤ 4')
+}
+say('a note on a lot in store', await inTurn(() => timed(use), bareWrite, rounds), '≤ 4 of a bare insert')
+say('a weighing on the line', await inTurn(() => timed(weigh), bareWrite, rounds), '≤ 4 of a bare insert')
+
+/** CPU seconds and time until everything a write touches is worked out again. */
+async function freshAfter(write: () => Promise<unknown>): Promise<{ cpu: number; ms: number }> {
+  const began = performance.now()
+  const before = process.cpuUsage()
+  await write()
+  await houses.settled((await row(decade.id))!)
+  const { user, system } = process.cpuUsage(before)
+  return { cpu: (user + system) / 1e6, ms: performance.now() - began }
+}
+const row = async (id: string) => {
+  const { householdById } = await import('../server/src/households')
+  return householdById(pool, id)
+}
+const median = (list: number[]) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)]!
+async function report(what: string, write: () => Promise<unknown>) {
+  const all: { cpu: number; ms: number }[] = []
+  for (let i = 0; i < (small ? 2 : 15); i++) all.push(await freshAfter(write))
+  console.log(
+    `decade: ${what}: all it touches fresh after ${median(all.map((x) => x.ms)).toFixed(0)} ms, ${median(all.map((x) => x.cpu)).toFixed(3)} CPU s, aim ≤ 1000 ms, 0.3 CPU s`,
+  )
+}
+await report('a note', use)
+await report('a weighing', weigh)
+let warmer = 0
+const reading = (of = decade) =>
+  once('POST', at(`/places/${of.places.get('cellar')}/readings`, of), {
+    temperatureC: 10 + (warmer = (warmer + 0.01) % 1),
+    relativeHumidityPct: 85,
+  })
+await report('a reading in the cellar', () => reading())
+
+const { token } = await new Promise<{ token: string }>((resolve, reject) => {
+  const sent = request({ port, host: '127.0.0.1', method: 'POST', path: at('/sensors'), headers: { 'content-type': 'application/json' } }, (response) => {
+    let text = ''
+    response.on('data', (chunk) => (text += chunk))
+    response.on('end', () => resolve(JSON.parse(text)))
+  })
+  sent.on('error', reject)
+  sent.end(JSON.stringify({ name: 'Bench', placeId: decade.places.get('cellar') }))
+})
+const youngToken = await new Promise<{ token: string }>((resolve) => {
+  const sent = request({ port, host: '127.0.0.1', method: 'POST', path: at('/sensors', young), headers: { 'content-type': 'application/json' } }, (response) => {
+    let text = ''
+    response.on('data', (chunk) => (text += chunk))
+    response.on('end', () => resolve(JSON.parse(text)))
+  })
+  sent.end(JSON.stringify({ name: 'Bench', placeId: young.places.get('cellar') }))
+})
+let instant = Date.now() - 3_600_000
+const ingest = (of: string) =>
+  once(
+    'POST',
+    '/api/ingest',
+    { readings: [{ at: new Date((instant += 1000)).toISOString(), temperatureC: 10, relativeHumidityPct: 85 }] },
+    { authorization: `Bearer ${of}` },
+  )
+say(
+  'a sensor’s reading in year ten against day one',
+  await inTurn(() => timed(() => ingest(token)), () => timed(() => ingest(youngToken.token)), rounds),
+  '≤ 1.2',
+)
+for (let i = 0; i < copies; i++) await once('GET', `/api/households/copy-${i}/round`)
+delay.disable()
+console.log(`decade: longest hold of the event loop ${(delay.max / 1e6).toFixed(1)} ms, p99 ${(delay.percentile(99) / 1e6).toFixed(1)} ms, aim ≤ 50`)
+const { rss, heapUsed } = process.memoryUsage()
+console.log(
+  `decade: ${copies + 2} households worked out, resident ${(rss / 2 ** 20).toFixed(0)} MB, heap ${(heapUsed / 2 ** 20).toFixed(0)} MB, aim < 600 MB for 30`,
+)
+agent.destroy()
+await new Promise((resolve) => server.close(resolve))
+await pool.end()
+await database.drop()

@@ -1,0 +1,95 @@
+import { filled, isFile, type Endpoint } from '@vadose/contract/endpoint'
+import type { ErrorBody } from '@vadose/contract/shapes'
+
+/** A refusal or failure of the server, with a message a person can act on. */
+export class ApiError extends Error {
+  constructor(
+    readonly code: string,
+    message: string,
+    readonly field?: string,
+  ) {
+    super(message)
+  }
+}
+
+/** Number of a write, so that sending it again does it once. */
+export const newRequestId = (): string => crypto.randomUUID()
+
+/** What an endpoint is asked with, the household left out: the page is open on one for as long as it lives. */
+export type Asked<Params, Query, Body> = (object extends Omit<Params, 'household'>
+  ? object
+  : { params: Omit<Params, 'household'> }) &
+  ([Query] extends [undefined] ? object : { query?: Query }) &
+  ([Body] extends [undefined] ? object : { body: Body })
+
+export interface AnyAsked {
+  params?: Record<string, string>
+  query?: object
+  body?: unknown
+}
+
+/** Pages that were there before households had addresses: none may take their names. */
+const pages = new Set(
+  'bring-in line stores larder lots almanac bench readings find household households api assets'.split(' '),
+)
+
+/** The household this page is open on: the first part of its address. */
+export const householdHere: string | undefined = (() => {
+  const first = typeof location === 'undefined' ? '' : location.pathname.split('/')[1]!
+  return first && !pages.has(first) ? decodeURIComponent(first) : undefined
+})()
+
+let here = householdHere
+/** Tells a worker which household its page is open on. */
+export const beHere = (household: string | undefined): void => void (here = household)
+
+/** Where an answer is, within the household: `/lots/G26-1`, `/round?on=2026-10-03`. */
+export function addressOf(endpoint: Pick<Endpoint, 'path'>, { params = {}, query = {} }: AnyAsked = {}): string {
+  const path = filled(endpoint.path.replace('/households/:household', ''), params)
+  const asked = new URLSearchParams(
+    Object.entries(query).filter((entry): entry is [string, string] => typeof entry[1] === 'string'),
+  ).toString()
+  return asked ? `${path}?${asked}` : path
+}
+
+/** The same as a link can have it: for pictures and files. */
+export const linkTo = <P, Q, B, A>(endpoint: Endpoint<P, Q, B, A>, asked: Asked<P, Q, undefined>): string =>
+  `${root(endpoint)}${addressOf(endpoint, asked as AnyAsked)}`
+
+const root = (endpoint: Pick<Endpoint, 'path'>) =>
+  endpoint.path.startsWith('/households/:household') ? `/api/households/${encodeURIComponent(here ?? '')}` : '/api'
+
+/**
+ * Asks an endpoint.
+ * @param views answers wanted with that of a write
+ * @throws ApiError as the server refused it; `away` where it does not answer
+ */
+export async function send(endpoint: Endpoint, asked: AnyAsked, views: readonly string[] = []): Promise<unknown> {
+  const { method, body: declared } = endpoint
+  const { body } = asked
+  const raw = isFile(declared)
+  let response: Response
+  try {
+    response = await fetch(`${root(endpoint)}${addressOf(endpoint, asked)}`, {
+      method,
+      headers: {
+        ...(body === undefined ? {} : { 'Content-Type': raw ? declared.file : 'application/json' }),
+        ...(views.length > 0 ? { 'X-Views': views.join(' ') } : {}),
+      },
+      ...(body === undefined ? {} : { body: raw ? (body as BodyInit) : JSON.stringify(body) }),
+    })
+  } catch {
+    throw new ApiError('away', 'Vadose does not answer. Is it still running on this machine?')
+  }
+  if (response.ok) return response.json()
+  const error = ((await response.json().catch(() => undefined)) as ErrorBody | undefined)?.error
+  throw new ApiError(
+    error?.code ?? 'internal',
+    error?.message ?? 'Something failed; nothing was written.',
+    error?.field,
+  )
+}
+
+/** Asks an endpoint whose answer nothing on the page shows. */
+export const call = <P, Q, B, A>(endpoint: Endpoint<P, Q, B, A>, asked: Asked<P, Q, B>): Promise<A> =>
+  send(endpoint as Endpoint, asked as AnyAsked) as Promise<A>
