@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs'
 import { dirname, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { build } from 'esbuild'
+import { build, context } from 'esbuild'
 
 const here = dirname(fileURLToPath(import.meta.url))
 const { dependencies } = JSON.parse(readFileSync(resolve(here, 'package.json'), 'utf8'))
 
-await build({
+const options = {
   entryPoints: [
     resolve(here, 'src/main.ts'),
     resolve(here, 'src/reset-demo.ts'),
@@ -22,4 +22,7 @@ await build({
   // packages stay packages; the project's own floors are bundled
   external: Object.keys(dependencies).filter((name) => !name.startsWith('@vadose/')),
   logLevel: 'warning',
-})
+}
+// with --watch, again after every change of a file
+if (process.argv.includes('--watch')) await (await context(options)).watch()
+else await build(options)

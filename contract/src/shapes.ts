@@ -53,7 +53,7 @@ export const relativeHumidityPct = between(0, 100)
 export const cropId = StringSchema({ maxLength: 60 })
 export const rainMm = between(0, 500)
 /** Number of a write, so that sending it again does it once. */
-export const requestId = uuid
+export const requestId = { ...uuid }
 
 /** Three points of a spread: 1 in 10 lies below p10, half below p50, 9 in 10 below p90. */
 export const spreadOf = <T extends TSchema>(value: T) => closed({ p10: value, p50: value, p90: value })

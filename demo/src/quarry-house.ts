@@ -11,7 +11,6 @@ export const quarryHouse = {
   seasonStart: '05-01',
   firstReadingOn: '2025-06-20',
   today: '2026-10-02',
-  people: ['Ilse', 'Bram', 'Tamsin', 'Odo'],
   places: [
     ['Garden', 'outdoors'],
     ['Veranda', 'veranda'],

@@ -32,6 +32,10 @@ alter table households
 
 drop table jobs;
 
+-- nobody signs in yet, and who did what was never asked
+alter table lot_events drop column person_id;
+drop table people;
+
 drop view lot_now;
 -- A lot's present, as core's fold tells it from its events.
 create table lot_now (

@@ -5,7 +5,7 @@ import { curingOf, weightShare } from '@vadose/core/line'
 import type { LotAct } from '@vadose/core/lots'
 import { quarryHouse, steps, type Step } from '@vadose/demo/quarry-house'
 import { inTransaction, type Client, type Pool } from './database'
-import { addHousehold, addPerson, allHouseholds, householdById, removeHousehold, setPracticeNow } from './households'
+import { addHousehold, allHouseholds, householdById, removeHousehold, setPracticeNow } from './households'
 import { furnish } from './households/write'
 import { writeHarvest } from './intake/write'
 import { writeAct } from './lots'
@@ -54,7 +54,6 @@ async function loadDemo(pool: Pool, say: (line: string) => void): Promise<void> 
   try {
     const places = await inTransaction(pool, id, async (db) => {
       await addHousehold(db, household)
-      for (const person of quarryHouse.people) await addPerson(db, id, person)
       const made = await furnish(db, household, quarryHouse.places)
       await senseUntil(db, household, startMs, instantOf(today, 7, timeZone))
       return made

@@ -1,6 +1,3 @@
-/** Standard normal deviate of the upper tenth. */
-export const z90 = 1.2815515655446004
-
 /**
  * Inverse of the standard normal distribution.
  * @param p probability, 0 < p < 1

@@ -3,11 +3,10 @@ export * from './eating'
 export * from './house'
 export * from './keeping'
 export * from './line-advice'
-export { cropIn, driedFormOf, lotState, type LotIdentity, type LotState } from './lot'
+export { cropIn, driedFormOf, lotState, type LotState } from './lot'
 export * from './move'
 export {
   comingHour,
-  horizonDays,
   placeState,
   sameRecord,
   unsettles,

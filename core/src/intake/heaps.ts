@@ -1,9 +1,6 @@
 import { Refusal } from '../refusal'
 import type { Crop, HeapTemplate } from '../almanac'
 
-/** Heaviest single harvest anyone brings in by hand, g: beyond it a figure has slipped. */
-export const heaviestHarvestG = 2_000_000
-
 export interface HeapWeight {
   heap: string
   weightG: number

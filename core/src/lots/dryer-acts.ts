@@ -1,7 +1,7 @@
 import { dayMs } from '../households'
 import { conditioningVerdict, dehydratingOf } from '../line'
 import { Refusal } from '../refusal'
-import { requireStage, surpriseShare, type ActContext, type ActOutcome, type LotAct } from './acts'
+import { requireStage, surpriseShare, type ActContext, type ActOutcome, type LotAct } from './act'
 import { draft, type EventDraft } from './event'
 import type { LotHistory } from './history'
 import { piecesOfGrams } from './quantity'

@@ -1,5 +1,5 @@
 import { Refusal } from '../refusal'
-import { requireDrying, surpriseShare, type ActContext, type ActOutcome, type Grade, type LotAct } from './acts'
+import { requireDrying, surpriseShare, type ActContext, type ActOutcome, type Grade, type LotAct } from './act'
 import { draft, type EventDetails, type EventDraft } from './event'
 import { piecesOfGrams } from './quantity'
 

@@ -1,3 +1,4 @@
+export * from './act'
 export * from './acts'
 export { jarDay } from './dryer-acts'
 export * from './bring-in'

@@ -1,2 +1,2 @@
 export * from './sensors'
-export { placeAt, type Weather } from './weather'
+export { placeAt } from './weather'

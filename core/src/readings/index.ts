@@ -1,4 +1,4 @@
 export { decodeText } from './decode'
 export * from './logger-file'
-export { clockZone, winterClock, type TimeOrder } from './stamp'
+export { clockZone, winterClock } from './stamp'
 export * from './hours'

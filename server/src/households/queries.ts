@@ -55,9 +55,6 @@ export const addHousehold = (db: Client, h: HouseholdDraft) =>
 /** New households take turns, so that no two take one address. */
 export const lockAddresses = (db: Client) => db.query(`select pg_advisory_xact_lock(hashtext('household addresses'))`)
 
-export const addPerson = (db: Client, householdId: string, name: string) =>
-  db.query('insert into people (household_id, name) values ($1, $2)', [householdId, name])
-
 /**
  * Locks the household until the transaction ends, and reads it as it is then: writes of one household take turns, which
  * keeps codes and counts right and cannot deadlock. Foreign keys to the household are not held up.

@@ -1,7 +1,7 @@
 import type { NewHarvest, NewPick } from '@vadose/contract/intake'
 import { oldestHarvestDays } from '@vadose/core/assumptions'
 import { cropIn, naturalAirflow } from '@vadose/core/forecast'
-import { addDays, daysBetween, instantOf } from '@vadose/core/households'
+import { daysBetween, instantOf, mondayOf } from '@vadose/core/households'
 import { hungTooLong, proposePickPlace, standsToJoin } from '@vadose/core/intake'
 import { bringIn, codeStem, draft, lotHistory, nextLotCode } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
@@ -115,9 +115,7 @@ export async function writePick(db: Client, moment: Moment, { requestId, crop: i
   const heap = crop.heaps[0]!
   if (heap.hangs) throw new Refusal('invalid', `${crop.name} is dried or cured: bring it in as a harvest.`, 'crop')
   const place = proposePickPlace(await placesOf(db, householdId))
-  // the first Monday of 1970
-  const monday = addDays(today, -(daysBetween('1970-01-05', today) % 7))
-  const addTo = await pickLotSince(db, householdId, crop.id, heap.id, monday, today)
+  const addTo = await pickLotSince(db, householdId, crop.id, heap.id, mondayOf(today), today)
   const last = (await lastHarvests(db, householdId)).find((h) => h.crop === crop.id)
   return writeHarvest(db, moment, {
     requestId,

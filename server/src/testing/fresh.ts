@@ -19,7 +19,7 @@ export interface Answer<T = Record<string, unknown>> {
 }
 
 /** What is no household's own. */
-const ownerless = /^\/(households(\/|$)|health|ingest|bench\/|nothing|$)/
+const ownerless = /^\/(households(\/|$)|health|ingest|bench\/|nothing$|$)/
 
 /** A client of the API: what it asks for is about the household it was told of. */
 export class Client {

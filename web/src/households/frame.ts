@@ -1,12 +1,13 @@
 import { passTime, readFrame, type Frame, type MoveClock } from '@vadose/contract/households'
 import { readAlmanac } from '@vadose/contract/almanac'
 import type { AlmanacChanges } from '@vadose/core/almanac'
+import { civilDateOf } from '@vadose/core/households'
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { useChanges } from '../almanac'
 import { householdHere } from '../call'
 import { useView, write } from '../view'
-import { useUnits } from './words'
+import { useSeason, useUnits } from './words'
 
 /** Who, when and the year: shared by every screen. */
 export const useFrame = defineStore('frame', () => {
@@ -18,7 +19,15 @@ export const useFrame = defineStore('frame', () => {
   const frame = computed<Frame | undefined>(() => (changes.value ? told.value : undefined))
 
   watch(changes, (next) => next && useChanges(next as unknown as AlmanacChanges), { immediate: true, flush: 'sync' })
-  watch(told, (next) => next && useUnits(next.household.units), { immediate: true, flush: 'sync' })
+  watch(
+    told,
+    (next) => {
+      if (!next) return
+      useUnits(next.household.units)
+      useSeason(next.year)
+    },
+    { immediate: true, flush: 'sync' },
+  )
 
   async function moveClock(to: MoveClock['to']): Promise<void> {
     moving.value = true
@@ -36,6 +45,8 @@ export const useFrame = defineStore('frame', () => {
     unknown: computed(() => code.value === 'no-such-household'),
     moving,
     today: computed(() => frame.value?.today ?? ''),
+    /** day of the household's calendar an instant falls on */
+    dayOf: (iso: string) => civilDateOf(Date.parse(iso), frame.value?.household.timeZone ?? 'UTC'),
     moveClock,
   }
 })

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from 'vitest'
-import { ApiError } from '../api'
+import { ApiError } from '../call'
 import { inUnits } from './in-units'
 import { refused } from './refused'
 import { useUnits } from './words'

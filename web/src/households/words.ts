@@ -42,12 +42,19 @@ const format = (options: Intl.DateTimeFormatOptions) =>
 const short = format({ day: 'numeric', month: 'short' })
 const long = format({ day: 'numeric', month: 'long' })
 const withYear = format({ day: 'numeric', month: 'short', year: 'numeric' })
+const longWithYear = format({ day: 'numeric', month: 'long', year: 'numeric' })
 const weekday = format({ weekday: 'short', day: 'numeric', month: 'long' })
 const weekdayOnly = format({ weekday: 'short' })
 const monthOnly = format({ month: 'short' })
 
-export const shortDate = (date: string): string => short.format(day(date))
-export const longDate = (date: string): string => long.format(day(date))
+/** The household's year; a date outside it says its year. */
+const season = shallowRef<{ startsOn: string; endsOn: string }>()
+export const useSeason = (next: { startsOn: string; endsOn: string }): void => void (season.value = next)
+const outside = (date: string): boolean =>
+  season.value !== undefined && (date < season.value.startsOn || date > season.value.endsOn)
+
+export const shortDate = (date: string): string => (outside(date) ? withYear : short).format(day(date))
+export const longDate = (date: string): string => (outside(date) ? longWithYear : long).format(day(date))
 export const yearDate = (date: string): string => withYear.format(day(date))
 export const fullDate = (date: string): string => weekday.format(day(date))
 export const weekdayOf = (date: string): string => weekdayOnly.format(day(date))

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useView, write } from '../view'
 import { addPick, listPicks, type IntakeMemory } from '@vadose/contract/intake'
-import { addDays } from '@vadose/core/households'
+import { addDays, mondayOf } from '@vadose/core/households'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, nextTick, ref } from 'vue'
 import { ApiError, newRequestId } from '../call'
@@ -51,10 +51,7 @@ async function keep() {
   }
 }
 const weeksShown = 10
-const thisMonday = computed(() => {
-  const day = new Date(`${frame.today}T12:00:00Z`).getUTCDay()
-  return frame.today ? addDays(frame.today, -((day + 6) % 7)) : ''
-})
+const thisMonday = computed(() => (frame.today ? mondayOf(frame.today) : ''))
 const sums = computed(() =>
   (picked.value ?? [])
     .filter((p) => daily(p.crop))

@@ -3,7 +3,8 @@ import type { LineLotDetail } from '@vadose/contract/line'
 import { scaleLinear, scaleTime } from 'd3-scale'
 import { area, line } from 'd3-shape'
 import { computed } from 'vue'
-import { dateRange, fromGrams, shortDate, smallUnit, weight } from '../households'
+import { addDays, daysBetween, instantOf } from '@vadose/core/households'
+import { dateRange, fromGrams, shortDate, smallUnit, useFrame, weight } from '../households'
 import { TableBelow, useReader } from '../kit'
 
 const props = defineProps<{ detail: LineLotDetail; now: string; colour: string }>()
@@ -11,8 +12,19 @@ type Point = LineLotDetail['curve'][number]
 const width = 400
 const height = 190
 const curve = computed(() => props.detail.curve)
+const frame = useFrame()
 const when = (at: string) => new Date(at)
+const midnight = (on: string) => new Date(instantOf(on, 0, frame.frame?.household.timeZone ?? 'UTC'))
 const x = computed(() => scaleTime([when(curve.value[0]!.at), when(curve.value.at(-1)!.at)], [52, width - 10]))
+/** Midnights of the household, about five of them. */
+const days = computed(() => {
+  const from = frame.dayOf(curve.value[0]!.at)
+  const count = daysBetween(from, frame.dayOf(curve.value.at(-1)!.at))
+  const every = Math.max(1, Math.ceil(count / 5))
+  return Array.from({ length: Math.floor(count / every) }, (_, i) => addDays(from, (i + 1) * every))
+    .map((on) => ({ on, x: x.value(midnight(on)) }))
+    .filter((d) => d.x < width - 24)
+})
 const y = computed(() => {
   const all = [...curve.value.flatMap((p) => [p.p10, p.p90]), ...props.detail.weighings.map((w) => w.weightG)]
   return scaleLinear([fromGrams(Math.min(...all) * 0.98), fromGrams(Math.max(...all) * 1.01)], [height - 28, 14])
@@ -60,22 +72,22 @@ const says = (g: number) => weight(Math.round(g))
         <line class="grid-line" x1="52" :x2="width - 10" :y1="y(t)" :y2="y(t)" />
         <text class="axis" x="46" :y="y(t) + 4" text-anchor="end">{{ t.toLocaleString('en-GB') }}</text>
       </g>
-      <text v-for="d in x.ticks(5)" :key="d.getTime()" class="axis" :x="x(d)" :y="height - 8" text-anchor="middle">
-        {{ d.toLocaleDateString('en-GB', { day: 'numeric', month: 'short' }) }}
+      <text v-for="d in days" :key="d.on" class="axis" :x="d.x" :y="height - 8" text-anchor="middle">
+        {{ shortDate(d.on) }}
       </text>
       <rect
         v-if="ready.p10 && ready.p90"
         class="window"
-        :x="Math.max(52, x(when(ready.p10)))"
+        :x="Math.max(52, x(midnight(ready.p10)))"
         y="8"
-        :width="Math.max(3, Math.min(width - 10, x(when(ready.p90))) - Math.max(52, x(when(ready.p10))))"
+        :width="Math.max(3, Math.min(width - 10, x(midnight(ready.p90))) - Math.max(52, x(midnight(ready.p10))))"
         :height="height - 36"
       />
       <path :d="band" :fill="colour" opacity="0.22" />
       <path :d="draw(before)" :stroke="colour" stroke-width="2.5" fill="none" />
       <path :d="draw(after)" :stroke="colour" stroke-width="2.5" fill="none" stroke-dasharray="4 4" />
       <circle v-for="w in detail.weighings" :key="w.at" class="dot" :cx="x(when(w.at))" :cy="yOf(w.weightG)" r="4.5">
-        <title>{{ says(w.weightG) }} on {{ when(w.at).toLocaleDateString('en-GB') }}</title>
+        <title>{{ says(w.weightG) }} on {{ shortDate(frame.dayOf(w.at)) }}</title>
       </circle>
       <text v-if="last" class="axis strong" :x="x(when(last.at)) + 8" :y="yOf(last.weightG) - 7">
         {{ says(last.weightG) }}
@@ -85,7 +97,7 @@ const says = (g: number) => weight(Math.round(g))
     </svg>
     <figcaption class="soft" aria-live="polite">
       <template v-if="at"
-        >{{ shortDate(at.at.slice(0, 10)) }}: {{ says(at.p50) }} ({{ says(at.p10) }} to {{ says(at.p90) }})</template
+        >{{ shortDate(frame.dayOf(at.at)) }}: {{ says(at.p50) }} ({{ says(at.p10) }} to {{ says(at.p90) }})</template
       >
       <template v-else>Shaded: ready {{ dateRange(ready.p10, ready.p90) }}</template>
     </figcaption>
@@ -98,7 +110,7 @@ const says = (g: number) => weight(Math.round(g))
       </thead>
       <tbody>
         <tr v-for="w in detail.weighings" :key="w.at">
-          <td>{{ shortDate(w.at.slice(0, 10)) }}</td>
+          <td>{{ shortDate(frame.dayOf(w.at)) }}</td>
           <td>{{ says(w.weightG) }}</td>
         </tr>
       </tbody>

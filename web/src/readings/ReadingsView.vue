@@ -16,7 +16,7 @@ import { proxy, wrap, type Remote } from 'comlink'
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { ApiError, householdHere, newRequestId } from '../call'
-import { useFrame } from '../households'
+import { useFrame, yearDate } from '../households'
 import FileReport from './FileReport.vue'
 import MappingForm from './MappingForm.vue'
 import SensorsCard from './SensorsCard.vue'
@@ -124,7 +124,7 @@ async function undo(id: string) {
   }
 }
 const count = (n: number) => n.toLocaleString('en-GB')
-const span = (i: ReadingImportView) => `${i.from.slice(0, 10)} to ${i.to.slice(0, 10)}`
+const span = (i: ReadingImportView) => `${yearDate(frame.dayOf(i.from))} to ${yearDate(frame.dayOf(i.to))}`
 </script>
 
 <template>
