@@ -11,8 +11,8 @@ export interface Decade {
   address: string
   /** ids by kind */
   places: Map<string, string>
-  /** a lot on the line and one in store */
-  hanging: string
+  /** the lots on the line, and one in store */
+  hanging: string[]
   stored: string
 }
 
@@ -49,9 +49,10 @@ export async function makeDecade(ownerUrl: string, address: string, size: Size):
     ])
   }
   const each = Math.floor(size.readings / kinds.length)
-  await run(`select ensure_readings_months(now() - $1 * interval '1 year' - interval '1 month', now() + interval '1 month')`, [
-    Math.max(1, size.years),
-  ])
+  await run(
+    `select ensure_readings_months(now() - $1 * interval '1 year' - interval '1 month', now() + interval '1 month')`,
+    [Math.max(1, size.years)],
+  )
   for (const placeId of places.values()) {
     await run(
       `insert into readings (household_id, place_id, at, temperature_c, relative_humidity_pct, source)
@@ -72,10 +73,23 @@ export async function makeDecade(ownerUrl: string, address: string, size: Size):
     const hanging = here && nth < size.hanging
     const old = nth === size.here - 1 && size.years > 9
     const crop = old ? jar : hanging ? hangs[nth % hangs.length]! : keeps[n % keeps.length]!
-    const days = hanging ? 3 + nth : old ? 9 * 365 : here ? 10 + (nth % 120) : Math.round((365 * size.years * (size.lots - n)) / size.lots)
+    const days = hanging
+      ? 3 + nth
+      : old
+        ? 9 * 365
+        : here
+          ? 10 + (nth % 120)
+          : Math.round((365 * size.years * (size.lots - n)) / size.lots)
     const lot = randomUUID()
     const placeId = places.get(hanging ? 'veranda' : indoors[n % indoors.length]!)!
-    rows.push({ id: lot, code: `${crop.letter}${10 + (n % 80)}-${n}`, crop: crop.id, heap: crop.heaps[0]!.id, fate: crop.heaps[0]!.fate, days })
+    rows.push({
+      id: lot,
+      code: `${crop.letter}${10 + (n % 80)}-${n}`,
+      crop: crop.id,
+      heap: crop.heaps[0]!.id,
+      fate: crop.heaps[0]!.fate,
+      days,
+    })
     const event = (kind: string, ago: number, rest: object = {}) =>
       events.push({ lot, kind, ago, weight: 0, pieces: 0, place: null, details: {}, ...rest })
     event('brought-in', days, { weight: 12_000, pieces: 100, place: hanging ? null : placeId })
@@ -106,7 +120,13 @@ export async function makeDecade(ownerUrl: string, address: string, size: Size):
   await inTransaction(owner, id, (db) => rebuildProjections(db, id))
   await owner.end()
   const codeOf = (nth: number) => (rows.at(-1 - nth) as { code: string }).code
-  return { id, address, places, hanging: codeOf(0), stored: codeOf(size.hanging + 1) }
+  return {
+    id,
+    address,
+    places,
+    hanging: Array.from({ length: size.hanging }, (_, nth) => codeOf(nth)),
+    stored: codeOf(size.hanging + 1),
+  }
 }
 
 /** The same household again under another name, without its readings: a server reads only what is kept beside them. */

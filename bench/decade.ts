@@ -22,7 +22,10 @@ const database = await freshDatabase('vadose_bench')
 const decade = await makeDecade(database.ownerUrl, 'decade', size)
 const young = await makeDecade(database.ownerUrl, 'young', firstDay)
 for (let i = 0; i < copies; i++) await copyDecade(database.ownerUrl, decade, `copy-${i}`)
-await runAs(database.ownerUrl, 'create table bare (id uuid primary key, at timestamptz default now()); grant insert on bare to vadose_app')
+await runAs(
+  database.ownerUrl,
+  'create table bare (id uuid primary key, at timestamptz default now()); grant insert on bare to vadose_app',
+)
 await runAs(database.ownerUrl, 'analyze')
 
 const pool = openPool(database.url)
@@ -57,7 +60,9 @@ function once(method: string, path: string, body?: unknown, headers: Record<stri
         response.on('end', () =>
           response.statusCode! < 300
             ? resolve(performance.now() - began)
-            : reject(new Error(`${method} ${path} answered ${response.statusCode}: ${Buffer.concat(chunks).toString()}`)),
+            : reject(
+                new Error(`${method} ${path} answered ${response.statusCode}: ${Buffer.concat(chunks).toString()}`),
+              ),
         )
       },
     )
@@ -79,10 +84,21 @@ const bareRead = () => timed(() => once('GET', '/bare'))
 const bareWrite = () => timed(() => once('POST', '/bare', {}))
 const at = (path: string, of = decade) => `/api/households/${of.address}${path}`
 let n = 0
-const use = () => once('POST', at(`/lots/${decade.stored}/acts`), { requestId: randomUUID(), act: 'note', text: `note ${n++}` })
-let scale = 555
-const weigh = () =>
-  once('POST', at(`/lots/${decade.hanging}/acts`), { requestId: randomUUID(), act: 'weigh', weightG: (scale -= 0.01) | 0, basis: 'bunch', sure: true })
+const use = () =>
+  once('POST', at(`/lots/${decade.stored}/acts`), { requestId: randomUUID(), act: 'note', text: `note ${n++}` })
+let turn = 0
+/** Each lot on the line in turn, a gram less each round. */
+const weigh = () => {
+  const code = decade.hanging[turn % decade.hanging.length]!
+  const weightG = 555 - Math.floor(turn++ / decade.hanging.length)
+  return once('POST', at(`/lots/${code}/acts`), {
+    requestId: randomUUID(),
+    act: 'weigh',
+    weightG,
+    basis: 'bunch',
+    sure: true,
+  })
+}
 
 const delay = monitorEventLoopDelay({ resolution: 5 })
 const cold = performance.now()
@@ -92,7 +108,13 @@ console.log(`decade: first screen of a server that knows nothing yet ${(performa
 await once('GET', at('/round', young))
 for (let i = 0; i < shots; i++) await Promise.all([once('GET', '/bare'), once('POST', '/bare', {})])
 
-const screens = { Today: '/round', Line: '/line', Stores: '/stores', Larder: '/larder', 'a lot': `/lots/${decade.stored}` }
+const screens = {
+  Today: '/round',
+  Line: '/line',
+  Stores: '/stores',
+  Larder: '/larder',
+  'a lot': `/lots/${decade.stored}`,
+}
 for (const [name, path] of Object.entries(screens)) {
   say(name, await inTurn(() => timed(() => once('GET', at(path))), bareRead, rounds), '≤ 4')
   const after = async () => {
@@ -140,20 +162,32 @@ const reading = (of = decade) =>
 await report('a reading in the cellar', () => reading())
 
 const { token } = await new Promise<{ token: string }>((resolve, reject) => {
-  const sent = request({ port, host: '127.0.0.1', method: 'POST', path: at('/sensors'), headers: { 'content-type': 'application/json' } }, (response) => {
-    let text = ''
-    response.on('data', (chunk) => (text += chunk))
-    response.on('end', () => resolve(JSON.parse(text)))
-  })
+  const sent = request(
+    { port, host: '127.0.0.1', method: 'POST', path: at('/sensors'), headers: { 'content-type': 'application/json' } },
+    (response) => {
+      let text = ''
+      response.on('data', (chunk) => (text += chunk))
+      response.on('end', () => resolve(JSON.parse(text)))
+    },
+  )
   sent.on('error', reject)
   sent.end(JSON.stringify({ name: 'Bench', placeId: decade.places.get('cellar') }))
 })
 const youngToken = await new Promise<{ token: string }>((resolve) => {
-  const sent = request({ port, host: '127.0.0.1', method: 'POST', path: at('/sensors', young), headers: { 'content-type': 'application/json' } }, (response) => {
-    let text = ''
-    response.on('data', (chunk) => (text += chunk))
-    response.on('end', () => resolve(JSON.parse(text)))
-  })
+  const sent = request(
+    {
+      port,
+      host: '127.0.0.1',
+      method: 'POST',
+      path: at('/sensors', young),
+      headers: { 'content-type': 'application/json' },
+    },
+    (response) => {
+      let text = ''
+      response.on('data', (chunk) => (text += chunk))
+      response.on('end', () => resolve(JSON.parse(text)))
+    },
+  )
   sent.end(JSON.stringify({ name: 'Bench', placeId: young.places.get('cellar') }))
 })
 let instant = Date.now() - 3_600_000
@@ -166,12 +200,18 @@ const ingest = (of: string) =>
   )
 say(
   'a sensor’s reading in year ten against day one',
-  await inTurn(() => timed(() => ingest(token)), () => timed(() => ingest(youngToken.token)), rounds),
+  await inTurn(
+    () => timed(() => ingest(token)),
+    () => timed(() => ingest(youngToken.token)),
+    rounds,
+  ),
   '≤ 1.2',
 )
 for (let i = 0; i < copies; i++) await once('GET', `/api/households/copy-${i}/round`)
 delay.disable()
-console.log(`decade: longest hold of the event loop ${(delay.max / 1e6).toFixed(1)} ms, p99 ${(delay.percentile(99) / 1e6).toFixed(1)} ms, aim ≤ 50`)
+console.log(
+  `decade: longest hold of the event loop ${(delay.max / 1e6).toFixed(1)} ms, p99 ${(delay.percentile(99) / 1e6).toFixed(1)} ms, aim ≤ 50`,
+)
 const { rss, heapUsed } = process.memoryUsage()
 console.log(
   `decade: ${copies + 2} households worked out, resident ${(rss / 2 ** 20).toFixed(0)} MB, heap ${(heapUsed / 2 ** 20).toFixed(0)} MB, aim < 600 MB for 30`,

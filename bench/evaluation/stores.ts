@@ -1,16 +1,9 @@
 import { airSeries } from '@vadose/core/air'
 import { normalDeviate, stream } from '@vadose/core/chance'
-import {
-  beliefAfterChecks,
-  lookingByBelief,
-  simulateStore,
-  spreadPerWeek,
-  type Check,
-  type SimulatedStore,
-} from '@vadose/core/checks'
+import { beliefAfterChecks, lookingByBelief, simulateStore, type Check, type SimulatedStore } from '@vadose/core/checks'
 import { weightedQuantiles } from '@vadose/core/chance'
 import { cropById } from '@vadose/core/almanac'
-import { lotLife, runningShare, type LifeModel } from '@vadose/core/stores'
+import { lotLife, runningShare, spreadPerWeek, type LifeModel } from '@vadose/core/stores'
 
 const crops = ['garlic-hardneck', 'onion-storing', 'potato-maincrop', 'apple-late', 'carrot', 'squash-butternut'].map(
   cropById,

@@ -22,8 +22,6 @@ export const lineLot = closed({
   hungOn: civilDate,
   /** “in bunches”; null where nobody said */
   hungIn: nullable(words),
-  /** pull of the air up to which it stands still, kPa; null where it heals */
-  stallKPa: nullable(number),
 })
 export type LineLot = Static<typeof lineLot>
 
@@ -31,7 +29,7 @@ export const lineView = closed({
   lots: listOf(lineLot),
   /** drying power by place, 6-hour means, from ten days back to five ahead */
   air: listOf(
-    closed({ placeId: uuid, place: words, points: listOf(closed({ at: instant, vpdKPa: number, ahead: bool })) }),
+    closed({ placeId: uuid, place: words, points: listOf(closed({ at: instant, pullKPa: number, ahead: bool })) }),
   ),
   /** in the dehydrator, and in conditioning jars */
   dryer: listOf(closed({ ...lotFields, load: dryerView })),
@@ -71,10 +69,9 @@ export const lineAdvice = closed({
       placeId: uuid,
       place: words,
       lots: number,
-      vpdKPa: number,
+      pullKPa: number,
       lastDayKPa: number,
       stalls: bool,
-      stallKPa: number,
     }),
   ),
   /** best first */

@@ -15,7 +15,7 @@ export const airflowFactor = {
 } as const
 
 /** Water has to come through the layers: above this pull the skins dry, the neck does not follow. kPa */
-export const curingCapKPa = 2.2
+export const curingCapKPa = 1.9
 
 /** What a weighing misses the fitted curve by, as a share of the weight: a swinging bunch on a hanging scale, and the curve itself. */
 export const scaleNoise = 0.006
@@ -40,7 +40,8 @@ export const packingFactor: Record<Packing, number> = {
   sack: 0.28,
   box: 0.25,
   'damp-sand': 0.04,
-  bag: 0.12,
+  // against air nearly saturated, which is what stands in it
+  bag: 0.3,
   jar: 0.002,
 }
 
@@ -115,3 +116,9 @@ export const bedYears = 4
 
 /** Older harvests than this are a slip of the year, days. */
 export const oldestHarvestDays = 400
+
+/**
+ * Share of a lot sound at the geometric middle of a handbook's storage life: the book says how long a lot stays good to
+ * sell, some 85 to 95 % of it.
+ */
+export const soundAtBooksMiddle = 0.88

@@ -106,8 +106,8 @@ export interface Curing {
   budget: Sourced
   /** log standard deviation of that budget between lots */
   budgetLogSd: Sourced
-  /** below this pull nothing dries, kPa; healing has none */
-  stallKPa: Sourced
+  /** humidity from which nothing leaves it any more, %: the air's water activity is what it could fall to at best */
+  stillAbovePct?: Sourced
   /** healing: air it heals in, °C and %; slower beside it */
   healsAtC?: Sourced<Range>
   healsAtPct?: Sourced<Range>
@@ -133,6 +133,8 @@ export interface Keeping {
   bestHumidityPct: Sourced<Range>
   /** life there, days */
   lifeDays: Sourced<Range>
+  /** how long households keep it at `ageingAtC`, where practice knows better than the shop's book, days */
+  homeDays?: Sourced<Range>
   /** next best at home, in words */
   atHome: Sourced<string>
   /** wants dry air: damp rots and moulds it; the others shrivel in dry air instead */
@@ -150,8 +152,6 @@ export interface Keeping {
   /** half the pieces have gone by ageing and rot at `ageingAtC` in the air it likes, days */
   ageingDays: Sourced
   ageingAtC: Sourced
-  /** rest after lifting in which nothing sprouts, days near 10 °C; it is within the times below */
-  dormancyDays?: Sourced
   /** half the pieces have sprouted, days from curing at each temperature: [°C, days] */
   sproutingDays?: Sourced<[number, number][]>
   /** humidity above which roots start, %, and days until half have rooted at 10 °C and 90 % */

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { cropById } from '../almanac'
 import { lookBeforeLost } from '../assumptions'
-import { meanSoundShare, priorWeights, steadyLife } from '../stores'
+import { spreadPerWeek, meanSoundShare, priorWeights, steadyLife } from '../stores'
 import {
   beliefAfterChecks,
   checkSize,
@@ -11,7 +11,6 @@ import {
   nextCheckInDays,
   nextLookInDays,
   soundNow,
-  spreadPerWeek,
 } from './index'
 
 describe('how many to look at', () => {

@@ -1,18 +1,6 @@
 import { bearableBadShare, checkIntervalDays, ownHarm } from '../assumptions'
 import { runningShare, soundShare, type LifeModel, type LotBelief } from '../stores'
 
-/** How fast one bad piece makes its neighbours bad: new ones a week. Judgement by how the lot lies. */
-export const spreadPerWeek = {
-  net: 0.3,
-  sack: 0.4,
-  box: 0.35,
-  plait: 0.15,
-  bare: 0.12,
-  'damp-sand': 0.25,
-  bag: 0.35,
-  jar: 0.6,
-} as const
-
 /**
  * Days until the next look: the earliest day on which the harm expected by then passes what the household bears.
  * A bad piece counts for the neighbours it will have spoilt, and they for theirs: those a look missed lie there all of

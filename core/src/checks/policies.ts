@@ -1,9 +1,9 @@
 import { lotLifeLogSd } from '../assumptions'
 import { normalDeviate, stream } from '../chance'
 import type { Crop, Packing } from '../almanac'
-import { runningShare, soundShare, steadyLife, usualPacking, type LifeModel } from '../stores'
+import { spreadPerWeek, runningShare, soundShare, steadyLife, usualPacking, type LifeModel } from '../stores'
 import { requireWithin } from '../refusal'
-import { nextCheckInDays, spreadPerWeek } from './next-check'
+import { nextCheckInDays } from './next-check'
 import { beliefNow, noLooksYet, takeInLook } from './posterior'
 import { simulateStore } from './store-simulation'
 

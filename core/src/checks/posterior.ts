@@ -1,6 +1,6 @@
 import { looksCorrelation } from '../assumptions'
 import { lnBetaBinomial } from '../chance'
-import { priorWeights, runningShare, soundShare, type LifeModel, type LotBelief } from '../stores'
+import { priorWeights, stand, type LifeModel, type LotBelief } from '../stores'
 
 /** One looking-over of a lot. */
 export interface Check {
@@ -67,24 +67,9 @@ export function beliefAfterChecks(model: LifeModel, checks: readonly Check[], no
   return beliefNow(looks)
 }
 
-/** Lets the lot stand from one day to another: sound pieces go bad as the model says, and bad ones spoil others. */
+/** Lets the lot stand from one day to another, for every life it may have. */
 function age(model: LifeModel, badShare: Float64Array, from: number, to: number, spread: number): void {
-  const steps = spread > 0 ? Math.max(1, Math.ceil((to - from) / 4)) : 1
-  const step = (to - from) / steps
-  for (let j = 0; j < badShare.length; j++) {
-    let before = soundShare(model, from, j)
-    for (let s = 1; s <= steps; s++) {
-      const now = soundShare(model, from + s * step, j)
-      const kept = before > 1e-12 ? now / before : 0
-      const bad = badShare[j]!
-      // those going bad in this step spoil others for half of it
-      const going = (1 - bad) * (1 - kept)
-      const running = spread > 0 ? runningShare(model, from + (s - 1) * step - 20, from + s * step, j) : 0
-      const spoilt = (spread / 7) * step * running * (bad + going / 2) * (1 - bad - going)
-      badShare[j] = Math.min(1, bad + going + spoilt)
-      before = now
-    }
-  }
+  for (let j = 0; j < badShare.length; j++) badShare[j] = stand(model, j, badShare[j]!, from, to, spread)
 }
 
 /** Share sound now, over all scales. */

@@ -1,8 +1,7 @@
 import type { Spread } from '../chance'
 import type { Crop } from '../almanac'
-import { lifeModelFromSpread, steadyLife, unitLife, type LifeModel } from '../stores'
+import { lifeModelFromSpread, spreadPerWeek, steadyLife, unitLife, type LifeModel } from '../stores'
 import { Refusal } from '../refusal'
-import { spreadPerWeek } from './next-check'
 import { nextLookInDays } from './next-look'
 import { beliefAfterChecks, soundNow, type Check } from './posterior'
 

@@ -1,8 +1,8 @@
 import { addDays, daysBetween } from '../households'
 import { eatFirst, useWithinShare, type Eatable } from '../larder'
-import { meanSoundShare } from '../stores'
+import { soundNow } from '../checks'
 import type { House } from './house'
-import { keepingOf, keepsUntil } from './keeping'
+import { keepingOf, keepsUntil, soundSharesAhead } from './keeping'
 import type { LotState } from './lot'
 
 const fortnight = 14
@@ -52,12 +52,12 @@ function soundness(house: House, lot: LotState): Omit<EatableLot, 'lot' | 'lossA
   const keeping = keepingOf(house, lot)
   return house.once(lot, 'eating', [keeping, lot], () => {
     const { nineInTenUntil, beyond, endedBy } = keepsUntil(house, lot)
-    const share = (day: number) => meanSoundShare(keeping.model, keeping.belief.weights, day)
+    const sound = soundNow(keeping.belief)
     return {
       code,
       weightG,
-      soundNow: share(keeping.nowDay),
-      soundInFortnight: share(keeping.nowDay + fortnight),
+      soundNow: sound,
+      soundInFortnight: sound * soundSharesAhead(house, lot, fortnight, 2)[1]!,
       keepsUntil: nineInTenUntil.p50,
       beyond,
       why: `${endedBy} ends it first`,

@@ -1,14 +1,15 @@
 import { hourMs } from '../air'
 import type { Spread } from '../chance'
 import { mapSpread } from '../chance'
-import { beliefAfterChecks, checkSize, nextLookInDays, spreadPerWeek } from '../checks'
+import { beliefAfterChecks, checkSize, nextLookInDays } from '../checks'
 import { dayMs, type CivilDate } from '../households'
 import {
   agesOf,
   exposureOver,
   keepingForecast,
   lifeModel,
-  meanSoundShare,
+  spreadPerWeek,
+  stand,
   survivalCurve,
   usualPacking,
   type End,
@@ -30,6 +31,8 @@ export interface LotKeeping {
   model: LifeModel
   lossPct: Float64Array
   belief: LotBelief
+  /** new bad ones a week for each bad one lying there */
+  spread: number
   forecast: KeepingForecast
   nextCheckInDays: number
   lookAt: number
@@ -90,7 +93,8 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
         model,
         lossPct,
         belief,
-        forecast: keepingForecast(model, lossPct, nowDay, belief),
+        spread,
+        forecast: keepingForecast(model, lossPct, nowDay, belief, spread),
         nextCheckInDays: nextLookInDays(model, beliefThen, lastDay, pieces, spread),
         // nine in ten sure of catching a fault that one in ten has
         lookAt: checkSize(pieces, 0.1, 0.9),
@@ -131,7 +135,7 @@ export function keepsUntil(
 export const keepingCurve = (house: House, lot: LotState) => {
   const keeping = keepingOf(house, lot)
   return house.once(lot, 'curve', [keeping], () =>
-    survivalCurve(keeping.model, keeping.nowDay, keeping.belief).map((p) => ({
+    survivalCurve(keeping.model, keeping.nowDay, keeping.belief, keeping.spread).map((p) => ({
       on: keepingDate(house, keeping, p.day),
       p10: p.p10,
       p50: p.p50,
@@ -140,11 +144,23 @@ export const keepingCurve = (house: House, lot: LotState) => {
   )
 }
 
-/** Share of what is sound now that will be so many days on, if nobody eats it. */
-export function soundShareAhead(house: House, lot: LotState, days: number): number {
-  const { model, belief, nowDay } = keepingOf(house, lot)
-  const now = meanSoundShare(model, belief.weights, nowDay)
-  return now > 0 ? meanSoundShare(model, belief.weights, nowDay + days) / now : 0
+/** a life nobody believes in any more changes nothing */
+const leastWeight = 1e-6
+
+/** Share of what is sound now that will be after so many equal steps of days, if nobody eats it; the first is now. */
+export function soundSharesAhead(house: House, lot: LotState, stepDays: number, count: number): Float64Array {
+  const { model, belief, nowDay, spread } = keepingOf(house, lot)
+  const sound = new Float64Array(count)
+  belief.weights.forEach((weight, j) => {
+    if (weight < leastWeight) return
+    let bad = belief.badShare[j]!
+    for (let i = 0, day = nowDay; i < count; i++, day += stepDays) {
+      if (i > 0) bad = stand(model, j, bad, Math.min(model.days, day - stepDays), Math.min(model.days, day), spread)
+      sound[i]! += weight * (1 - bad)
+    }
+  })
+  const now = sound[0]!
+  return sound.map((share) => (now > 0 ? share / now : 0))
 }
 
 /** The other places of the house a stored lot could go to, with how it would keep there, best first. */

@@ -2,7 +2,7 @@ import { airSeries, saturationVapourPressureKPa, type AirSeries } from '../air'
 import { gentleDryingC, mouldHoursADayIsWorth, onlyWayWorthDays, thinLayerGain } from '../assumptions'
 import type { Spread } from '../chance'
 import { addDays, instantOf } from '../households'
-import { airflowAt, curingOf, kitchenVapourKPa, whatWouldHelp, type Alternative } from '../line'
+import { airflowAt, curingOf, kitchenVapourKPa, pullKPa, whatWouldHelp, type Alternative } from '../line'
 import { placeKinds } from '../places'
 import { curingOfLot, lineAhead, readyDates } from './curing'
 import { hoursBetween, type House } from './house'
@@ -53,8 +53,8 @@ function alternatives(house: House, lot: LotState): Alternative[] {
       id: 'thinner',
       label: bunch ? 'Here, in smaller bunches' : 'Here, spread thinner',
       // more of it meets the air: the pull counts for more
-      airAhead: { ...ahead, vpdKPa: ahead.vpdKPa.map((kPa) => kPa * thinLayerGain) },
       airflow,
+      gain: thinLayerGain,
     })
     const warmC = dryerC(lot)
     if (warmC !== null) {
@@ -128,7 +128,14 @@ export function bestMoves(house: House): { lot: LotState; option: LineOption }[]
     .map(({ lot, option }) => ({ lot, option }))
 }
 
-const mean = (kPa: Float64Array) => kPa.reduce((a, b) => a + b, 0) / Math.max(1, kPa.length)
+/** a day whose air pulls less than this on the mean is lost for drying, kPa. Judgement. */
+const hardlyPullsKPa = 0.05
+
+function meanPull(air: AirSeries, from: number, to: number): number {
+  let sum = 0
+  for (let i = from; i < Math.min(air.hours, to); i++) sum += pullKPa(air.vpdKPa[i]!, air.relativeHumidityPct[i]!)
+  return sum / Math.max(1, to - from)
+}
 
 /** Mean pull of the air in each place that something hangs in, over the last day and over the household's tomorrow. */
 export function pullTomorrow(house: House) {
@@ -141,16 +148,14 @@ export function pullTomorrow(house: House) {
     const { past, ahead } = place
     const from = hoursBetween(ahead.startMs, instantOf(tomorrow, 0, timeZone))
     const to = hoursBetween(ahead.startMs, instantOf(addDays(tomorrow, 1), 0, timeZone))
-    const vpdKPa = mean(ahead.vpdKPa.subarray(from, to))
-    const stallKPa = Math.max(...here.map((lot) => curingOf(lot.cropData).stallKPa.value))
+    const kPa = meanPull(ahead, from, to)
     return [
       {
         place,
         lots: here.length,
-        vpdKPa,
-        lastDayKPa: mean(past.vpdKPa.subarray(Math.max(0, past.hours - 24))),
-        stalls: vpdKPa <= stallKPa,
-        stallKPa,
+        pullKPa: kPa,
+        lastDayKPa: meanPull(past, Math.max(0, past.hours - 24), past.hours),
+        stalls: kPa < hardlyPullsKPa,
       },
     ]
   })

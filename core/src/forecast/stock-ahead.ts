@@ -1,7 +1,7 @@
 import { useWithinShare } from '../larder'
 import { useWithin } from './eating'
 import type { House } from './house'
-import { keepingOf, soundShareAhead } from './keeping'
+import { keepingOf, soundSharesAhead } from './keeping'
 import type { LotState } from './lot'
 
 /** What is left of a load's weight when it comes out of the dehydrator. Judgement: most fresh produce is four fifths water or more. */
@@ -20,7 +20,7 @@ export function sharesAhead(house: House, lot: LotState): Float64Array {
   if (lot.stage === 'conditioning') return weeks(() => 1)
   if (lot.stage === 'drying') return weeks(() => lot.cropData.curing?.finalWeightRatio.value ?? 1)
   const keeping = keepingOf(house, lot)
-  return house.once(lot, 'ahead', [keeping], () => weeks((days) => soundShareAhead(house, lot, days)))
+  return house.once(lot, 'ahead', [keeping], () => soundSharesAhead(house, lot, weekDays, weeksAhead))
 }
 
 /** Sound weight likely to be in the house week by week from today, if nobody eats any, g. */

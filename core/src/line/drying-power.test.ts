@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { airflowFactor, curingCapKPa } from '../assumptions'
-import { airSeries, hourMs, steadyAir } from '../air'
+import { airSeries, hourMs, steadyAir, vapourPressureDeficitKPa } from '../air'
 import { cropById } from '../almanac'
 import {
   airflowAt,
@@ -9,8 +9,8 @@ import {
   curingOf,
   curingPosterior,
   expectedWeightG,
-  hourlyPower,
   instantReaching,
+  pullKPa,
   spentPower,
   splitSeries,
   weightShare,
@@ -19,15 +19,25 @@ import {
 const curing = curingOf(cropById('garlic-hardneck'))
 
 describe('drying power', () => {
-  it('is nothing below the stall, and no more than the layers let through', () => {
-    expect(hourlyPower(0.1, 0.15, 'breezy')).toBe(0)
-    expect(hourlyPower(0.65, 0.15, 'breezy')).toBeCloseTo(0.5)
-    expect(hourlyPower(9, 0.15, 'breezy')).toBe(curingCapKPa)
+  it('is a limit in humidity, not in vapour pressure: warm damp air dries no skin', () => {
+    const at = (t: number, rh: number) => pullKPa(vapourPressureDeficitKPa(t, rh), rh)
+    expect(at(20, 60)).toBeCloseTo(0.865, 2)
+    expect(at(27, 70)).toBeCloseTo(0.963, 2)
+    // half way up the ramp: 2.339 kPa of saturation, 0.97 − 0.83, half
+    expect(at(20, 83)).toBeCloseTo(0.164, 2)
+    expect([at(25, 90), at(9, 86), at(35, 99)]).toEqual([0, 0, 0])
+    expect(at(38, 20)).toBe(curingCapKPa)
   })
-  it('grows with the air that moves', () => {
-    const [still, breezy, fan] = (['still', 'breezy', 'fan'] as const).map((a) => hourlyPower(1, 0.15, a))
-    expect(still! < breezy! && breezy! < fan!).toBe(true)
-    expect(fan! / breezy!).toBeCloseTo(airflowFactor.fan)
+  it('of a crop dried to a moisture ends where the air would hold it wetter', () => {
+    expect(pullKPa(vapourPressureDeficitKPa(15, 80), 80, 75)).toBe(0)
+    expect(pullKPa(vapourPressureDeficitKPa(15, 60), 60, 75)).toBeGreaterThan(0.5)
+  })
+  it('grows with the air that moves, and with what meets it', () => {
+    const air = steadyAir(20, 60, 1)
+    const one = (change: object) => spentPower(air, curing, [{ atMs: 0, airflow: 'breezy', ...change }])[1]!
+    expect(one({ airflow: 'fan' }) / one({})).toBeCloseTo(airflowFactor.fan)
+    expect(one({ airflow: 'still' }) / one({})).toBeCloseTo(airflowFactor.still)
+    expect(one({ gain: 1.3 }) / one({})).toBeCloseTo(1.3)
   })
   it('adds up hour by hour and never falls', () => {
     fc.assert(

@@ -8,6 +8,8 @@ export type Airflow = keyof typeof airflowFactor
 export interface AirflowChange {
   atMs: number
   airflow: Airflow
+  /** the lot meets the air better or worse than it usually hangs: 1 when left out */
+  gain?: number
 }
 
 /** The airflow in force at an instant; before the first change the first holds. */
@@ -17,15 +19,28 @@ export function airflowAt(changes: readonly AirflowChange[], ms: number): Airflo
   return current
 }
 
+/** What stops drying is the air's water activity, not its vapour pressure: nothing dries beyond this, %. */
+const driestLeavesPct = 97
+/** over so many points below where a crop stands still the air's pull comes up to its full, % */
+const rampPct = 6
+/** where an onion's skins stand still, %: what the pull of a place's air is drawn by */
+export const skinsStandStillPct = 86
+
 /**
- * Drying power one hour of this air gives, kPa·h: a · min(cap, max(0, VPD − stall)).
- * The calendar is a poor clock; water leaves at the pace of the air's pull.
+ * Pull of the air on something that stands still above a humidity, kPa:
+ * Psat · (0.97 − RH) · clamp((still − RH)/0.06, 0, 1), at most `curingCapKPa`.
+ * @param vpdKPa vapour pressure deficit of the air
+ * @param relativeHumidityPct %
  */
-export const hourlyPower = (vpdKPa: number, stallKPa: number, airflow: Airflow): number =>
-  airflowFactor[airflow] * Math.min(curingCapKPa, Math.max(0, vpdKPa - stallKPa))
+export function pullKPa(vpdKPa: number, relativeHumidityPct: number, stillAbovePct = skinsStandStillPct): number {
+  if (relativeHumidityPct >= stillAbovePct) return 0
+  const saturated = vpdKPa / (1 - relativeHumidityPct / 100)
+  const ramp = Math.min(1, (stillAbovePct - relativeHumidityPct) / rampPct)
+  return Math.min(curingCapKPa, (saturated * (driestLeavesPct - relativeHumidityPct) * ramp) / 100)
+}
 
 /** What the clock needs of a crop's curing. */
-export type CuringAir = Pick<Curing, 'clock' | 'stallKPa' | 'healsAtC' | 'healsAtPct'>
+export type CuringAir = Pick<Curing, 'clock' | 'stillAbovePct' | 'healsAtC' | 'healsAtPct'>
 
 /**
  * Pace at which skins heal in this air: 1 at the best, 0 where nothing heals.
@@ -47,18 +62,19 @@ export function healingRate(curing: CuringAir, temperatureC: number, relativeHum
   return warmth * Math.max(healing.least, 1 - off * healing.perPoint)
 }
 
-/** What one hour of a series gives a lot: kPa·h of drying, or hours of healing at the best air. */
-export function hourGives(air: AirSeries, i: number, curing: CuringAir, airflow: Airflow): number {
+/** What one hour of a series gives a lot that the air reaches freely: kPa·h of drying, or hours of healing at the best air. */
+export function hourGives(air: AirSeries, i: number, curing: CuringAir): number {
   return curing.clock === 'healing'
     ? healingRate(curing, air.temperatureC[i]!, air.relativeHumidityPct[i]!)
-    : hourlyPower(air.vpdKPa[i]!, curing.stallKPa.value, airflow)
+    : pullKPa(air.vpdKPa[i]!, air.relativeHumidityPct[i]!, curing.stillAbovePct?.value)
 }
+
+/** below this an hour gives nothing to speak of: kPa, or a share of the best healing */
+const hardly = { pull: 0.02, healing: 0.1 }
 
 /** Nothing to speak of happens in this hour. */
 export const stalls = (air: AirSeries, i: number, curing: CuringAir): boolean =>
-  curing.clock === 'healing'
-    ? healingRate(curing, air.temperatureC[i]!, air.relativeHumidityPct[i]!) < 0.1
-    : air.vpdKPa[i]! <= curing.stallKPa.value
+  hourGives(air, i, curing) < (curing.clock === 'healing' ? hardly.healing : hardly.pull)
 
 /**
  * Drying power (or healing) spent from the start of the series to each hour's start.
@@ -66,9 +82,14 @@ export const stalls = (air: AirSeries, i: number, curing: CuringAir): boolean =>
  */
 export function spentPower(air: AirSeries, curing: CuringAir, changes: readonly AirflowChange[]): Float64Array {
   const spent = new Float64Array(air.hours + 1)
+  let next = 0
   for (let i = 0; i < air.hours; i++) {
-    const airflow = airflowAt(changes, air.startMs + i * hourMs)
-    spent[i + 1] = spent[i]! + hourGives(air, i, curing, airflow)
+    const ms = air.startMs + i * hourMs
+    while (next < changes.length && changes[next]!.atMs <= ms) next++
+    const { airflow, gain = 1 } = changes[Math.max(0, next - 1)] ?? { airflow: 'breezy' as const }
+    // skins heal by themselves, whatever the air does
+    const reaches = curing.clock === 'healing' ? 1 : airflowFactor[airflow] * gain
+    spent[i + 1] = spent[i]! + reaches * hourGives(air, i, curing)
   }
   return spent
 }

@@ -11,6 +11,8 @@ export interface Alternative {
   /** air from now on; the lot's own when left out */
   airAhead?: AirSeries
   airflow: Airflow
+  /** it meets the air better than it hangs now: spread thinner */
+  gain?: number
 }
 
 export interface AlternativeOutcome {
@@ -44,7 +46,7 @@ export function whatWouldHelp(lot: CuringLot, alternatives: readonly Alternative
       air: joinSeries(past, ahead),
       airflow: [
         ...lot.airflow.filter((c) => c.atMs < lot.nowMs),
-        { atMs: Math.max(lot.nowMs, past.startMs), airflow: alternative.airflow },
+        { atMs: Math.max(lot.nowMs, past.startMs), airflow: alternative.airflow, gain: alternative.gain ?? 1 },
       ],
     }
     // what the past has taught is the same whatever is done from now on

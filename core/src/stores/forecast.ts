@@ -2,9 +2,10 @@ import { airSeries, type AirSeries } from '../air'
 import { weightedSpread, type Spread } from '../chance'
 import type { Crop } from '../almanac'
 import { requireWithin } from '../refusal'
-import { dayOfShare, endShares, lifeModel, priorWeights, soundShare, unitLife, type LifeModel } from './life-model'
+import { endShares, lifeModel, priorWeights, soundShare, unitLife, type LifeModel } from './life-model'
+import { spreadPerWeek, stand } from './standing'
+import { agesByDay } from './anchor'
 import {
-  agesByDay,
   bearableLossPct,
   keepingRange,
   respirationWPerKg,
@@ -36,50 +37,78 @@ export interface LotBelief {
  * @param model the lot's life over the air it had and the air expected
  * @param nowDay day of the model that is today
  * @param belief what checks have taught; the prior when nobody has looked
+ * @param spread new bad ones a week for each bad one lying there
  */
 export function keepingForecast(
   model: LifeModel,
   lossPct: Float64Array,
   nowDay: number,
   belief: LotBelief = unlooked(model, nowDay),
+  spread = 0,
 ): KeepingForecast {
   const { weights } = belief
-  const soundLater = soundShareLater(model, nowDay, belief)
-  const dayWhen = (level: number) =>
-    weightedSpread(
-      Array.from(weights, (_, j) =>
-        Math.max(
-          nowDay,
-          dayOfShare((day) => (day <= nowDay ? 1 : soundLater(day, j)), level, model.days),
-        ),
-      ),
-      weights,
-    )
+  const ends = endDays(model, nowDay, belief, spread)
+  const nineInTenDay = weightedSpread(ends.nineInTen, weights)
   const today = Math.floor(Math.min(nowDay, model.days - 1))
   const ahead = Math.min(model.days, today + 30)
+  // what takes the next tenth, in the air there is and will be: not what would be last in a year
+  const until = Math.max(nineInTenDay.p50, Math.min(model.days, nowDay + leastEndedDays))
   return {
-    nineInTenDay: dayWhen(0.9),
-    halfDay: dayWhen(0.5),
-    endedBy: endShares(model, weights),
+    nineInTenDay,
+    halfDay: weightedSpread(ends.half, weights),
+    endedBy: endShares(model, weights, nowDay, until),
     weightLossPctPerMonth: ((lossPct[ahead]! - lossPct[today]!) / (ahead - today)) * 30,
   }
 }
 
-/** Share of what is there now that will be sound on a later day, by scale. */
-function soundShareLater(model: LifeModel, nowDay: number, { weights, badShare }: LotBelief) {
-  const now = Array.from(weights, (_, j) => soundShare(model, nowDay, j))
-  return (day: number, j: number) => (1 - badShare[j]!) * (now[j]! > 1e-12 ? soundShare(model, day, j) / now[j]! : 0)
+/** A tenth that has gone already is followed by the next weeks', for saying what ends it. */
+const leastEndedDays = 14
+/** a life nobody believes in any more costs time and changes nothing */
+const leastWeight = 1e-7
+
+/** For each life scale, the days on which nine in ten and half of the lot are still sound; today where that has passed. */
+function endDays(model: LifeModel, nowDay: number, { weights, badShare }: LotBelief, spread: number) {
+  const nineInTen = new Float64Array(weights.length).fill(nowDay)
+  const half = new Float64Array(weights.length).fill(nowDay)
+  for (let j = 0; j < weights.length; j++) {
+    if (weights[j]! < leastWeight) continue
+    let day = nowDay
+    let bad = badShare[j]!
+    nineInTen[j] = bad > 0.1 ? nowDay : model.days
+    half[j] = bad > 0.5 ? nowDay : model.days
+    if (bad > 0.5) continue
+    stand(model, j, bad, nowDay, model.days, spread, (next, then) => {
+      const crossed = (level: number) => day + ((level - bad) / (then - bad)) * (next - day)
+      if (bad <= 0.1 && then > 0.1) nineInTen[j] = crossed(0.1)
+      if (then > 0.5) half[j] = crossed(0.5)
+      day = next
+      bad = then
+      return then > 0.5
+    })
+  }
+  return { nineInTen, half }
 }
 
 /** Share sound, by day from the start, middle and 8-in-10 band. */
-export function survivalCurve(model: LifeModel, nowDay: number, belief: LotBelief, stepDays = 3) {
-  const soundLater = soundShareLater(model, nowDay, belief)
-  const curve: { day: number; p10: number; p50: number; p90: number }[] = []
-  for (let day = 0; day <= model.days; day += stepDays) {
-    const values = Array.from(belief.weights, (_, j) => (day < nowDay ? soundShare(model, day, j) : soundLater(day, j)))
-    curve.push({ day, ...weightedSpread(values, belief.weights) })
-  }
-  return curve
+export function survivalCurve(model: LifeModel, nowDay: number, belief: LotBelief, spread = 0, stepDays = 3) {
+  const days = Array.from({ length: Math.floor(model.days / stepDays) + 1 }, (_, i) => i * stepDays)
+  const sound = Array.from(belief.weights, (_, j) => {
+    let bad = 0
+    let at = 0
+    return Float64Array.from(days, (day) => {
+      if (at < nowDay && day >= nowDay) [bad, at] = [belief.badShare[j]!, nowDay]
+      bad = stand(model, j, bad, at, day, spread)
+      at = Math.max(at, day)
+      return 1 - bad
+    })
+  })
+  return days.map((day, i) => ({
+    day,
+    ...weightedSpread(
+      sound.map((of) => of[i]!),
+      belief.weights,
+    ),
+  }))
 }
 
 /** Nobody has looked: the prior scales, and as many bad as each says. */
@@ -128,7 +157,10 @@ export function steadyLife(
 const dryingOut = ends.indexOf('drying out')
 
 export interface KeepAnswer {
+  /** life of one piece picked blindly */
   lifeDays: Spread
+  /** days until a tenth of a lot has gone, by lot */
+  nineInTenDays: Spread
   endedBy: End
   weightLossPctPerMonth: number
   respirationWPerKg: number
@@ -153,9 +185,16 @@ export function keepAt(
   requireWithin(relativeHumidityPct, rh[0], rh[1], 'relativeHumidityPct', '%')
   const { model, lossPct } = steadyLife(crop, temperatureC, relativeHumidityPct, packing, around)
   const weights = priorWeights(model)
-  const shares = endShares(model, weights)
+  const { nineInTenDay, endedBy: shares } = keepingForecast(
+    model,
+    lossPct,
+    0,
+    unlooked(model, 0),
+    spreadPerWeek[packing],
+  )
   return {
     lifeDays: unitLife(model, weights),
+    nineInTenDays: nineInTenDay,
     endedBy: shares[0]!.end,
     weightLossPctPerMonth: lossPct[30]!,
     respirationWPerKg: respirationWPerKg(crop, temperatureC),

@@ -1,4 +1,6 @@
+export { agesByDay, agesOf } from './anchor'
 export * from './forecast'
 export * from './life-model'
 export * from './rates'
 export * from './seed-life'
+export { spreadPerWeek, stand } from './standing'

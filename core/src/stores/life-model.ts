@@ -92,7 +92,14 @@ export function runningShare(model: LifeModel, from: number, to: number, j: numb
 
 export const priorWeights = (model: LifeModel): Float64Array => model.prior.slice()
 
-/** S(day | scale j): share still sound; days between grid points are taken straight, days beyond it at its end. */
+/** What lives for days bends within them: up to here hazards are taken between days by their ages, not straight. */
+const fineDays = 8
+
+/** Hazard between two days in which its age rises evenly. */
+const bentBetween = (shape: number, from: number, to: number, part: number): number =>
+  from === to ? from : (from ** (1 / shape) + part * (to ** (1 / shape) - from ** (1 / shape))) ** shape
+
+/** S(day | scale j): share still sound; days beyond the grid are taken at its end. */
 export function soundShare(model: LifeModel, day: number, j: number): number {
   const at = Math.min(model.days, Math.max(0, day))
   const low = Math.floor(at)
@@ -101,7 +108,13 @@ export function soundShare(model: LifeModel, day: number, j: number): number {
   for (let i = 0; i < model.hazard.length; i++) {
     const h = model.hazard[i]!
     const here = h[low]!
-    sum += (part > 0 ? here + part * (h[low + 1]! - here) : here) * model.scalePower[i]![j]!
+    const between =
+      part > 0
+        ? low < fineDays
+          ? bentBetween(model.shapes[i]!, here, h[low + 1]!, part)
+          : here + part * (h[low + 1]! - here)
+        : here
+    sum += between * model.scalePower[i]![j]!
   }
   return Math.exp(-sum)
 }
@@ -135,16 +148,27 @@ export function unitLife(model: LifeModel, weights: Float64Array): Spread {
 /** Days are taken together so that no more than this many steps are summed. */
 const mostSteps = 300
 
-/** Which end takes how much of the lot over the model's days, largest first; shares of all that is lost. */
-export function endShares(model: LifeModel, weights: Float64Array): { end: End; share: number }[] {
+/**
+ * Which end takes how much of the lot between two days, largest first; shares of all that is lost then.
+ * @param fromDay day of the model, the first when left out
+ * @param toDay its last when left out
+ */
+export function endShares(
+  model: LifeModel,
+  weights: Float64Array,
+  fromDay = 0,
+  toDay: number = model.days,
+): { end: End; share: number }[] {
   const taken = new Float64Array(model.hazard.length)
-  const step = Math.max(1, Math.floor(model.days / mostSteps))
+  const first = Math.min(model.days - 1, Math.floor(fromDay))
+  const last = Math.min(model.days, Math.max(first + 1, Math.ceil(toDay)))
+  const step = Math.max(1, Math.floor((last - first) / mostSteps))
   const rise = new Float64Array(model.hazard.length)
   for (let j = 0; j < weights.length; j++) {
     const w = weights[j]!
     if (w < 1e-9) continue
     let before = 1
-    for (let day = step; day <= model.days && before > 1e-6; day += step) {
+    for (let day = first + step; day <= last && before > 1e-6; day += step) {
       let all = 0
       for (let i = 0; i < rise.length; i++) {
         rise[i] = (model.hazard[i]![day]! - model.hazard[i]![day - step]!) * model.scalePower[i]![j]!

@@ -8,8 +8,8 @@ export { ends, type End, type Packing }
 export interface Surroundings {
   /** daylight falls on it */
   light?: boolean
-  /** ripening gas its neighbours give off */
-  gas?: GasLevel
+  /** ripening gas its neighbours give off: a level, or the share of the full amount that reaches it */
+  gas?: GasLevel | number
 }
 
 /**
@@ -19,9 +19,9 @@ export interface Surroundings {
 export const endShape: Record<End, number> = {
   sprouting: 5,
   'drying out': 5,
-  rot: 2.5,
+  rot: 4,
   rooting: 3,
-  mould: 2,
+  mould: 3,
   frost: 2,
   chilling: 3,
   greening: 3,
@@ -68,13 +68,27 @@ export function respirationWPerKg(crop: Crop, temperatureC: number): number {
   return (f * Math.max(0, (9 * temperatureC) / 5 + 32) ** g * 10.7) / 3600
 }
 
-/** Ageing and rot a day in the air it likes, as a share of the time in which half are gone: faster as it breathes faster. */
+/** Above this a respiration slope is carried no further than by `mostQ10`: it was fitted in the cold. */
+const slopeFittedToC = 10
+const mostQ10 = 2.5
+
+/**
+ * Ageing and rot a day in the air it likes, as a share of the time in which half are gone: faster as it breathes faster.
+ * @param temperatureC °C; the crop's own Q10 where it has one, else its respiration's slope within its fit
+ */
 function rotRatePerDay(crop: Crop, temperatureC: number): number {
   const { ageingDays, ageingAtC, respiration, ageingQ10 } = crop.keeping
   const fahrenheit = (c: number) => Math.max(10, (9 * c) / 5 + 32)
-  const slope = respiration
-    ? (fahrenheit(temperatureC) / fahrenheit(ageingAtC.value)) ** respiration.value.g
-    : (ageingQ10?.value ?? 2) ** ((temperatureC - ageingAtC.value) / 10)
+  const breathes = (c: number) => {
+    const fitted = (t: number) => fahrenheit(t) ** (respiration?.value.g ?? 0)
+    return c <= slopeFittedToC
+      ? fitted(c)
+      : Math.min(fitted(c), fitted(slopeFittedToC) * mostQ10 ** ((c - slopeFittedToC) / 10))
+  }
+  const slope =
+    ageingQ10 || !respiration
+      ? (ageingQ10?.value ?? 2) ** ((temperatureC - ageingAtC.value) / 10)
+      : breathes(temperatureC) / breathes(ageingAtC.value)
   return slope / ageingDays.value
 }
 
@@ -104,7 +118,19 @@ export const bearableLossPct = (crop: Crop): number =>
 export const usualPacking = (crop: Crop): Packing => crop.packs[0]?.id ?? 'box'
 
 /** What the hours of a lot's life have added up to, from which every end's age follows. */
-const summed = ['sprouting', 'rot', 'pull', 'rooting', 'mould', 'frost', 'chilling', 'greening', 'gas'] as const
+const summed = [
+  'sprouting',
+  'rot',
+  'ageing',
+  'pull',
+  'saturation',
+  'rooting',
+  'mould',
+  'frost',
+  'chilling',
+  'greening',
+  'gas',
+] as const
 type Summed = (typeof summed)[number]
 
 /**
@@ -119,7 +145,7 @@ export interface Exposure {
 
 /** What this crop's ends are made of. */
 function feltBy({ keeping }: Crop): Summed[] {
-  const felt: Summed[] = ['rot', 'pull']
+  const felt: Summed[] = ['rot', 'ageing', 'pull', 'saturation']
   if (keeping.sproutingDays) felt.push('sprouting')
   if (keeping.keptDry) felt.push('mould')
   if (keeping.rootsAbovePct) felt.push('rooting')
@@ -163,6 +189,8 @@ export function exposureOver(crop: Crop, air: AirSeries, before?: Exposure): Exp
   let greenSum = at('greening')
   let gasSum = at('gas')
   let pull = at('pull')
+  let ageing = at('ageing')
+  let saturation = at('saturation')
   const greens = sums.greening !== undefined
   const gassed = sums.gas !== undefined
   for (let day = first; day < days; day++) {
@@ -172,8 +200,11 @@ export function exposureOver(crop: Crop, air: AirSeries, before?: Exposure): Exp
       const rh = relativeHumidityPct[i]!
       const cell = Math.min(tableSize - 1, Math.max(0, Math.round((t - tableFromC) / tableStepC)))
       sproutSum += sprouting[cell]!
+      ageing += rot[cell]!
       rotSum += rot[cell]! * (rh > dampFrom ? 1 + (rh - dampFrom) * 0.08 : 1)
       pull += vpdKPa[i]!
+      // the pressure of saturated air here, which a closed bag stands near
+      saturation += rh < 99 ? vpdKPa[i]! / (1 - rh / 100) : 0
       if (rh > rootsAbove && t > 0) rootSum += (rh - rootsAbove) * (t < 16 ? t * 0.1 : 1.6)
       mouldSum += mouldExcessPct[i]!
       if (t < freezesAt) frostSum += freezesAt - t
@@ -183,6 +214,8 @@ export function exposureOver(crop: Crop, air: AirSeries, before?: Exposure): Exp
     }
     sums.rot![day + 1] = rotSum
     sums.pull![day + 1] = pull
+    sums.ageing![day + 1] = ageing
+    sums.saturation![day + 1] = saturation
     if (sums.sprouting) sums.sprouting[day + 1] = sproutSum
     if (sums.mould) sums.mould[day + 1] = mouldSum
     if (sums.rooting) sums.rooting[day + 1] = rootSum
@@ -204,37 +237,50 @@ function never(length: number): Float64Array {
 /**
  * How far each end has come, day by day: 1 is the point where half the pieces of a usual lot have met it.
  * @param around light and neighbours; darkness and none when left out
+ * @param pace how much longer this crop's ageing and sprouting take than its tables say: see anchor.ts
  * @returns one array an end (order of `ends`), each of days + 1 values, never falling; and weight lost, %, never more
  *   than the water the crop holds. Read them, do not write them: ends that never come share theirs
  */
-export function agesOf(
+export function agesAtPace(
   crop: Crop,
   { days, sums }: Exposure,
   packing: Packing,
-  around: Surroundings = {},
+  around: Surroundings,
+  pace: number,
 ): { ages: Float64Array[]; lossPct: Float64Array } {
   const { keeping } = crop
   const water = crop.waterPct.value
+  // what is dry in a closed jar or bag feels its own equilibrium, not the damp of the place
+  const sealed = keeping.keptDry && closedPackings.includes(packing)
+  // what is fresh in a closed bag stands in air nearly saturated, however dry the place
+  const bagged = !keeping.keptDry && packing === 'bag'
   const lossRate = lossPctPerHourPerKPa(crop, packing)
-  const lossPct = sums.pull!.map((pull) => water * (1 - Math.exp((-pull * lossRate) / water)))
+  const pulls = bagged
+    ? sums.pull!.map((pull, day) => Math.min(pull, sums.saturation![day]! * (1 - bagHumidityPct / 100)))
+    : sums.pull!
+  const lossPct = pulls.map((pull) => water * (1 - Math.exp((-pull * lossRate) / water)))
   const scaled = (sum: Float64Array | undefined, by: number) =>
     sum === undefined || by === 0 || sum[days] === 0 ? never(days + 1) : sum.map((x) => x * by)
   const rootsAbove = keeping.rootsAbovePct?.value ?? 0
+  const open = sealed ? 0 : 1
   const ages = [
-    scaled(sums.sprouting, 1 / 24),
+    scaled(sums.sprouting, 1 / (24 * pace)),
     scaled(lossPct, 1 / bearableLossPct(crop)),
-    scaled(sums.rot, 1 / 24),
-    scaled(sums.rooting, 1 / ((90 - rootsAbove) * (keeping.rootingDays?.value ?? 1) * 24)),
+    scaled(sealed ? sums.ageing : sums.rot, 1 / (24 * pace)),
+    scaled(sums.rooting, open / ((90 - rootsAbove) * (keeping.rootingDays?.value ?? 1) * 24)),
     // judgement: ten points above the mould limit for forty days takes half; a degree of frost for a day takes half
-    scaled(sums.mould, 1 / (10 * 40 * 24)),
+    scaled(sums.mould, open / (10 * 40 * 24)),
     scaled(sums.frost, 1 / 24),
     scaled(sums.chilling, 1 / (5 * (keeping.chillingDays?.value ?? 1) * 24)),
     scaled(sums.greening, around.light ? 1 / (20 * 24 * (keeping.greeningDays?.value ?? 1)) : 0),
-    scaled(sums.gas, gasReaching[around.gas ?? 'none'] / (24 * gasDays[keeping.ethyleneFelt.value])),
+    scaled(sums.gas, gasShare(around.gas) / (24 * gasDays[keeping.ethyleneFelt.value])),
   ]
   return { ages, lossPct }
 }
 
-/** The ages of a lot over an hourly series, from the day it was ready to store. */
-export const agesByDay = (crop: Crop, air: AirSeries, packing: Packing, around: Surroundings = {}) =>
-  agesOf(crop, exposureOver(crop, air), packing, around)
+/** Packings that shut out the air of the place. */
+const closedPackings: readonly Packing[] = ['jar', 'bag']
+/** How damp the air in a closed bag of fresh produce is, %. Common practice says 95 and more. */
+const bagHumidityPct = 96
+
+const gasShare = (gas: Surroundings['gas']): number => (typeof gas === 'number' ? gas : gasReaching[gas ?? 'none'])

@@ -1,9 +1,9 @@
 import type { LineLotDetail, LineView } from '@vadose/contract/line'
 import { hungInWords } from '@vadose/core/almanac'
-import { hourMs } from '@vadose/core/air'
+import { hourMs, type AirSeries } from '@vadose/core/air'
 import { curingOfLot, optionsFor, type House, type LotState, type PlaceState } from '@vadose/core/forecast'
 import { dayMs } from '@vadose/core/households'
-import { curingOf, weightCurve } from '@vadose/core/line'
+import { pullKPa, weightCurve } from '@vadose/core/line'
 import { curingView, dryerView, jarView, lotRow } from '../lots'
 
 const backHours = 10 * 24
@@ -13,20 +13,20 @@ const stepHours = 6
 /** Drying power of a place, six-hour means. */
 const airPoints = (house: House, place: PlaceState) =>
   house.once(null, `air points ${place.id}`, [place.past, place.ahead], () => {
-    const points: { at: string; vpdKPa: number; ahead: boolean }[] = []
-    const add = (vpd: Float64Array, startMs: number, from: number, to: number, ahead: boolean) => {
+    const points: { at: string; pullKPa: number; ahead: boolean }[] = []
+    const add = (air: AirSeries, from: number, to: number, ahead: boolean) => {
       for (let i = from; i + stepHours <= to; i += stepHours) {
         let sum = 0
-        for (let k = 0; k < stepHours; k++) sum += vpd[i + k]!
+        for (let k = 0; k < stepHours; k++) sum += pullKPa(air.vpdKPa[i + k]!, air.relativeHumidityPct[i + k]!)
         points.push({
-          at: new Date(startMs + (i + stepHours / 2) * hourMs).toISOString(),
-          vpdKPa: sum / stepHours,
+          at: new Date(air.startMs + (i + stepHours / 2) * hourMs).toISOString(),
+          pullKPa: sum / stepHours,
           ahead,
         })
       }
     }
-    add(place.past.vpdKPa, place.past.startMs, Math.max(0, place.past.hours - backHours), place.past.hours, false)
-    add(place.ahead.vpdKPa, place.ahead.startMs, 0, aheadHours, true)
+    add(place.past, Math.max(0, place.past.hours - backHours), place.past.hours, false)
+    add(place.ahead, 0, aheadHours, true)
     return points
   })
 
@@ -35,16 +35,12 @@ export function lineView(house: House): LineView {
   const lots = at('drying')
   const used = house.places.filter((place) => lots.some((lot) => lot.placeId === place.id))
   return {
-    lots: lots.map((lot) => {
-      const { clock, stallKPa } = curingOf(lot.cropData)
-      return {
-        ...lotRow(house, lot),
-        ...curingView(house, lot),
-        hungOn: house.dateOf(lot.history.hungAtMs!),
-        hungIn: lot.history.hungIn ? hungInWords[lot.history.hungIn] : null,
-        stallKPa: clock === 'healing' ? null : stallKPa.value,
-      }
-    }),
+    lots: lots.map((lot) => ({
+      ...lotRow(house, lot),
+      ...curingView(house, lot),
+      hungOn: house.dateOf(lot.history.hungAtMs!),
+      hungIn: lot.history.hungIn ? hungInWords[lot.history.hungIn] : null,
+    })),
     air: used.map((place) => ({ placeId: place.id, place: place.name, points: airPoints(house, place) })),
     dryer: at('dryer').map((lot) => ({ ...lotRow(house, lot), load: dryerView(house, lot) })),
     jars: at('conditioning').map((lot) => ({ ...lotRow(house, lot), jar: jarView(house, lot) })),

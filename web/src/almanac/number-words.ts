@@ -9,7 +9,7 @@ const names: Record<string, string> = {
   'readiness/sharePerWeek': 'The sign moves in a week by|',
   'curing/budget': 'Wants, to be ready|kPa·h',
   'curing/budgetLogSd': 'Lots differ by (log sd)|',
-  'curing/stallKPa': 'Nothing dries below|kPa',
+  'curing/stillAbovePct': 'Stands still above|%',
   'curing/healsAtC': 'Heals at|°C',
   'curing/healsAtPct': 'Heals at|%',
   'curing/finalWeightRatio': 'Weight left when ready|of 1',
@@ -19,13 +19,13 @@ const names: Record<string, string> = {
   'keeping/bestTemperatureC': 'Keeps best at|°C',
   'keeping/bestHumidityPct': 'Keeps best at|%',
   'keeping/lifeDays': 'Keeps there|days',
+  'keeping/homeDays': 'Keeps at home|days',
   'keeping/freezesAtC': 'Freezes at|°C',
   'keeping/transpiration': 'Water lost|ng/(kg·s·Pa)',
   'keeping/largestLossPct': 'Bearable loss|%',
   'keeping/ageingQ10': 'Ages faster each 10 °C|times',
   'keeping/ageingDays': 'Half have aged after|days',
   'keeping/ageingAtC': '… at|°C',
-  'keeping/dormancyDays': 'Rests|days',
   'keeping/rootsAbovePct': 'Roots above|%',
   'keeping/rootingDays': 'Half have rooted after|days',
   'keeping/chillsBelowC': 'Chills below|°C',
@@ -85,7 +85,6 @@ export function numberRows(crop: string): NumberRow[] {
 
 function wordFor(path: string, file: CropData): [string, string] | undefined {
   if (path === 'curing/budget' && file.curing?.clock === 'healing') return ['Wants, at the best air', 'hours']
-  if (path === 'curing/stallKPa' && file.curing?.clock === 'healing') return undefined
   const known = names[path]
   if (known) return known.split('|') as [string, string]
   const blanch = /^freezing\/blanch\/(\d+)\/waterMinutes$/.exec(path)

@@ -46,13 +46,21 @@ let requestId = newRequestId()
 function choose(next: Crop | undefined) {
   crop.value = next
   if (!next) return
-  const last = memory.value?.find((m) => m.crop === next.id)
-  variety.value = last?.variety ?? ''
-  bed.value = last?.bed ?? ''
+  variety.value = ''
+  bed.value = ''
+  remember()
   signShare.value = undefined
   heaps.clear()
   for (const [id, entry] of emptyHeaps(next, places.value ?? [])) heaps.set(id, entry)
 }
+/** What the last harvest of the crop said, where nothing has been typed. */
+function remember() {
+  const last = memory.value?.find((m) => m.crop === crop.value?.id)
+  variety.value ||= last?.variety ?? ''
+  bed.value ||= last?.bed ?? ''
+}
+// whoever taps faster than the answer comes finds it filled in all the same
+watch(memory, remember)
 watch(places, () =>
   crop.value?.heaps.forEach(
     (heap) => (heaps.get(heap.id)!.placeId ||= proposedPlace(crop.value!, heap, places.value ?? [])),

@@ -7,7 +7,7 @@ import { civilDateOf, instantOf } from '@vadose/core/households'
 import { momentOf, shortDate, useFrame } from '../households'
 import { TableBelow, useReader } from '../kit'
 
-const props = defineProps<{ air: LineView['air']; placeId: string | null; stallKPa: number | null; now: string }>()
+const props = defineProps<{ air: LineView['air']; placeId: string | null; now: string }>()
 type Point = LineView['air'][number]['points'][number]
 const width = 400
 const height = 190
@@ -20,12 +20,12 @@ const x = computed(() =>
   ),
 )
 const y = computed(() =>
-  scaleLinear([0, Math.max(0.6, ...points.value.map((p) => p.vpdKPa)) * 1.08], [height - 28, 12]),
+  scaleLinear([0, Math.max(0.6, ...points.value.map((p) => p.pullKPa)) * 1.08], [height - 28, 12]),
 )
 const draw = (list: Point[]) =>
   line<Point>(
     (p) => x.value(new Date(p.at)),
-    (p) => y.value(p.vpdKPa),
+    (p) => y.value(p.pullKPa),
   ).curve(curveMonotoneX)(list) ?? ''
 const past = computed(() => points.value.filter((p) => !p.ahead))
 const ahead = computed(() => [...past.value.slice(-1), ...points.value.filter((p) => p.ahead)])
@@ -54,21 +54,24 @@ const byDay = computed(() => {
   }
   return [...days].map(([on, of]) => ({
     on,
-    kPa: of.reduce((sum, p) => sum + p.vpdKPa, 0) / of.length,
+    kPa: of.reduce((sum, p) => sum + p.pullKPa, 0) / of.length,
     ahead: of.every((p) => p.ahead),
   }))
 })
-const mean = computed(() => past.value.reduce((sum, p) => sum + p.vpdKPa, 0) / Math.max(1, past.value.length))
+const mean = computed(() => past.value.reduce((sum, p) => sum + p.pullKPa, 0) / Math.max(1, past.value.length))
 </script>
 
 <template>
   <figure v-if="place">
-    <p class="soft">kPa the air of {{ place.place.toLowerCase() }} pulls with: ten days back, five ahead</p>
+    <p class="soft">
+      kPa the air of {{ place.place.toLowerCase() }} pulls with: ten days back, five ahead; at 0 it is too damp for
+      skins to dry
+    </p>
     <svg
       :viewBox="`0 0 ${width} ${height}`"
       tabindex="0"
       role="img"
-      :aria-label="`Drying power of ${place.place}: ${mean.toFixed(2)} kPa on average over ten days${stallKPa === null ? '' : `; below ${stallKPa} kPa drying stalls`}; arrow keys read it out`"
+      :aria-label="`Drying power of ${place.place}: ${mean.toFixed(2)} kPa on average over ten days; at 0 drying stalls; arrow keys read it out`"
       v-on="listeners"
     >
       <g v-for="t in y.ticks(4)" :key="t">
@@ -78,24 +81,13 @@ const mean = computed(() => past.value.reduce((sum, p) => sum + p.vpdKPa, 0) / M
       <text v-for="d in days" :key="d.label" class="axis" :x="d.x" :y="height - 8" text-anchor="middle">
         {{ d.label }}
       </text>
-      <rect
-        v-if="stallKPa !== null"
-        class="stall"
-        x="40"
-        :width="width - 48"
-        :y="y(stallKPa)"
-        :height="y(0) - y(stallKPa)"
-      />
       <path :d="draw(past)" class="past" />
       <path :d="draw(ahead)" class="ahead" />
       <line class="now" :x1="x(new Date(now))" :x2="x(new Date(now))" y1="8" :y2="y(0)" />
-      <text v-if="stallKPa !== null" class="axis stall-says" x="46" :y="y(stallKPa) - 5">
-        below this, drying stalls
-      </text>
-      <circle v-if="at" class="reader" :cx="x(new Date(at.at))" :cy="y(at.vpdKPa)" r="4.5" />
+      <circle v-if="at" class="reader" :cx="x(new Date(at.at))" :cy="y(at.pullKPa)" r="4.5" />
     </svg>
     <figcaption class="soft" aria-live="polite">
-      {{ at ? `${when(at)}: ${at.vpdKPa.toFixed(2)} kPa${at.ahead ? ', expected' : ''}` : 'Dashed: expected.' }}
+      {{ at ? `${when(at)}: ${at.pullKPa.toFixed(2)} kPa${at.ahead ? ', expected' : ''}` : 'Dashed: expected.' }}
     </figcaption>
     <TableBelow>
       <thead>

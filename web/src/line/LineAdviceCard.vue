@@ -21,7 +21,7 @@ const gain = ({ daysSaved, mouldHoursAvoided, ready }: LineAdvice['moves'][numbe
     .join(', ')
 const word = (place: LineAdvice['tomorrow'][number]) => {
   if (place.stalls) return 'drying stalls'
-  const change = place.vpdKPa / Math.max(0.01, place.lastDayKPa)
+  const change = place.pullKPa / Math.max(0.01, place.lastDayKPa)
   return change > 1.15 ? 'dries faster than today' : change < 0.85 ? 'dries slower than today' : 'dries as today'
 }
 const shown = computed(() => (advice.value?.tomorrow.length || advice.value?.moves.length ? advice.value : undefined))
@@ -35,7 +35,7 @@ const shown = computed(() => (advice.value?.tomorrow.length || advice.value?.mov
         <li v-for="p in shown.tomorrow" :key="p.placeId">
           <strong>{{ p.place }}</strong>, {{ p.lots }} {{ p.lots === 1 ? 'lot' : 'lots' }}:
           <span :class="{ bad: p.stalls }">{{ p.stalls ? '▲ ' : '' }}{{ word(p) }}</span>
-          <span class="soft"> {{ kPa(p.vpdKPa) }} kPa, last day {{ kPa(p.lastDayKPa) }}</span>
+          <span class="soft"> {{ kPa(p.pullKPa) }} kPa, last day {{ kPa(p.lastDayKPa) }}</span>
         </li>
       </ul>
     </div>

@@ -163,12 +163,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     <div v-if="chosen" class="three">
       <section class="card">
         <h2>Drying power of the air</h2>
-        <AirChart
-          :air="view.air"
-          :place-id="chosen.placeId"
-          :stall-k-pa="chosen.stallKPa"
-          :now="frame.frame?.now ?? ''"
-        />
+        <AirChart :air="view.air" :place-id="chosen.placeId" :now="frame.frame?.now ?? ''" />
         <p class="soft">
           A reading by hand, or
           <RouterLink :to="`/readings?place=${chosen.placeId}`">a logger's file</RouterLink>:

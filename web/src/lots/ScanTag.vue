@@ -25,7 +25,6 @@ function stop() {
 }
 onBeforeUnmount(stop)
 
-
 async function decode(
   source: HTMLVideoElement | ImageBitmap,
   width: number,

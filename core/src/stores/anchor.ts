@@ -1,0 +1,70 @@
+import { airSeries, type AirSeries } from '../air'
+import { soundAtBooksMiddle } from '../assumptions'
+import type { Crop } from '../almanac'
+import { lifeModel } from './life-model'
+import { agesAtPace, exposureOver, usualPacking, type Exposure, type Packing, type Surroundings } from './rates'
+import { spreadPerWeek, stand } from './standing'
+
+const paces = new WeakMap<Crop, number>()
+/** A crop whose book cannot be met (something else ends it first) is not stretched further than this. */
+const mostPace = 4
+const leastPace = 0.25
+
+/**
+ * How much longer a crop's common clock (ageing and sprouting) runs than its tables say, so that the handbook means what
+ * it means: its storage life is how long a lot stays good to sell, some nine in ten sound, not half gone. The pace is the
+ * one at which the book's geometric middle leaves `soundAtBooksMiddle` sound, in the book's air and the usual packing.
+ * Where a household has set when half have aged, that stands.
+ */
+export function paceOf(crop: Crop): number {
+  let pace = paces.get(crop)
+  if (pace === undefined) {
+    pace = crop.keeping.ageingDays.source === 'household' ? 1 : anchoredPace(crop)
+    paces.set(crop, pace)
+  }
+  return pace
+}
+
+function anchoredPace(crop: Crop): number {
+  const { lifeDays, homeDays, bestTemperatureC, bestHumidityPct, ageingAtC } = crop.keeping
+  const middle = ([a, b]: readonly [number, number]) => (a + b) / 2
+  const [lo, hi] = (homeDays ?? lifeDays).value
+  const at = homeDays || bestTemperatureC.source !== 'hb66' ? ageingAtC.value : middle(bestTemperatureC.value)
+  const days = Math.max(1, Math.round(Math.sqrt(lo * hi)))
+  const day = airSeries(
+    0,
+    new Float64Array(24).fill(at),
+    new Float64Array(24).fill(Math.min(98, middle(bestHumidityPct.value))),
+  )
+  const one = exposureOver(crop, day)
+  const whole: Exposure = {
+    days,
+    sums: Object.fromEntries(
+      Object.entries(one.sums).map(([name, sum]) => [
+        name,
+        Float64Array.from({ length: days + 1 }, (_, i) => sum[1]! * i),
+      ]),
+    ),
+  }
+  const sound = (pace: number) => {
+    const model = lifeModel(agesAtPace(crop, whole, usualPacking(crop), {}, pace).ages)
+    // the usual lot, neither longer nor shorter lived than most, left to itself
+    return 1 - stand(model, (model.scales.length - 1) / 2, 0, 0, days, spreadPerWeek[usualPacking(crop)])
+  }
+  let [low, high] = [leastPace, mostPace]
+  if (sound(high) < soundAtBooksMiddle) return high
+  while (high / low > 1.001) {
+    const mid = Math.sqrt(low * high)
+    if (sound(mid) < soundAtBooksMiddle) low = mid
+    else high = mid
+  }
+  return high
+}
+
+/** How far each end has come, day by day, at the crop's own pace. */
+export const agesOf = (crop: Crop, exposure: Exposure, packing: Packing, around: Surroundings = {}) =>
+  agesAtPace(crop, exposure, packing, around, paceOf(crop))
+
+/** The ages of a lot over an hourly series, from the day it was ready to store. */
+export const agesByDay = (crop: Crop, air: AirSeries, packing: Packing, around: Surroundings = {}) =>
+  agesOf(crop, exposureOver(crop, air), packing, around)
