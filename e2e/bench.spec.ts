@@ -14,7 +14,7 @@ const sheets = [
   ['freeze-time', 'Frozen after', /hours/],
   ['freezer-load', 'At most a day', /9\.6 kg/],
   ['frozen-life', 'Used up', /months/],
-  ['power-cut', 'Thaw begins after', /hours/],
+  ['power-cut', 'The rule gives it', /hours/],
   ['glut', 'Frozen', /kg/],
   ['keep', 'Keeps', /days/],
   ['check-size', 'Look at', /21 pieces/],

@@ -101,8 +101,9 @@ export const calculatorInputs: Record<string, object> = {
       hoursOff: number,
       roomTemperatureC: number,
       startTemperatureC: number,
+      measuredC: number,
     },
-    ['startTemperatureC'],
+    ['startTemperatureC', 'measuredC'],
   ),
   glut: object(
     {

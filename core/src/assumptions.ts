@@ -81,8 +81,15 @@ export const looksCorrelation = 0.01
 /** Nobody looks oftener or should look less often than this, days. */
 export const checkIntervalDays = { lo: 3, hi: 56 } as const
 
-/** Prior belief about how fast a line is eaten, as if it had been watched for this many weeks. */
-export const useRatePriorWeeks = 2
+/** What is believed of a line's pace before it is watched: so many uses a week, as if watched for so many weeks. */
+export const usualUsesPerWeek = 1.5
+export const usePriorWeeks = 0.7
+
+/** A use counts for half after so many weeks: households change what they cook. */
+export const useHalfLifeWeeks = 8
+
+/** How far a household's pace moves over a season: log standard deviation. */
+export const paceDriftLogSd = 0.3
 
 /**
  * Ripening gas from neighbours: how much of it reaches a lot in the same place, by how much the neighbours give off,
@@ -122,3 +129,6 @@ export const oldestHarvestDays = 400
  * sell, some 85 to 95 % of it.
  */
 export const soundAtBooksMiddle = 0.88
+
+/** Kilos of ripening apples that fill a place with gas, by how its air moves: one bruised apple does nothing to a cellar. */
+export const fullGasKg = { still: 15, breezy: 60 } as const

@@ -1,5 +1,6 @@
 import { hourMs } from '../air'
-import type { Almanac, GasLevel } from '../almanac'
+import { fullGasKg, gasReaching } from '../assumptions'
+import type { Almanac } from '../almanac'
 import { civilDateOf, instantOf, type CivilDate } from '../households'
 import { climateFor, placeKinds, type Climate } from '../places'
 import type { LotState } from './lot'
@@ -25,7 +26,7 @@ export interface HouseFacts {
   rainMm: ReadonlyMap<string, number>
 }
 
-const gasLevels: GasLevel[] = ['none', 'little', 'some', 'much']
+const gasSteps = 20
 
 /**
  * A household at one moment: what it has, where, in what air. Everything about it is worked out when first asked for, and
@@ -92,15 +93,23 @@ export class House {
     return value
   }
 
-  /** Ripening gas that the other lots in a place give off. */
-  gasReaching(place: PlaceState | undefined, lot: LotState): GasLevel {
-    if (!place) return 'none'
+  /**
+   * Ripening gas that the other lots in a place give off, as a share of the full amount: by their kilos, and by how shut
+   * the place is. In steps, so that an apple eaten changes no forecast.
+   */
+  gasReaching(place: PlaceState | undefined, lot: LotState): number {
+    if (!place) return 0
     const here = this.once(null, `gas ${place.id}`, [this.lots], () =>
       this.lots
         .filter((other) => other.placeId === place.id)
-        .map((other) => ({ id: other.id, level: gasLevels.indexOf(other.cropData.keeping.ethyleneGiven.value) })),
+        .map((other) => ({
+          id: other.id,
+          kg: (other.weightG / 1000) * gasReaching[other.cropData.keeping.ethyleneGiven.value],
+        })),
     )
-    return gasLevels[here.reduce((most, one) => (one.id === lot.id ? most : Math.max(most, one.level)), 0)]!
+    const kg = here.reduce((sum, one) => (one.id === lot.id ? sum : sum + one.kg), 0)
+    const full = fullGasKg[placeKinds[place.kind].airflow]
+    return Math.min(1, Math.round((gasSteps * kg) / full) / gasSteps)
   }
 
   /** What lies round a lot in a place besides its air. */

@@ -39,6 +39,9 @@ export function cropIn(almanac: Almanac, id: string): Crop {
   return crop
 }
 
+/** groups whose harvest is dried to a crisp where it hangs */
+const driedOnTheLine = ['herb', 'fruiting']
+
 const driedForms = new WeakMap<Crop, Crop>()
 
 /** The dried form of a crop, the same object every time: what is worked out on it is kept with it. */
@@ -48,10 +51,16 @@ export function driedFormOf(crop: Crop): Crop {
   return made
 }
 
+/** Whether a lot is in the dried form of its crop: from the dehydrator, or dried on the string or in the bundle. */
+export function isDried(history: LotHistory, grown: Crop): boolean {
+  const driesOnTheLine = grown.curing?.clock === 'drying-power' && driedOnTheLine.includes(grown.group)
+  return history.loads.length > 0 || (driesOnTheLine && history.storedAtMs !== null && history.hungAtMs !== null)
+}
+
 export function lotState(identity: LotIdentity, events: readonly LotEvent[], almanac: Almanac): LotState {
   const history = lotHistory(events)
   const grown = cropIn(almanac, identity.crop)
-  const dried = history.loads.length > 0
+  const dried = isDried(history, grown)
   return {
     ...identity,
     stage: history.stage,

@@ -1,5 +1,5 @@
 import type { Crop } from '../almanac'
-import { requireWithin } from '../refusal'
+import { Refusal, requireWithin } from '../refusal'
 import { blanch } from './blanch'
 import { loadKgPerLitre } from './freezer-load'
 
@@ -57,15 +57,22 @@ export function freezeWithinHours(crop: Crop): number {
 }
 
 /**
- * Which batches to freeze on which evening: always the heap whose deadline comes first, batch by batch, as pan, time,
- * trays and the freezer's power allow. Earliest deadline first loses least when batches take alike.
- * @throws Refusal `out-of-range`, and what `blanch` refuses
+ * Which batches to freeze on which evening: the heaps that can be in time first, batch by batch, as pan, time, trays and
+ * the freezer's power allow.
+ * @throws Refusal `out-of-range`, `invalid` where evenings overlap, and what `blanch` refuses
  */
 export function glutPlan(heaps: readonly GlutHeap[], evenings: readonly FreeTime[], kitchen: Kitchen): GlutPlan {
   requireWithin(kitchen.panLitres, 1, 100, 'panLitres', 'L')
   requireWithin(kitchen.trays, 0, 50, 'trays', '')
   requireWithin(kitchen.kgPerTray, 0.1, 10, 'kgPerTray', 'kg')
   requireWithin(kitchen.freezerLitres, 5, 5000, 'freezerLitres', 'L')
+  const sorted = [...evenings].sort((a, b) => a.inHours - b.inHours)
+  sorted.forEach((evening, i) => {
+    const before = sorted[i - 1]
+    if (before && before.inHours + before.hours > evening.inHours + 1e-9) {
+      throw new Refusal('invalid', 'Two of the evenings overlap: nobody stands at the stove twice at once.', 'evenings')
+    }
+  })
   const work = heaps.map((heap, i) => {
     requireWithin(heap.kg, 0.05, 500, `heaps/${i}/kg`, 'kg')
     requireWithin(heap.hoursSincePicking, 0, 200, `heaps/${i}/hoursSincePicking`, 'hours')
@@ -85,17 +92,18 @@ export function glutPlan(heaps: readonly GlutHeap[], evenings: readonly FreeTime
   const batches: GlutPlan['batches'] = []
   const perDay = kitchen.freezerLitres * loadKgPerLitre.most
   const loads: { at: number; kg: number }[] = []
-  for (const evening of [...evenings].sort((a, b) => a.inHours - b.inHours)) {
+  for (const evening of sorted) {
     let minute = 0
     let onTrays = 0
     for (;;) {
-      const open = work
-        .filter((w) => w.left > 1e-6 && w.heap.hoursSincePicking + evening.inHours < freezeWithinHours(w.heap.crop) * 2)
-        .sort((a, b) => a.deadline - b.deadline)
+      const open = work.filter(
+        (w) => w.left > 1e-6 && w.heap.hoursSincePicking + evening.inHours < freezeWithinHours(w.heap.crop) * 2,
+      )
+      const order = inTimeFirst(open, evening.inHours + minute / 60)
       const start = evening.inHours + minute / 60
       const inFreezer = loads.filter((l) => l.at > start - 24).reduce((sum, l) => sum + l.kg, 0)
       const roomKg = Math.min(perDay - inFreezer, kitchen.trays * kitchen.kgPerTray - onTrays)
-      const next = open.find((w) => minute + w.batchMinutes <= evening.hours * 60 + 1e-9)
+      const next = order.find((w) => minute + w.batchMinutes <= evening.hours * 60 + 1e-9)
       if (!next || roomKg < 0.05) {
         for (const w of open) {
           w.blocked = !next ? 'time' : perDay - inFreezer < 0.05 ? 'freezer' : 'trays'
@@ -127,6 +135,32 @@ export function glutPlan(heaps: readonly GlutHeap[], evenings: readonly FreeTime
     kgFrozen: batches.reduce((sum, b) => sum + b.kg, 0),
     kgLate: batches.reduce((sum, b) => sum + (b.late ? b.kg : 0), 0),
   }
+}
+
+/**
+ * What can be in time comes first, soonest deadline before later; where not all can, what takes longest gives way (Moore
+ * and Hodgson: most heaps in time). What is late already, or gives way, comes last: it spoils no other.
+ * @param nowHours hours from now at which the next batch would begin
+ * @source Moore 1968, Management Science 15: n jobs, one machine, fewest late
+ */
+function inTimeFirst<T extends { deadline: number; left: number; batchKg: number; batchMinutes: number }>(
+  open: readonly T[],
+  nowHours: number,
+): T[] {
+  const takes = (w: T) => (Math.ceil(w.left / w.batchKg - 1e-9) * w.batchMinutes) / 60
+  const inTime: T[] = []
+  const late: T[] = []
+  let ends = nowHours
+  for (const w of [...open].sort((a, b) => a.deadline - b.deadline)) {
+    inTime.push(w)
+    ends += takes(w)
+    if (ends <= w.deadline + 1e-9) continue
+    const longest = inTime.reduce((most, one) => (takes(one) > takes(most) ? one : most))
+    inTime.splice(inTime.indexOf(longest), 1)
+    ends -= takes(longest)
+    late.push(longest)
+  }
+  return [...inTime, ...late]
 }
 
 /** What else to do with it. */

@@ -1,39 +1,53 @@
 import { requireWithin } from '../refusal'
 
-export type CutOutcome = 'keep' | 'refreeze' | 'cook-today' | 'throw-out'
+export type CutOutcome = 'keep' | 'refreeze' | 'bag-by-bag' | 'throw-out'
 
 export interface PowerCutAnswer {
-  hoursToThawStart: number
-  endTemperatureC: number
+  /** hours the rule gives this freezer, door shut */
+  safeHours: number
   outcome: CutOutcome
   advice: string
   foodKg: number
+  /** what the rule's warming comes to; beyond the rule no single figure is right for every bag */
+  endTemperatureC?: number
 }
 
-/** Hours a full freezer at −18 °C in a room of 21 °C, door shut, stays frozen. @source USDA FSIS: 48 h full, 24 h half full (recalled) */
+/** Hours a full freezer at −18 °C in a room of 21 °C, door shut, stays frozen; half of it half full. @source USDA FSIS (recalled, not re-read) */
 export const fullFreezerHours = 48
 
-const thawsAtC = -1
 const ruleStartC = -18
 const ruleRoomC = 21
-const frozenHeat = 1.9
-const thawedHeat = 3.7
-/**
- * Judgement: the outermost bags thaw long before the middle, and the advice is for them, so only part of the latent
- * heat of 290 kJ/kg is counted.
- */
-const latentCounted = 0.35 * 290
+/** the rule's hours end where thawing begins */
+const thawsAtC = -1
+/** hard frozen still: no bag is looked at */
+const hardC = -6
+/** @source USDA FSIS: ice crystals, or at most 40 °F (4 °C), may be frozen again (recalled) */
+const refreezeAtMostC = 4
+/** Judgement: past the rule by so much, bags in the middle may have crystals yet; beyond it nothing is trusted unread. */
+const bagByBagUpTo = 1.5
 const packedKgPerLitre = 0.55
 
-/** Newton warming: hours for food of heat capacity `heat` (in the rule's terms) from one temperature to another. */
-const ruleRate = (frozenHeat * Math.log((ruleRoomC - ruleStartC) / (ruleRoomC - thawsAtC))) / fullFreezerHours
+/** Newton's cooling law, in units of its time constant: how long from one temperature to another in a room. */
+const warming = (fromC: number, toC: number, roomC: number): number =>
+  roomC <= toC ? Infinity : Math.log((roomC - fromC) / (roomC - toC))
 
 /**
- * What a power cut does to a shut freezer: a lumped mass with latent heat, its loss set so that a full one begins to
- * thaw after the 48 hours of the rule and a half-full one after 24.
+ * Hours the rule gives: 48 full and 24 half full, fewer in a warmer room or where it was not as cold to begin with, never
+ * more: the rule is not stretched.
+ */
+function safeHoursOf(fillFraction: number, roomC: number, startC: number): number {
+  if (startC >= thawsAtC) return 0
+  const against = warming(startC, thawsAtC, roomC) / warming(ruleStartC, thawsAtC, ruleRoomC)
+  return fullFreezerHours * fillFraction * Math.min(1, against)
+}
+
+/**
+ * What a power cut does to a shut freezer. The rule decides: up to it keep or refreeze, to half as long again only bags
+ * with ice crystals or read at 4 °C and below, then throw out. A temperature that was read decides by itself.
  * @param fillFraction 0.05…1
+ * @param measuredC read in the food when the power is back, °C
  * @throws Refusal `out-of-range`
- * @source USDA FSIS rule for the pace and the advice (recalled, not re-read)
+ * @source USDA FSIS rule for hours and advice (recalled, not re-read)
  */
 export function powerCut(
   freezerLitres: number,
@@ -41,47 +55,48 @@ export function powerCut(
   hoursOff: number,
   roomTemperatureC: number,
   startTemperatureC = ruleStartC,
+  measuredC?: number,
 ): PowerCutAnswer {
   requireWithin(freezerLitres, 5, 5000, 'freezerLitres', 'L')
   requireWithin(fillFraction, 0.05, 1, 'fillFraction', '')
   requireWithin(hoursOff, 0, 2000, 'hoursOff', 'hours')
   requireWithin(roomTemperatureC, 0, 50, 'roomTemperatureC', '°C')
   requireWithin(startTemperatureC, -40, -2, 'startTemperatureC', '°C')
-  const rate = ruleRate / fillFraction
-  const toThaw = (frozenHeat * Math.log((roomTemperatureC - startTemperatureC) / (roomTemperatureC - thawsAtC))) / rate
-  const melting = latentCounted / (rate * (roomTemperatureC - thawsAtC))
-  let end: number
-  if (hoursOff <= toThaw) {
-    end = roomTemperatureC - (roomTemperatureC - startTemperatureC) * Math.exp((-rate * hoursOff) / frozenHeat)
-  } else if (hoursOff <= toThaw + melting) {
-    end = thawsAtC + (hoursOff - toThaw) / melting
-  } else {
-    const gone = hoursOff - toThaw - melting
-    end = roomTemperatureC - roomTemperatureC * Math.exp((-rate * gone) / thawedHeat)
-  }
-  const outcome = outcomeAt(end, hoursOff - toThaw - melting)
+  if (measuredC !== undefined) requireWithin(measuredC, -40, 50, 'measuredC', '°C')
+  const safeHours = safeHoursOf(fillFraction, roomTemperatureC, startTemperatureC)
+  const within = hoursOff <= safeHours
+  const end = within ? endAt(hoursOff / safeHours, roomTemperatureC, startTemperatureC) : undefined
+  const outcome = measuredC === undefined ? byTheRule(hoursOff, safeHours, end) : byReading(measuredC)
   return {
-    hoursToThawStart: toThaw,
-    endTemperatureC: end,
+    safeHours,
     outcome,
     advice: adviceFor[outcome],
     foodKg: freezerLitres * fillFraction * packedKgPerLitre,
+    ...(end === undefined ? {} : { endTemperatureC: end }),
   }
 }
 
-/** @source USDA FSIS: ice crystals or at most 4 °C may be frozen again; above 4 °C for 2 hours is thrown out (recalled) */
-function outcomeAt(temperatureC: number, hoursThawed: number): CutOutcome {
-  if (temperatureC < -6) return 'keep'
-  if (temperatureC <= 1) return 'refreeze'
-  if (temperatureC <= 4 && hoursThawed < 24) return 'cook-today'
-  return 'throw-out'
+/** Temperature after a share of the rule's hours, °C: it reaches the thaw at their end. */
+function endAt(share: number, roomC: number, startC: number): number {
+  const whole = Math.min(warming(startC, thawsAtC, roomC), warming(startC, thawsAtC, Math.max(roomC, ruleRoomC)))
+  const towards = Math.max(roomC, ruleRoomC)
+  return Math.min(thawsAtC, towards - (towards - startC) * Math.exp(-share * whole))
 }
+
+function byTheRule(hoursOff: number, safeHours: number, endC: number | undefined): CutOutcome {
+  if (endC !== undefined) return endC <= hardC ? 'keep' : 'refreeze'
+  return hoursOff <= safeHours * bagByBagUpTo ? 'bag-by-bag' : 'throw-out'
+}
+
+const byReading = (measuredC: number): CutOutcome =>
+  measuredC <= hardC ? 'keep' : measuredC <= refreezeAtMostC ? 'refreeze' : 'throw-out'
 
 const adviceFor: Record<CutOutcome, string> = {
   keep: 'Keep the door shut; it is still hard frozen. Eat these bags a little sooner.',
   refreeze:
-    'Look bag by bag when the power is back: with ice crystals in it, or at most 4 °C, it may be frozen again; quality suffers, raw fruit least.',
-  'cook-today': 'Thawed but cold (at most 4 °C): cook it today, then it may be frozen once cooked.',
+    'Within the rule, or read at 4 °C or below: it may be frozen again; quality suffers, raw fruit least. A bag without ice crystals is cooked today.',
+  'bag-by-bag':
+    'Past the rule. Bag by bag: only what has ice crystals in it, or is read at 4 °C or below in its middle, is frozen again or cooked today; all else is thrown out. When in doubt, throw it out.',
   'throw-out':
-    'Above 4 °C: throw out cooked dishes, soups and meat after 2 hours, vegetables after 6; fruit that smells of yeast or has mould. When in doubt, throw it out. Your local authority’s advice comes first.',
+    'Throw it out: it has been too warm for too long, or nobody knows. Do not taste it. Only a temperature read in the food of 4 °C or below would say otherwise. Your local authority’s advice comes first.',
 }

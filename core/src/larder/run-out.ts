@@ -1,5 +1,5 @@
-import { useRatePriorWeeks } from '../assumptions'
-import { gammaQuantile, mapSpread, type Spread } from '../chance'
+import { paceDriftLogSd, useHalfLifeWeeks, usePriorWeeks, usualUsesPerWeek } from '../assumptions'
+import { gammaQuantile, mapSpread, normalQuantile, type Spread } from '../chance'
 import { addDays, daysBetween, isCivilDate, type CivilDate } from '../households'
 import { Refusal } from '../refusal'
 
@@ -15,32 +15,79 @@ export interface RunOut {
   runsOutOn: Spread<CivilDate>
 }
 
+/** What is known of a line's pace before it has been used: how much of such a line the household uses in a week. */
+export interface PacePrior {
+  perWeek: number
+}
+
+/** Relative spread of one use's amount that a few alike do not rule out, squared. Judgement. */
+const priorAmountCv2 = 0.15
+const amountPriorUses = 2
+/** A few uses seldom show a line at its most usual: what that adds to the spread of the time, squared, for one. Judgement. */
+const fewUses = 0.4
+/** watched so long as this at most for a line that has just begun, weeks */
+const longestDays = 36500
+
 /**
- * When a line runs out at the pace it is used: uses come as a Poisson stream of gamma-distributed rate, each of the
- * line's mean amount; the prior holds the watched pace as if for `useRatePriorWeeks` more.
+ * When a line runs out at the pace it is used. Uses come as a Poisson stream whose rate is gamma-distributed: the first
+ * use opens the line and is no gap, later ones count by half for every `useHalfLifeWeeks` gone, a weak prior stands beside
+ * them. Each takes an amount of its own spread, and the pace drifts with the season and the taste.
  * @param onHand in the unit of the uses
- * @throws Refusal when there is no use to learn from, or a date lies ahead of today
+ * @param prior the pace of like lines, for one that was never used
+ * @throws Refusal when there is neither a use nor a prior, or a date lies ahead of today
  */
-export function runOut(onHand: number, uses: readonly Use[], today: CivilDate): RunOut {
+export function runOut(onHand: number, uses: readonly Use[], today: CivilDate, prior?: PacePrior): RunOut {
   if (!isCivilDate(today)) throw new Refusal('invalid', 'today is not a day; write it as 2026-10-02.', 'today')
-  if (uses.length === 0) throw new Refusal('invalid', 'There is no use yet to learn a pace from.', 'uses')
+  if (uses.length === 0 && !prior) {
+    throw new Refusal('invalid', 'There is no use yet to learn a pace from.', 'uses')
+  }
   uses.forEach((use, i) => {
     if (!isCivilDate(use.date)) throw new Refusal('invalid', `${use.date} is not a day.`, `uses/${i}/date`)
     if (use.date > today) throw new Refusal('invalid', `Use ${i + 1} lies after today.`, `uses/${i}/date`)
     if (!(use.amount > 0)) throw new Refusal('invalid', `Use ${i + 1} must be above 0.`, `uses/${i}/amount`)
   })
-  const first = uses.reduce((min, use) => (use.date < min ? use.date : min), today)
-  const total = uses.reduce((sum, use) => sum + use.amount, 0)
-  const mean = total / uses.length
-  const weeks = Math.max(1, daysBetween(first, today) / 7)
-  const pace = uses.length / weeks
-  const shape = uses.length + useRatePriorWeeks * pace
-  const perWeek = mapSpread({ p10: 0.1, p50: 0.5, p90: 0.9 }, (p) => mean * gammaQuantile(shape, pace, p))
-  // the last uses come irregularly too: fewer of them left, wider the date
+  const { mean, cv2, counted, weeks } = watched(uses, today, prior)
+  const priorUses = usePriorWeeks * usualUsesPerWeek
+  // the prior says how often such a line is used; what was watched soon outweighs it
+  const shape = counted + (prior && uses.length === 0 ? 1 : priorUses)
+  const rate = prior && uses.length === 0 ? mean / prior.perWeek : weeks + usePriorWeeks
+  const pace = shape / rate
+  const weekly = mean * pace
+  const drift = paceDriftLogSd ** 2
+  const paceCv2 = 1 / shape + cv2 / Math.max(1, counted) + drift / 2
+  const perWeek = mapSpread({ p10: 0.1, p50: 0.5, p90: 0.9 }, (p) => gammaQuantile(1 / paceCv2, weekly, p))
   const usesLeft = Math.max(1, onHand / mean)
-  const shapeOfTime = 1 / (1 / shape + 1 / usesLeft)
-  const meanDays = (7 * usesLeft) / pace
-  const at = (p: number) =>
-    addDays(today, onHand > 0 ? Math.min(36500, Math.round(gammaQuantile(shapeOfTime, meanDays, p))) : 0)
+  const meanDays = (7 * onHand) / weekly
+  // how irregularly the last uses come, how much each takes, how well the pace is known, and how it may change by then
+  const known = (1 + cv2) / usesLeft + 1 / shape + (cv2 + fewUses) / (1 + counted)
+  const logSd = Math.sqrt(Math.log1p(known))
+  // a pace that changes falls off more often than it picks up: the late end is the wide one
+  const falls = paceDriftLogSd * Math.min(1, meanDays / 90)
+  const lateLogSd = Math.hypot(logSd, 2 * falls)
+  const at = (p: number) => {
+    const z = normalQuantile(p)
+    const days = meanDays * Math.exp(falls / 3 + z * (z > 0 ? lateLogSd : logSd))
+    return addDays(today, onHand > 0 ? Math.min(longestDays, Math.round(days)) : 0)
+  }
   return { perWeek, runsOutOn: { p10: at(0.1), p50: at(0.5), p90: at(0.9) } }
+}
+
+/** Mean and relative spread of an amount, uses counted, and weeks watched, the late ones for more. */
+function watched(uses: readonly Use[], today: CivilDate, prior: PacePrior | undefined) {
+  if (uses.length === 0) return { mean: prior!.perWeek, cv2: priorAmountCv2, counted: 0, weeks: 0 }
+  const byDay = new Map<CivilDate, number>()
+  for (const { date, amount } of uses) byDay.set(date, (byDay.get(date) ?? 0) + amount)
+  const days = [...byDay].sort(([a], [b]) => (a < b ? -1 : 1))
+  const halved = (date: CivilDate) => 0.5 ** (daysBetween(date, today) / 7 / useHalfLifeWeeks)
+  const weights = days.map(([date]) => halved(date))
+  const total = weights.reduce((a, b) => a + b, 0)
+  const mean = days.reduce((sum, [, amount], i) => sum + weights[i]! * amount, 0) / total
+  const spread = days.reduce((sum, [, amount], i) => sum + weights[i]! * (amount / mean - 1) ** 2, 0)
+  const since = daysBetween(days[0]![0], today) / 7
+  return {
+    mean,
+    cv2: (spread + amountPriorUses * priorAmountCv2) / (total + amountPriorUses),
+    counted: total - weights[0]!,
+    weeks: (useHalfLifeWeeks / Math.LN2) * (1 - 0.5 ** (since / useHalfLifeWeeks)),
+  }
 }

@@ -152,7 +152,8 @@ export const calculators = {
     hoursOff: number
     roomTemperatureC: number
     startTemperatureC?: number
-  }) => powerCut(i.freezerLitres, i.fillFraction, i.hoursOff, i.roomTemperatureC, i.startTemperatureC),
+    measuredC?: number
+  }) => powerCut(i.freezerLitres, i.fillFraction, i.hoursOff, i.roomTemperatureC, i.startTemperatureC, i.measuredC),
   glut,
   keep,
   'check-size': (i: { lotSize: number; badFraction: number; confidence: number }) => ({

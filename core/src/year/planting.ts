@@ -14,13 +14,14 @@ const largest = 1e9
 
 /**
  * How much to plant for what is wanted at the table.
- * lifted · (1 − keepBack) · (1 − loss) = wanted, planted = lifted ÷ units a piece planted. Without a keep-back share,
- * next year's planting is kept back from this year's harvest.
+ * lifted · (1 − keepBack) · (1 − loss) = wanted, planted = lifted ÷ units a piece planted. With a keep-back share, each
+ * next year plants what was kept back and did not go bad in store, and never more than is needed: what would be kept
+ * beyond that is eaten. Without one, stock is bought and every year plants the same.
  * @param wantedUnits pieces eaten, after losses in store
  * @param unitsPerPlanted pieces lifted for each planted: a clove makes 1 head, a shallot 5–8
  * @param keepBackFraction share of the harvest put by for planting, 0…0.95; 0 when stock is bought
- * @param lossFraction share lost in store, 0…0.95
- * @throws Refusal `out-of-range`; `invalid` when less is lifted than was planted and nothing is left to eat
+ * @param lossFraction share lost in store, 0…0.95, of what is eaten and of what is kept back alike
+ * @throws Refusal `out-of-range`
  */
 export function planting(
   wantedUnits: number,
@@ -33,17 +34,20 @@ export function planting(
   requireWithin(unitsPerPlanted, 0.01, 10000, 'unitsPerPlanted', 'pieces')
   requireWithin(keepBackFraction, 0, 0.95, 'keepBackFraction', '')
   requireWithin(lossFraction, 0, 0.95, 'lossFraction', '')
-  const eatenShare = (1 - keepBackFraction) * (1 - lossFraction)
-  const toLift = Math.ceil(wantedUnits / eatenShare - 1e-9)
+  const kept = 1 - lossFraction
+  const toLift = Math.ceil(wantedUnits / ((1 - keepBackFraction) * kept) - 1e-9)
   const toPlant = Math.ceil(toLift / unitsPerPlanted - 1e-9)
   if (toLift > largest) throw new Refusal('out-of-range', 'That is more than any household lifts.', 'wantedUnits')
+  // what has to be kept back so that, after losses, next year's need can be planted
+  const enough = Math.ceil(toPlant / kept - 1e-9)
+  const keepBack = (lifted: number) => Math.min(Math.round(lifted * keepBackFraction), enough)
   const years: PlantingAnswer['years'] = []
   let planted = toPlant
   for (let year = 1; year <= yearsAhead; year++) {
     const lifted = Math.floor(planted * unitsPerPlanted + 1e-9)
-    const keptBack = Math.round(lifted * keepBackFraction)
-    years.push({ year, planted, lifted, keptBack, eaten: Math.floor((lifted - keptBack) * (1 - lossFraction) + 1e-9) })
-    planted = keepBackFraction > 0 ? Math.min(keptBack, largest) : toPlant
+    const keptBack = keepBack(lifted)
+    years.push({ year, planted, lifted, keptBack, eaten: Math.floor((lifted - keptBack) * kept + 1e-9) })
+    planted = keepBackFraction > 0 ? Math.min(toPlant, Math.floor(keptBack * kept + 1e-9)) : toPlant
   }
   return { toPlant, toLift, toKeepBack: Math.round(toLift * keepBackFraction), years }
 }

@@ -1,4 +1,5 @@
 import type { NewHarvest, NewPick } from '@vadose/contract/intake'
+import type { Crop } from '@vadose/core/almanac'
 import { oldestHarvestDays } from '@vadose/core/assumptions'
 import { cropIn, naturalAirflow } from '@vadose/core/forecast'
 import { daysBetween, instantOf, mondayOf } from '@vadose/core/households'
@@ -46,7 +47,7 @@ export async function writeHarvest(db: Client, moment: Moment, harvest: NewHarve
     const { addTo } = heaps[i]!
     const { weightG } = events[0]!
     if (addTo) {
-      const join = { ...heaps[i]!, code: addTo, crop: crop.id, field: `heaps/${i}/addTo`, at }
+      const join = { ...heaps[i]!, code: addTo, crop, field: `heaps/${i}/addTo`, at }
       await addToLot(db, moment, join, heap.hangs, harvest.requestId)
       made.push({ code: addTo, heap: heap.id, weightG })
       continue
@@ -62,7 +63,7 @@ export async function writeHarvest(db: Client, moment: Moment, harvest: NewHarve
       splitFrom: null,
       broughtOn: harvest.harvestedOn,
     })
-    await enter(db, householdId, lotId, at, events, harvest.requestId)
+    await enter(db, householdId, lotId, at, events, harvest.requestId, crop)
     made.push({ code, heap: heap.id, weightG })
   }
   return made
@@ -80,13 +81,13 @@ function requireDay(on: string, today: string): void {
 async function addToLot(
   db: Client,
   { householdId, today }: Moment,
-  join: { code: string; crop: string; heap: string; weightG: number; pieces?: number; field: string; at: Date },
+  join: { code: string; crop: Crop; heap: string; weightG: number; pieces?: number; field: string; at: Date },
   hangs: boolean,
   requestId: string,
 ): Promise<void> {
   const lot = await lockLot(db, householdId, join.code)
   if (!lot) throw new Refusal('not-found', `There is no lot ${join.code}.`, join.field)
-  if (lot.crop !== join.crop || lot.heap !== join.heap) {
+  if (lot.crop !== join.crop.id || lot.heap !== join.heap) {
     throw new Refusal('invalid', `${join.code} is another crop or another heap.`, join.field)
   }
   const { quantity, stage } = lotHistory(await eventsOfLots(db, householdId, [lot.id]))
@@ -105,7 +106,15 @@ async function addToLot(
     quantity.pieces === null
       ? 0
       : (join.pieces ?? Math.max(1, Math.round((join.weightG * quantity.pieces) / Math.max(1, quantity.weightG))))
-  await enter(db, householdId, lot.id, join.at, [draft('brought-in', { weightG: join.weightG, pieces })], requestId)
+  await enter(
+    db,
+    householdId,
+    lot.id,
+    join.at,
+    [draft('brought-in', { weightG: join.weightG, pieces })],
+    requestId,
+    join.crop,
+  )
 }
 
 /** Writes the daily pick: it joins this week's lot of the crop. */

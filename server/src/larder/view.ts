@@ -22,6 +22,13 @@ export function larderView(house: House, moves: readonly Move[]): LarderView {
   const uses = usesByCrop(house, moves)
   const cropIds = [...new Set(lots.map((lot) => lot.crop))]
   const of = (crop: string) => lots.filter((lot) => lot.crop === crop)
+  /** How fast the household eats what is like a crop it has not touched yet. */
+  const paceLike = (crop: string) => {
+    const group = house.almanac.byId.get(crop)?.group
+    const alike = [...uses].filter(([id]) => house.almanac.byId.get(id)?.group === group)
+    const paces = alike.map(([id, own]) => runOut(Math.max(1, weightOf(id)), own, house.today).perWeek.p50)
+    return paces.length > 0 ? { perWeek: paces.reduce((a, b) => a + b, 0) / paces.length } : undefined
+  }
   const weightOf = (crop: string) => of(crop).reduce((sum, lot) => sum + lot.weightG, 0)
   return {
     lots,
@@ -32,7 +39,8 @@ export function larderView(house: House, moves: readonly Move[]): LarderView {
     })),
     runOut: cropIds.map((crop) => {
       const own = uses.get(crop)
-      const pace = own ? runOut(weightOf(crop), own, house.today) : null
+      const prior = own ? undefined : paceLike(crop)
+      const pace = own || prior ? runOut(weightOf(crop), own ?? [], house.today, prior) : null
       const until = of(crop).map((lot) => lot.keepsUntil)
       return {
         crop,

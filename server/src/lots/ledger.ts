@@ -1,3 +1,4 @@
+import type { Crop } from '@vadose/core/almanac'
 import type { EventDraft } from '@vadose/core/lots'
 import type { Client } from '../database'
 import { eventsOfLots, keepLotNow, lotNow } from '../projections'
@@ -11,7 +12,8 @@ export async function enter(
   at: Date,
   events: readonly EventDraft[],
   requestId: string | null,
+  grown: Crop,
 ): Promise<void> {
   for (const event of events) await appendEvent(db, householdId, lotId, at, event, requestId)
-  await keepLotNow(db, householdId, lotId, lotNow(await eventsOfLots(db, householdId, [lotId])))
+  await keepLotNow(db, householdId, lotId, lotNow(await eventsOfLots(db, householdId, [lotId]), grown))
 }

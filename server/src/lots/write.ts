@@ -1,4 +1,4 @@
-import { cropIn, driedFormOf, naturalAirflow } from '@vadose/core/forecast'
+import { cropIn, driedFormOf, isDried, naturalAirflow } from '@vadose/core/forecast'
 import { codeStem, lotHistory, nextLotCode, perform, type LotAct } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
 import { almanacOf } from '../almanac'
@@ -26,7 +26,7 @@ export async function writeAct(
   }
   const history = lotHistory(await eventsOfLots(db, householdId, [lot.id]))
   // what ends a jar of dried fruit is not what ends fruit
-  const crop = history.stage === 'stored' && history.loads.length > 0 ? driedFormOf(grown) : grown
+  const crop = history.stage === 'stored' && isDried(history, grown) ? driedFormOf(grown) : grown
   const outcome = perform(act, { crop, lot: history, nowMs, airflowOf: naturalAirflow(places) })
   const at = new Date(nowMs)
   const made: string[] = []
@@ -50,12 +50,12 @@ export async function writeAct(
     const events = split.events.map((event) =>
       event.kind === 'split-in' ? { ...event, details: { ...event.details, code } } : event,
     )
-    await enter(db, householdId, id, at, events, requestId)
+    await enter(db, householdId, id, at, events, requestId, grown)
   }
   let split = 0
   const events = outcome.events.map((event) =>
     event.kind === 'split-out' ? { ...event, details: { ...event.details, code: made[split++]! } } : event,
   )
-  await enter(db, householdId, lot.id, at, events, requestId)
+  await enter(db, householdId, lot.id, at, events, requestId, grown)
   return made
 }

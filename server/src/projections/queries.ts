@@ -74,7 +74,8 @@ export const lotsHere = async (db: Client, householdId: string) =>
   ).rows.map((row) => row.id)
 
 export const allLots = async (db: Client, householdId: string) =>
-  (await db.query<{ id: string }>('select id from lots where household_id = $1', [householdId])).rows.map((r) => r.id)
+  (await db.query<{ id: string; crop: string }>('select id, crop from lots where household_id = $1', [householdId]))
+    .rows
 
 export const keepLotNow = (
   db: Client,

@@ -1,4 +1,7 @@
+import type { Crop } from '@vadose/core/almanac'
+import { cropIn, isDried } from '@vadose/core/forecast'
 import { lotHistory } from '@vadose/core/lots'
+import { almanacOf } from '../almanac'
 import { inTransaction, type Client, type Pool } from '../database'
 import { redoHours } from './place-hours'
 import {
@@ -12,18 +15,21 @@ import {
 } from './queries'
 
 /** A lot's present as it is kept beside the ledger. */
-export function lotNow(events: readonly EventOfLot[]) {
+export function lotNow(events: readonly EventOfLot[], grown: Crop) {
   const history = lotHistory(events)
-  const { stage, quantity, placeId, loads } = history
-  return { stage, weightG: quantity.weightG, pieces: quantity.pieces, placeId, dried: loads.length > 0 }
+  const { stage, quantity, placeId } = history
+  return { stage, weightG: quantity.weightG, pieces: quantity.pieces, placeId, dried: isDried(history, grown) }
 }
 
 /** Writes what is kept beside the ledger and the readings anew from them, for one household. */
 export async function rebuildProjections(db: Client, householdId: string): Promise<void> {
+  const almanac = await almanacOf(db, householdId)
   const lots = await allLots(db, householdId)
-  const events = new Map<string, EventOfLot[]>(lots.map((id) => [id, []]))
-  for (const event of await eventsOfLots(db, householdId, lots)) events.get(event.lotId)!.push(event)
-  for (const [id, own] of events) await keepLotNow(db, householdId, id, lotNow(own))
+  const events = new Map<string, EventOfLot[]>(lots.map(({ id }) => [id, []]))
+  for (const event of await eventsOfLots(db, householdId, [...events.keys()])) events.get(event.lotId)!.push(event)
+  for (const { id, crop } of lots) {
+    await keepLotNow(db, householdId, id, lotNow(events.get(id)!, cropIn(almanac, crop)))
+  }
   for (const { placeId, first, last } of await measuredSpans(db, householdId)) {
     await redoHours(db, householdId, placeId, first.getTime(), last.getTime())
   }

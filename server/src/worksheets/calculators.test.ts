@@ -103,7 +103,7 @@ describe('calculators over HTTP', () => {
       blanch: ['waterMinutes', 'steamMinutes', 'note', 'source'],
       'freeze-time': ['hours', 'method', 'source'],
       'freezer-load': ['maxKgPerDay', 'days'],
-      'power-cut': ['hoursToThawStart', 'endTemperatureC', 'advice'],
+      'power-cut': ['safeHours', 'outcome', 'advice'],
       planting: ['toPlant', 'toLift', 'toKeepBack', 'years'],
       brine: ['saltG', 'note', 'source'],
     }

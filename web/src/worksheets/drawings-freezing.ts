@@ -68,23 +68,14 @@ export const freezingDrawings: Drawings<
     ],
   }),
   'power-cut': (i, a) => ({
-    kind: 'plot',
-    x: { label: 'Hours without power', unit: 'h', min: 0 },
-    y: { label: 'Outermost bags', quantity: 'temperatureC' },
-    lines: [
-      {
-        label: 'temperature',
-        points: line(
-          steps(0, Math.max(i.hoursOff, a.hoursToThawStart) * 1.5, 90),
-          (h) => calculators['power-cut']({ ...i, hoursOff: h }).endTemperatureC,
-        ),
-      },
+    kind: 'spans',
+    axis: { label: 'Hours without power', unit: 'h', min: 0 },
+    rows: [
+      { label: 'keep or refreeze', from: 0, to: a.safeHours },
+      { label: 'bag by bag', from: a.safeHours, to: 1.5 * a.safeHours },
+      { label: 'throw out', from: 1.5 * a.safeHours, to: Math.max(i.hoursOff, 2 * a.safeHours) },
+      { label: 'this cut', from: 0, to: i.hoursOff },
     ],
-    rules: [
-      { y: 4, label: 'above this: 2 hours, then out' },
-      { y: -1, label: 'thaw begins' },
-    ],
-    dots: [{ x: i.hoursOff, y: a.endTemperatureC, label: 'then' }],
   }),
   glut: (_i, a) => ({
     kind: 'spans',

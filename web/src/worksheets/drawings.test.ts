@@ -113,10 +113,16 @@ describe('drawings of freezing', () => {
     const { drawing } = drawn('freeze-time', 'plot')
     expect(rises(ys(drawing))).toBe(true)
   })
-  it('power-cut: it only warms, and not past the room', () => {
-    const { input, drawing } = drawn('power-cut', 'plot')
-    expect(rises(ys(drawing))).toBe(true)
-    expect(Math.max(...ys(drawing))).toBeLessThanOrEqual(input.roomTemperatureC)
+  it('power-cut: the rule, half as long again, and then out', () => {
+    const { input, answer, drawing } = drawn('power-cut', 'spans')
+    const [safe, bags, out, cut] = drawing.rows
+    expect([safe!.to, bags!.from, bags!.to, out!.from]).toEqual([
+      answer.safeHours,
+      answer.safeHours,
+      1.5 * answer.safeHours,
+      1.5 * answer.safeHours,
+    ])
+    expect(cut!.to).toBe(input.hoursOff)
   })
   it('blanch: as many minutes as the answer has', () => {
     const { answer, drawing } = drawn('blanch', 'bars')

@@ -317,8 +317,9 @@ export const worksheets: readonly Worksheet[] = [
     name: 'power-cut',
     group: 'Freeze',
     title: 'The power is off',
-    asks: 'When does it thaw, and what to do with it then?',
-    equation: 'A lump of food warming through a shut door; its pace is set by the rule of 48 hours full, 24 half full.',
+    asks: 'How long is it safe, and what to do with it then?',
+    equation:
+      'The rule decides: 48 hours full, 24 half full, fewer in a warm room; to half as long again bag by bag; then out, unless a temperature was read in the food.',
     source: 'USDA FSIS rule for pace and advice',
     range: 'door shut; room 0–50 °C',
     fields: [
@@ -327,10 +328,11 @@ export const worksheets: readonly Worksheet[] = [
       n('hoursOff', 'Hours off', 30, '', 'h'),
       t('roomTemperatureC', 'Room', 20),
       optional(t('startTemperatureC', 'Freezer stood at', -18)),
+      optional(t('measuredC', 'Read in the food now', -3)),
     ],
     says: [
-      { path: 'hoursToThawStart', label: 'Thaw begins after', suffix: 'hours', digits: 0 },
-      { path: 'endTemperatureC', label: 'Outermost bags then', unit: 'temperature', digits: 1 },
+      { path: 'safeHours', label: 'The rule gives it', suffix: 'hours', digits: 0 },
+      { path: 'outcome', label: 'So' },
       { path: 'advice', label: 'Do' },
     ],
   },
