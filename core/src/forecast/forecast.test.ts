@@ -1,0 +1,218 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { hourMs } from '../air'
+import { almanacWith, cropById, noChanges } from '../almanac'
+import { addDays, daysBetween, instantOf } from '../households'
+import { draft, type EventDraft, type LotEvent } from '../lots'
+import { climateFor, type PlaceKind } from '../places'
+import { recordOf } from '../readings'
+import {
+  bestMoves,
+  comingHour,
+  eatFirstOf,
+  House,
+  keepsElsewhere,
+  keepsUntil,
+  lotState,
+  movePreview,
+  placeState,
+  planOf,
+  stockAhead,
+  verdictOn,
+  weatherOf,
+  type LotState,
+  type PlaceState,
+} from './index'
+
+const almanac = almanacWith(noChanges)
+const household = { id: 'h', timeZone: 'Europe/Vienna', latitudeDeg: 47, altitudeM: 430, seasonStart: '05-01' }
+const climate = climateFor(household.latitudeDeg, household.altitudeM)
+const kinds: PlaceKind[] = ['outdoors', 'veranda', 'room', 'cool-room', 'cellar']
+
+/** Places nobody measured: what is expected of them is what comes. */
+const places = (nowMs: number): PlaceState[] =>
+  kinds.map((kind, walk) =>
+    placeState({ id: kind, name: kind, kind, walk }, undefined, null, { climate, nowMs: comingHour(nowMs) }),
+  )
+const at = (date: string, hour = 8) => instantOf(date, hour, household.timeZone)
+
+let nextId = 1
+function lot(code: string, crop: string, events: [string, EventDraft][]): LotState {
+  const ledger = events.map(([on, event]): LotEvent => ({ ...event, atMs: at(on), id: nextId++ }))
+  const identity = { id: code, code, crop, heap: 'sound', fate: 'store', variety: null, bed: null }
+  return lotState({ ...identity, broughtOn: events[0]![0] }, ledger, almanac)
+}
+const stored = (code: string, crop: string, on: string, placeId: string, weightG = 8000, pieces = 80) =>
+  lot(code, crop, [
+    [on, draft('brought-in', { weightG, pieces })],
+    [on, draft('finished', { placeId, details: { pack: cropById(crop).packs[0]!.id } })],
+  ])
+const houseOn = (on: string, lots: LotState[], earlier?: House, nowMs = at(on)) =>
+  new House({ household, places: places(nowMs), lots, almanac, nowMs, rainMm: new Map() }, earlier)
+
+describe('what is said of a lot that nobody touches', () => {
+  const cases: [crop: string, place: string][] = [
+    ['garlic-hardneck', 'cool-room'],
+    ['onion-storing', 'cellar'],
+    ['potato-maincrop', 'cellar'],
+    ['carrot', 'cellar'],
+    ['apple-late', 'cellar'],
+    ['squash-hubbard', 'room'],
+    ['cabbage-white', 'cellar'],
+    ['herb-woody', 'room'],
+    ['bean-drying', 'cellar'],
+    ['plum', 'cellar'],
+  ]
+  it.each(cases)('%s in the %s keeps the date it had, to a day, until it has passed', (crop, place) => {
+    const lots = [stored('X26-1', crop, '2026-10-01', place)]
+    let house = houseOn('2026-10-01', lots)
+    const first = keepsUntil(house, lots[0]!)
+    for (let week = 1; week <= 40; week++) {
+      const on = addDays('2026-10-01', 7 * week)
+      house = houseOn(on, lots, house)
+      const { nineInTenUntil, beyond } = keepsUntil(house, lots[0]!)
+      if (beyond || first.beyond) continue
+      if (first.nineInTenUntil.p50 > on) {
+        expect(Math.abs(daysBetween(first.nineInTenUntil.p50, nineInTenUntil.p50)), on).toBeLessThanOrEqual(1)
+      } else {
+        // its time is over: nothing later is promised
+        expect(nineInTenUntil.p50, on).toBe(on)
+      }
+    }
+  })
+  it('is never promised longer by a neighbour’s harm that does not run: a jar of beans is years', () => {
+    const lots = [stored('E26-1', 'bean-drying', '2026-10-01', 'cellar')]
+    const house = houseOn('2027-03-01', lots)
+    expect(eatFirstOf(house)[0]!.soundNow).toBeGreaterThan(0.99)
+  })
+})
+
+describe('a house made from an earlier one', () => {
+  const lots = [
+    stored('G26-1', 'garlic-hardneck', '2026-08-20', 'cool-room', 3400, 90),
+    stored('R26-1', 'carrot', '2026-10-01', 'cellar'),
+    stored('A26-1', 'apple-late', '2026-10-02', 'cellar', 30_000, 200),
+    lot('N26-1', 'onion-storing', [
+      ['2026-09-20', draft('brought-in', { weightG: 9000 })],
+      ['2026-09-20', draft('hung', { placeId: 'veranda', details: { airflow: 'breezy' } })],
+      ['2026-09-25', draft('weighed', { details: { scaleG: 620, basis: 'bunch' } })],
+      ['2026-09-29', draft('weighed', { details: { scaleG: 570, basis: 'bunch' } })],
+    ]),
+  ]
+  /** Everything the screens are made from. */
+  const all = (house: House) => ({
+    plan: planOf(house).map(({ lot: of, place, ...job }) => ({ ...job, of: of?.code ?? place?.id })),
+    keeps: house.lots.filter((l) => l.stage === 'stored').map((l) => keepsUntil(house, l)),
+    eat: eatFirstOf(house).map(({ lot: _, ...rest }) => rest),
+    ahead: stockAhead(house),
+    moves: bestMoves(house).map(({ lot: of, option }) => [of.code, option.id]),
+    verdicts: house.places.map((place) => verdictOn(house, place)),
+    weather: weatherOf(house, 2),
+    elsewhere: keepsElsewhere(house, house.lot('G26-1')!).map(({ place, ...rest }) => ({ ...rest, in: place.id })),
+    preview: movePreview(house, house.lot('G26-1')!, house.place('cellar')!),
+  })
+  it('says what one made anew would, whatever happened and however long ago it was made', () => {
+    const step = fc.record({
+      days: fc.integer({ min: 0, max: 9 }),
+      what: fc.constantFrom('use', 'look', 'weigh', 'move', 'nothing'),
+      which: fc.integer({ min: 0, max: 3 }),
+    })
+    fc.assert(
+      fc.property(fc.array(step, { minLength: 1, maxLength: 4 }), (steps) => {
+        let on = '2026-10-03'
+        let now = [...lots]
+        let house = houseOn(on, now)
+        all(house)
+        for (const { days, what, which } of steps) {
+          on = addDays(on, days)
+          const old = now[which]!
+          const add: EventDraft | undefined =
+            what === 'use'
+              ? draft('used', { weightG: -100, pieces: old.pieces ? -1 : 0 })
+              : what === 'look' && old.stage === 'stored'
+                ? draft('checked', { details: { lookedAt: 20, bad: 1, lotSize: old.pieces ?? 80 } })
+                : what === 'weigh' && old.stage === 'drying'
+                  ? draft('weighed', { details: { scaleG: 560, basis: 'bunch' } })
+                  : what === 'move'
+                    ? draft('moved', { placeId: old.placeId === 'room' ? 'cellar' : 'room' })
+                    : undefined
+          if (add) {
+            const events = [...old.history.events, { ...add, atMs: at(on), id: nextId++ }]
+            now = now.map((l, i) => (i === which ? lotState(old, events, almanac) : l))
+          }
+          house = houseOn(on, now, house)
+          expect(all(house)).toEqual(all(houseOn(on, now)))
+        }
+      }),
+      { numRuns: 12, seed: 7 },
+    )
+  })
+  it('a new reading changes the lots of its place, and no others', () => {
+    const before = houseOn('2026-10-03', lots)
+    all(before)
+    const hours = 24 * 30
+    const record = recordOf([
+      {
+        startMs: comingHour(before.nowMs) - hours * hourMs,
+        temperatureC: new Float32Array(hours).fill(3),
+        relativeHumidityPct: new Float32Array(hours).fill(95),
+      },
+    ])!
+    const moment = { climate, nowMs: comingHour(before.nowMs) }
+    const measured = before.places.map((place) =>
+      place.id === 'cellar' ? placeState(place, record, before.nowMs - 1, moment, 1) : place,
+    )
+    const after = new House(
+      { household, places: measured, lots, almanac, nowMs: before.nowMs, rainMm: new Map() },
+      before,
+    )
+    const until = (house: House, code: string) => keepsUntil(house, house.lot(code)!).nineInTenUntil
+    expect(until(after, 'G26-1')).toEqual(until(before, 'G26-1'))
+    expect(until(after, 'R26-1').p50 > until(before, 'R26-1').p50).toBe(true)
+  })
+  it('one bruised apple gases nothing; a crate in a shut cellar does', () => {
+    const carrots = stored('R26-1', 'carrot', '2026-10-01', 'cellar')
+    const beside = (apples: LotState[]) => {
+      const house = houseOn('2026-10-03', [carrots, ...apples])
+      return house.gasReaching(house.place('cellar'), carrots)
+    }
+    expect(beside([stored('A26-1', 'apple-late', '2026-10-02', 'cellar', 150, 1)])).toBe(0)
+    expect(beside([stored('A26-1', 'apple-late', '2026-10-02', 'cellar', 30_000, 200)])).toBe(1)
+  })
+})
+
+describe('the weather by the household’s days', () => {
+  it('has its highest and lowest of the civil day, in Auckland as in Los Angeles', () => {
+    for (const timeZone of ['Pacific/Auckland', 'America/Los_Angeles', 'Asia/Kathmandu']) {
+      const nowMs = instantOf('2026-10-02', 9, timeZone)
+      const hours = 24 * 20
+      const startMs = Math.floor((nowMs - hours * hourMs) / hourMs) * hourMs
+      // coldest at six in the morning of the household, warmer by a degree every hour to midnight's end
+      const noted = Array.from({ length: hours }, (_, i) => startMs + i * hourMs)
+      const midnight = instantOf('2026-10-01', 0, timeZone)
+      const record = recordOf([
+        {
+          startMs,
+          temperatureC: Float32Array.from(noted, (ms) => (ms >= midnight && ms < midnight + hourMs ? -9 : 10)),
+          relativeHumidityPct: new Float32Array(hours).fill(70),
+        },
+      ])!
+      const garden = placeState({ id: 'g', name: 'Garden', kind: 'outdoors', walk: 1 }, record, nowMs, {
+        climate,
+        nowMs: comingHour(nowMs),
+      })
+      const facts = {
+        household: { ...household, timeZone },
+        places: [garden],
+        lots: [],
+        almanac,
+        nowMs,
+        rainMm: new Map(),
+      }
+      const days = weatherOf(new House(facts), 3)
+      expect(days.find((day) => day.on === '2026-10-01')?.lowC, timeZone).toBeCloseTo(-9, 5)
+      expect(days.find((day) => day.on === '2026-09-30')?.lowC, timeZone).toBeGreaterThan(9)
+      expect(days.find((day) => day.on === '2026-10-02')?.ahead).toBe(true)
+    }
+  })
+})
