@@ -21,6 +21,7 @@ const copies = small ? 1 : 29
 const database = await freshDatabase('vadose_bench')
 const decade = await makeDecade(database.ownerUrl, 'decade', size)
 const young = await makeDecade(database.ownerUrl, 'young', firstDay)
+await runAs(database.ownerUrl, 'analyze')
 for (let i = 0; i < copies; i++) await copyDecade(database.ownerUrl, decade, `copy-${i}`)
 await runAs(
   database.ownerUrl,

@@ -155,7 +155,7 @@ export class Server {
       try {
         check(JSON.parse(JSON.stringify(answer)))
       } catch (error) {
-        throw new Error(`the answer of “${name}” breaks the contract: ${String(error)}`)
+        throw new Error(`the answer of “${name}” breaks the contract: ${String(error)}`, { cause: error })
       }
     }
   }

@@ -145,7 +145,7 @@ export const keepingCurve = (house: House, lot: LotState) => {
 }
 
 /** a life nobody believes in any more changes nothing */
-const leastWeight = 1e-6
+const leastWeight = 1e-4
 
 /** Share of what is sound now that will be after so many equal steps of days, if nobody eats it; the first is now. */
 export function soundSharesAhead(house: House, lot: LotState, stepDays: number, count: number): Float64Array {

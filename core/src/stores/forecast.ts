@@ -64,7 +64,7 @@ export function keepingForecast(
 /** A tenth that has gone already is followed by the next weeks', for saying what ends it. */
 const leastEndedDays = 14
 /** a life nobody believes in any more costs time and changes nothing */
-const leastWeight = 1e-7
+const leastWeight = 1e-5
 
 /** For each life scale, the days on which nine in ten and half of the lot are still sound; today where that has passed. */
 function endDays(model: LifeModel, nowDay: number, { weights, badShare }: LotBelief, spread: number) {

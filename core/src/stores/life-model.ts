@@ -75,7 +75,7 @@ function weibullLife(median: number, logSd: number, days: number): LifeModel {
 }
 
 /** Rot and mould run to neighbours, and what frost or chill has broken rots; a sprout or a wrinkle harms nobody. */
-const runs = new Set(['rot', 'mould', 'frost', 'chilling', 'life'])
+export const runs: ReadonlySet<string> = new Set(['rot', 'mould', 'frost', 'chilling', 'life'])
 
 /** Of what goes bad between two days, the share that goes in a way that runs to its neighbours. */
 export function runningShare(model: LifeModel, from: number, to: number, j: number): number {
@@ -99,23 +99,21 @@ const fineDays = 8
 const bentBetween = (shape: number, from: number, to: number, part: number): number =>
   from === to ? from : (from ** (1 / shape) + part * (to ** (1 / shape) - from ** (1 / shape))) ** shape
 
-/** S(day | scale j): share still sound; days beyond the grid are taken at its end. */
-export function soundShare(model: LifeModel, day: number, j: number): number {
-  const at = Math.min(model.days, Math.max(0, day))
+/** An end's hazard on a day; days beyond the grid are taken at its end. */
+export function hazardAt(model: LifeModel, i: number, day: number): number {
+  const at = day <= 0 ? 0 : day >= model.days ? model.days : day
   const low = Math.floor(at)
   const part = at - low
+  const h = model.hazard[i]!
+  const here = h[low]!
+  if (part === 0) return here
+  return low < fineDays ? bentBetween(model.shapes[i]!, here, h[low + 1]!, part) : here + part * (h[low + 1]! - here)
+}
+
+/** S(day | scale j): share still sound. */
+export function soundShare(model: LifeModel, day: number, j: number): number {
   let sum = 0
-  for (let i = 0; i < model.hazard.length; i++) {
-    const h = model.hazard[i]!
-    const here = h[low]!
-    const between =
-      part > 0
-        ? low < fineDays
-          ? bentBetween(model.shapes[i]!, here, h[low + 1]!, part)
-          : here + part * (h[low + 1]! - here)
-        : here
-    sum += between * model.scalePower[i]![j]!
-  }
+  for (let i = 0; i < model.hazard.length; i++) sum += hazardAt(model, i, day) * model.scalePower[i]![j]!
   return Math.exp(-sum)
 }
 

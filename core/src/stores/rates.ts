@@ -118,20 +118,18 @@ export const bearableLossPct = (crop: Crop): number =>
 export const usualPacking = (crop: Crop): Packing => crop.packs[0]?.id ?? 'box'
 
 /** What the hours of a lot's life have added up to, from which every end's age follows. */
-const summed = [
-  'sprouting',
-  'rot',
-  'ageing',
-  'pull',
-  'saturation',
-  'rooting',
-  'mould',
-  'frost',
-  'chilling',
-  'greening',
-  'gas',
-] as const
-type Summed = (typeof summed)[number]
+type Summed =
+  | 'sprouting'
+  | 'rot'
+  | 'ageing'
+  | 'pull'
+  | 'saturation'
+  | 'rooting'
+  | 'mould'
+  | 'frost'
+  | 'chilling'
+  | 'greening'
+  | 'gas'
 
 /**
  * What a lot's hours have added up to by each of its days. Packing, light and gas only scale it, so that one exposure
