@@ -11,9 +11,9 @@ export interface Decade {
   address: string
   /** ids by kind */
   places: Map<string, string>
-  /** the lots on the line, and one in store */
+  /** the lots on the line, and some in store */
   hanging: string[]
-  stored: string
+  stored: string[]
 }
 
 /** How large a household is made. */
@@ -126,7 +126,7 @@ export async function makeDecade(ownerUrl: string, address: string, size: Size):
     address,
     places,
     hanging: Array.from({ length: size.hanging }, (_, nth) => codeOf(nth)),
-    stored: codeOf(size.hanging + 1),
+    stored: Array.from({ length: Math.min(100, size.here - size.hanging - 2) }, (_, nth) => codeOf(size.hanging + nth)),
   }
 }
 

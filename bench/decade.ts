@@ -15,7 +15,7 @@ import { inTurn } from './rounds'
 const small = process.argv[2] === 'small'
 const size: Size = small ? { ...tenYears, readings: 20_000, lots: 60, here: 20, hanging: 4 } : tenYears
 const shots = small ? 10 : 100
-const rounds = small ? 1 : 5
+const rounds = small ? 1 : 3
 const copies = small ? 1 : 29
 
 const database = await freshDatabase('vadose_bench')
@@ -86,7 +86,11 @@ const bareWrite = () => timed(() => once('POST', '/bare', {}))
 const at = (path: string, of = decade) => `/api/households/${of.address}${path}`
 let n = 0
 const use = () =>
-  once('POST', at(`/lots/${decade.stored}/acts`), { requestId: randomUUID(), act: 'note', text: `note ${n++}` })
+  once('POST', at(`/lots/${decade.stored[n % decade.stored.length]}/acts`), {
+    requestId: randomUUID(),
+    act: 'note',
+    text: `note ${n++}`,
+  })
 let turn = 0
 /** Each lot on the line in turn, a gram less each round. */
 const weigh = () => {
@@ -114,7 +118,7 @@ const screens = {
   Line: '/line',
   Stores: '/stores',
   Larder: '/larder',
-  'a lot': `/lots/${decade.stored}`,
+  'a lot': `/lots/${decade.stored[1] ?? decade.hanging[0]}`,
 }
 for (const [name, path] of Object.entries(screens)) {
   say(name, await inTurn(() => timed(() => once('GET', at(path))), bareRead, rounds), '≤ 4')

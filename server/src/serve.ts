@@ -127,7 +127,8 @@ export class Server {
       hold(answer)
       response.status(endpoint.status)
       const wanted = method === 'GET' ? [] : wantedViews(request)
-      response.json(wanted.length === 0 ? answer : { answer, fresh: await this.fresh(visit, wanted) })
+      if (method === 'GET') response.type('json').send(textOf(answer))
+      else response.json(wanted.length === 0 ? answer : { answer, fresh: await this.fresh(visit, wanted) })
     })
   }
 
@@ -198,6 +199,15 @@ export class Server {
     }
     return fresh
   }
+}
+
+/** What was put together once is written as text once. */
+const texts = new WeakMap<object, string>()
+function textOf(answer: unknown): string {
+  if (typeof answer !== 'object' || answer === null) return JSON.stringify(answer)
+  const text = texts.get(answer) ?? JSON.stringify(answer)
+  texts.set(answer, text)
+  return text
 }
 
 const mostViews = 12

@@ -3,7 +3,7 @@ import { mapSpread, type Spread } from '../chance'
 import { curingState, dryerState, expectedNowG, type CuringLot, type CuringState } from '../line'
 import type { House } from './house'
 import type { LotState } from './lot'
-import { firstHours, livedThrough, lotAir } from './lot-air'
+import { firstHours, lotAir } from './lot-air'
 import type { PlaceState } from './place'
 
 const curingAheadDays = 120
@@ -11,23 +11,18 @@ const curingAheadDays = 120
 /** How far a hanging lot has dried. */
 export function curingOfLot(house: House, lot: LotState): { lot: CuringLot; state: CuringState } {
   const place = house.placeOf(lot)
-  return house.once(
-    lot,
-    'curing',
-    [lot, place?.past, place?.ahead, livedThrough(house, lot), house.comingHourMs],
-    () => {
-      const { hungAtMs, airflow, weighings, tests } = lot.history
-      const curing: CuringLot = {
-        crop: lot.cropData,
-        air: lotAir(house, lot, hungAtMs ?? house.nowMs, curingAheadDays * 24),
-        nowMs: house.nowMs,
-        airflow,
-        weighings,
-        tests,
-      }
-      return { lot: curing, state: curingState(curing) }
-    },
-  )
+  return house.once(lot, 'curing', [lot, place?.past, place?.ahead, house.epochs, house.comingHourMs], () => {
+    const { hungAtMs, airflow, weighings, tests } = lot.history
+    const curing: CuringLot = {
+      crop: lot.cropData,
+      air: lotAir(house, lot, hungAtMs ?? house.nowMs, curingAheadDays * 24),
+      nowMs: house.nowMs,
+      airflow,
+      weighings,
+      tests,
+    }
+    return { lot: curing, state: curingState(curing) }
+  })
 }
 
 /** Air from now on in a place, for the line's what-ifs. */

@@ -43,6 +43,8 @@ export class House {
   readonly rainMm: ReadonlyMap<string, number>
   /** start of the household's today, ms */
   readonly dayStartMs: number
+  /** changes when the past of any place does */
+  readonly epochs: string
   private readonly placeById: ReadonlyMap<string, PlaceState>
   private readonly lotByCode: ReadonlyMap<string, LotState>
   private readonly kept: Map<string, Map<string, { of: readonly unknown[]; value: unknown }>>
@@ -58,6 +60,7 @@ export class House {
     this.dayStartMs =
       earlier?.today === this.today ? earlier.dayStartMs : instantOf(this.today, 0, facts.household.timeZone)
     this.climate = climateFor(facts.household.latitudeDeg, facts.household.altitudeM)
+    this.epochs = facts.places.map((place) => `${place.id} ${place.epoch}`).join()
     this.placeById = new Map(facts.places.map((place) => [place.id, place]))
     this.lotByCode = new Map(facts.lots.map((lot) => [lot.code, lot]))
     this.kept = earlier?.kept ?? new Map()
@@ -91,6 +94,11 @@ export class House {
     const value = make(known?.value as T | undefined)
     own.set(name, { of, value })
     return value
+  }
+
+  /** Puts something together from this very house once: a screen's data. */
+  shown<T>(name: string, of: readonly unknown[], make: () => T): T {
+    return this.once(null, name, [this, ...of], make)
   }
 
   /**

@@ -68,7 +68,7 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
   return house.once(
     lot,
     `keeping ${elsewhere?.id ?? ''}`,
-    [lot, place?.ahead, livedThrough(house, lot), house.today, around.gas, around.light],
+    [lot, place?.ahead, house.epochs, house.today, around.gas, around.light],
     () => {
       const beganMs = history.storedAtMs ?? history.broughtAtMs
       const startMs = Math.floor(beganMs / hourMs) * hourMs

@@ -20,7 +20,8 @@ const summary = (h: Pick<HouseholdRow, 'id' | 'address' | 'name' | 'practiceNow'
 
 const frame = async (visit: Visit) => {
   const house = await visit.house()
-  return frameOf(visit.household, house, await visit.moves())
+  const moves = await visit.moves()
+  return house.shown('frame', [moves, visit.household.revision], () => frameOf(visit.household, house, moves))
 }
 
 export function serveHouseholds(server: Server, pool: Pool): void {

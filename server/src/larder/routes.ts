@@ -3,5 +3,9 @@ import type { Server } from '../serve'
 import { larderView } from './view'
 
 export function serveLarder(server: Server): void {
-  server.household(readLarder, async (visit) => larderView(await visit.house(), await visit.moves()))
+  server.household(readLarder, async (visit) => {
+    const house = await visit.house()
+    const moves = await visit.moves()
+    return house.shown('larder', [moves], () => larderView(house, moves))
+  })
 }

@@ -22,14 +22,15 @@ export function larderView(house: House, moves: readonly Move[]): LarderView {
   const uses = usesByCrop(house, moves)
   const cropIds = [...new Set(lots.map((lot) => lot.crop))]
   const of = (crop: string) => lots.filter((lot) => lot.crop === crop)
-  /** How fast the household eats what is like a crop it has not touched yet. */
-  const paceLike = (crop: string) => {
-    const group = house.almanac.byId.get(crop)?.group
-    const alike = [...uses].filter(([id]) => house.almanac.byId.get(id)?.group === group)
-    const paces = alike.map(([id, own]) => runOut(Math.max(1, weightOf(id)), own, house.today).perWeek.p50)
-    return paces.length > 0 ? { perWeek: paces.reduce((a, b) => a + b, 0) / paces.length } : undefined
-  }
   const weightOf = (crop: string) => of(crop).reduce((sum, lot) => sum + lot.weightG, 0)
+  /** How fast the household eats each crop it has touched. */
+  const paces = new Map([...uses].map(([crop, own]) => [crop, runOut(Math.max(1, weightOf(crop)), own, house.today)]))
+  const groupOf = (crop: string) => house.almanac.byId.get(crop)?.group
+  /** How fast it eats what is like a crop it has not touched yet. */
+  const paceLike = (crop: string) => {
+    const alike = [...paces].filter(([id]) => groupOf(id) === groupOf(crop)).map(([, pace]) => pace.perWeek.p50)
+    return alike.length > 0 ? { perWeek: alike.reduce((a, b) => a + b, 0) / alike.length } : undefined
+  }
   return {
     lots,
     totals: cropIds.map((crop) => ({
@@ -38,9 +39,8 @@ export function larderView(house: House, moves: readonly Move[]): LarderView {
       pieces: of(crop).reduce((sum, lot) => sum + (lot.pieces ?? 0), 0),
     })),
     runOut: cropIds.map((crop) => {
-      const own = uses.get(crop)
-      const prior = own ? undefined : paceLike(crop)
-      const pace = own || prior ? runOut(weightOf(crop), own ?? [], house.today, prior) : null
+      const prior = paces.has(crop) ? undefined : paceLike(crop)
+      const pace = paces.get(crop) ?? (prior ? runOut(weightOf(crop), [], house.today, prior) : null)
       const until = of(crop).map((lot) => lot.keepsUntil)
       return {
         crop,

@@ -5,7 +5,10 @@ import type { Server } from '../serve'
 import { lineLotDetail, lineView } from './view'
 
 export function serveLine(server: Server): void {
-  server.household(readLine, async (visit) => lineView(await visit.house()))
+  server.household(readLine, async (visit) => {
+    const house = await visit.house()
+    return house.shown('line', [], () => lineView(house))
+  })
 
   server.household(readLineAdvice, async (visit) => {
     const house = await visit.house()

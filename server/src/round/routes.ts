@@ -14,6 +14,10 @@ function dayAsked(on: string | undefined, today: string): string {
 export function serveRound(server: Server): void {
   server.household(readRound, async (visit, { query }) => {
     const house = await visit.house()
-    return roundView(house, await visit.moves(), dayAsked(query.on, house.today))
+    const moves = await visit.moves()
+    const on = dayAsked(query.on, house.today)
+    return on === house.today
+      ? house.shown('round', [moves], () => roundView(house, moves, on))
+      : roundView(house, moves, on)
   })
 }

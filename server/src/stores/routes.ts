@@ -23,7 +23,7 @@ const windowsOf = (house: House) =>
 export function serveStores(server: Server): void {
   server.household(readStores, async (visit) => {
     const house = await visit.house()
-    return {
+    return house.shown('stores', [], () => ({
       places: house.places.map((place) => ({
         ...placeView(house, place),
         cloud: cloudOf(house, place),
@@ -34,7 +34,7 @@ export function serveStores(server: Server): void {
         keeps: lot.stage === 'stored' ? keepsUntil(house, lot) : null,
       })),
       windows: windowsOf(house),
-    }
+    }))
   })
 
   server.household(previewMove, async (visit, { query }) => {

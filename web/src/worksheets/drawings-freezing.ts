@@ -71,10 +71,20 @@ export const freezingDrawings: Drawings<
     kind: 'spans',
     axis: { label: 'Hours without power', unit: 'h', min: 0 },
     rows: [
-      { label: 'keep or refreeze', from: 0, to: a.safeHours },
-      { label: 'bag by bag', from: a.safeHours, to: 1.5 * a.safeHours },
-      { label: 'throw out', from: 1.5 * a.safeHours, to: Math.max(i.hoursOff, 2 * a.safeHours) },
-      { label: 'this cut', from: 0, to: i.hoursOff },
+      { label: 'keep or refreeze', from: 0, to: a.safeHours, says: 'within the rule, door shut' },
+      {
+        label: 'bag by bag',
+        from: a.safeHours,
+        to: 1.5 * a.safeHours,
+        says: 'only with ice crystals, or read at 4 °C and below',
+      },
+      {
+        label: 'throw out',
+        from: 1.5 * a.safeHours,
+        to: Math.max(i.hoursOff, 2 * a.safeHours),
+        says: 'unless a temperature was read',
+      },
+      { label: 'this cut', from: 0, to: i.hoursOff, says: a.outcome.replace(/-/g, ' ') },
     ],
   }),
   glut: (_i, a) => ({
