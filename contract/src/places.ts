@@ -42,6 +42,8 @@ export const weatherDay = closed({
   on: civilDate,
   highC: number,
   lowC: number,
+  /** the lowest of the night that begins on this day */
+  nightC: number,
   humidityPct: number,
   /** null where nobody says */
   rainMm: nullable(number),

@@ -5,7 +5,7 @@ import { dryForDays, frostTender, weatherAdvice } from './index'
 
 const today = '2026-09-14'
 const days = (rain: (number | null)[], lows: number[] = []) =>
-  rain.map((rainMm, i) => ({ on: addDays(today, i), lowC: lows[i] ?? 9, rainMm }))
+  rain.map((rainMm, i) => ({ on: addDays(today, i), nightC: lows[i] ?? 9, rainMm }))
 const onion = cropById('onion-storing')
 const lifts = onion.readiness!.schools[0]!.from.value
 

@@ -5,7 +5,8 @@ import { readinessVerdicts } from './readiness'
 /** One day of the weather to come. */
 export interface DayAhead {
   on: CivilDate
-  lowC: number
+  /** the lowest of the night that begins on this day, °C */
+  nightC: number
   /** mm; null where nobody says */
   rainMm: number | null
 }
@@ -34,7 +35,7 @@ export function weatherAdvice(
   days: readonly DayAhead[],
 ): string[] {
   const says: string[] = []
-  const frost = days.find((day) => day.lowC <= groundFrostC)
+  const frost = days.find((day) => day.nightC <= groundFrostC)
   if (frost && frostTender(crop)) {
     const when = frost.on === today ? 'tonight' : `on ${spoken(frost.on)}`
     says.push(`Frost is likely ${when}: bring them in before, ready or not. A touch of it and they will not keep.`)

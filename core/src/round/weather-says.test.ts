@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { placeVerdict, weatherSays, type SkyDay } from './index'
 
-const day = (on: string, over: Partial<SkyDay> = {}): SkyDay => ({ on, lowC: 6, humidityPct: 70, rainMm: 0, ...over })
+const day = (on: string, over: Partial<SkyDay> = {}): SkyDay => ({ on, nightC: 6, humidityPct: 70, rainMm: 0, ...over })
 // 2 October 2026 is a Friday
 const fair = [day('2026-10-02'), day('2026-10-03'), day('2026-10-04')]
 
@@ -11,11 +11,11 @@ describe('what the sky means for what hangs outside', () => {
     expect(weatherSays([], 3)).toEqual([])
   })
   it('is frost, named by its day, with what to bring in', () => {
-    const cold = [...fair.slice(0, 2), day('2026-10-04', { lowC: -1 })]
+    const cold = [...fair.slice(0, 2), day('2026-10-04', { nightC: -1 })]
     expect(weatherSays(cold, 0)).toEqual(['Frost likely on Sunday.'])
     expect(weatherSays(cold, 1)[0]).toBe('Frost likely on Sunday: one lot hangs on the veranda, bring it in before.')
     expect(weatherSays(cold, 3)[0]).toBe('Frost likely on Sunday: 3 lots hang on the veranda, bring them in before.')
-    expect(weatherSays([day('2026-10-02', { lowC: 0.6 })], 0)).toEqual([])
+    expect(weatherSays([day('2026-10-02', { nightC: 0.6 })], 0)).toEqual([])
   })
   it('is drying or none by the mean humidity, and the first rain that matters', () => {
     expect(weatherSays(fair, 2)).toEqual(['Drying goes on: about 70 % humidity in the next days.'])

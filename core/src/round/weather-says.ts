@@ -1,6 +1,7 @@
 export interface SkyDay {
   on: string
-  lowC: number
+  /** the lowest of the night that begins on this day, °C */
+  nightC: number
   humidityPct: number
   /** mm; null where nobody says */
   rainMm: number | null
@@ -21,7 +22,7 @@ const spoken = (on: string) => words.format(new Date(`${on}T12:00:00Z`))
  */
 export function weatherSays(ahead: readonly SkyDay[], outside: number): string[] {
   const says: string[] = []
-  const frost = ahead.find((day) => day.lowC < frostFromC)
+  const frost = ahead.find((day) => day.nightC < frostFromC)
   if (frost) {
     const lots =
       outside === 1
