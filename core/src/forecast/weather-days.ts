@@ -30,7 +30,11 @@ export function weatherOf(house: House, daysBack: number): WeatherDay[] {
   if (!garden) return []
   return house.once(null, `weather ${daysBack}`, [garden.past, garden.ahead, house.today, house.rainMm], () => {
     const from = addDays(house.today, -daysBack)
-    const days = Array.from({ length: daysBack + aheadDays }, () => ({ t: [] as number[], rh: [] as number[], night: [] as number[] }))
+    const days = Array.from({ length: daysBack + aheadDays }, () => ({
+      t: [] as number[],
+      rh: [] as number[],
+      night: [] as number[],
+    }))
     const take = (air: AirSeries, first: number, last: number) => {
       for (let i = Math.max(0, first); i < Math.min(air.hours, last); i++) {
         const day = days[daysBetween(from, house.dateOf(air.startMs + i * hourMs))]
