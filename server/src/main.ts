@@ -7,6 +7,7 @@ import { makeApp } from './app'
 import { readConfig, SettingError } from './config'
 import { openPool, requireBoundRole } from './database'
 import { ensureDemo } from './demo'
+import { forgetOldAnswers } from './households'
 import { migrate } from './migrate'
 import { rebuildMissing } from './projections'
 
@@ -41,7 +42,9 @@ async function main(): Promise<void> {
     if (note) writeFileSync(note, `${process.pid} ${url}\n`)
     console.log(`Vadose answers at ${url}`)
   })
+  const remember = forgetOldAnswers(pool)
   const stop = () => {
+    remember()
     server.close(() => void pool.end().then(() => process.exit(0)))
     server.closeAllConnections()
   }

@@ -1,2 +1,3 @@
+export { forgetOldAnswers } from './forget'
 export * from './now'
 export * from './queries'

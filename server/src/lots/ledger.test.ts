@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import pg from 'pg'
 import { describe, expect, it } from 'vitest'
+import { openPool } from '../database'
+import { forgetOldAnswers } from '../households'
 import { garlicHarvest, practiceFile, practiceHousehold } from '../testing/fresh'
 
 const at = practiceFile()
@@ -167,6 +169,22 @@ describe('the ledger in the database', () => {
     expect(answers.filter((a) => a.status === 400)).toHaveLength(4)
     const row = (await at.client.get('/lots/G26-2')).body
     expect([row.weightG, row.pieces, row.stage]).toEqual([0, 0, 'gone'])
+  })
+})
+
+describe('requests', () => {
+  it('are forgotten after a month, and not before', async () => {
+    const age = (days: number) => sql(`update requests set recorded_at = now() - $1 * interval '1 day'`, [days])
+    const pool = openPool(at.served.url)
+    const before = await count('requests')
+    expect(before).toBeGreaterThan(3)
+    await age(29)
+    forgetOldAnswers(pool)()
+    await age(31)
+    // the first round may still be at it: what it forgets is what is too old by then
+    forgetOldAnswers(pool)()
+    await expect.poll(() => count('requests')).toBe(0)
+    await pool.end()
   })
 })
 
