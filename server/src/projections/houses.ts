@@ -1,82 +1,35 @@
-import { hourMs } from '@vadose/core/air'
-import {
-  bestMoves,
-  comingHour,
-  curingOfLot,
-  eatFirstOf,
-  House,
-  lotState,
-  optionsFor,
-  placeState,
-  planOf,
-  sharesAhead,
-  stockAhead,
-  unsettles,
-  withWeather,
-  sameRecord,
-  type LotState,
-  type PlaceFacts,
-  type PlaceState,
-} from '@vadose/core/forecast'
-import { climateFor } from '@vadose/core/places'
-import { civilDateOf, dayMs } from '@vadose/core/households'
-import { recordOf, withMonths, type HourlyRecord } from '@vadose/core/readings'
+import { House, lotState, sameRecord } from '@vadose/core/forecast'
+import { dayMs } from '@vadose/core/households'
+import { recordOf } from '@vadose/core/readings'
 import { almanacOf } from '../almanac'
-import { asHousehold, type Client, type Pool } from '../database'
+import { asHousehold, type Pool } from '../database'
 import { nowOf, type HouseholdRow } from '../households'
 import { placesOf } from '../places'
-import { monthOf, monthOfHours } from './place-hours'
 import {
-  eventsOfLots,
-  forecastHours,
-  identitiesOf,
-  lastEventId,
-  lotsHere,
-  lotsTouchedSince,
-  monthsFrom,
-  monthsSince,
-  movesSince,
-  type EventOfLot,
-  type MonthRow,
-} from './queries'
+  type Move,
+  type Measured,
+  type Known,
+  sameDay,
+  laterHour,
+  sameHouse,
+  moveOf,
+  lotsOf,
+  inOrder,
+  lastOf,
+  takeRain,
+  expectedOutdoors,
+  rainByDay,
+  placesNow,
+  workIn,
+} from './known'
+import { monthOf, monthOfHours } from './place-hours'
+import { lastEventId, lotsHere, lotsTouchedSince, monthsFrom, monthsSince, movesSince } from './queries'
+import { warm } from './warm'
 
-/** a weather forecast further ahead than this is no better than the season, days */
-const forecastDays = 10
 /** the seasons before this one, for what is eaten and for the same weeks of last year, days */
 const backDays = 420
-/** longest a household's forecasts hold the event loop at a stretch, ms */
-const stretchMs = 12
 /** households kept worked out at most; one that was not asked for lately is worked out anew */
 const keptAtMost = 48
-
-/** Grams that moved on one day. */
-export interface Move {
-  on: string
-  kind: string
-  crop: string
-  weightG: number
-}
-
-interface Measured {
-  record: HourlyRecord | undefined
-  lastAtMs: number | null
-  epoch: number
-}
-
-/** What is known of one household at two revisions, its ledger's and its air's. */
-interface Known {
-  household: HouseholdRow
-  house: House
-  places: PlaceFacts[]
-  measured: Map<string, Measured>
-  rain: Map<number, number>
-  expected: HourlyRecord | undefined
-  lots: Map<string, LotState>
-  lastEvent: number
-  moves: Move[]
-  /** air that has come since the forecasts were made is being worked in */
-  catchingUp: Promise<void> | undefined
-}
 
 /**
  * The households worked out. Nothing is held that the database does not: each request says which revision it found, and
@@ -270,170 +223,5 @@ export class Houses {
       known.expected = forecast
       known.household = { ...known.household, airRevision: household.airRevision }
     }
-  }
-}
-
-const sameDay = (known: Known, household: HouseholdRow) =>
-  known.house.today === civilDateOf(nowOf(household), household.timeZone)
-const laterHour = (known: Known, household: HouseholdRow) => comingHour(nowOf(household)) > known.house.comingHourMs
-const sameHouse = (known: Known, household: HouseholdRow) =>
-  known.household.timeZone === household.timeZone && known.household.latitudeDeg === household.latitudeDeg
-
-const moveOf = (
-  { at, kind, crop, weightG }: { at: Date; kind: string; crop: string; weightG: number },
-  zone: string,
-) => ({
-  on: civilDateOf(at.getTime(), zone),
-  kind,
-  crop,
-  weightG,
-})
-
-async function lotsOf(
-  db: Client,
-  householdId: string,
-  ids: readonly string[],
-  almanac: Parameters<typeof lotState>[2],
-): Promise<Map<string, LotState>> {
-  if (ids.length === 0) return new Map()
-  const identities = await identitiesOf(db, householdId, ids)
-  const events = new Map<string, EventOfLot[]>()
-  for (const event of await eventsOfLots(db, householdId, ids)) {
-    const own = events.get(event.lotId)
-    if (own) own.push(event)
-    else events.set(event.lotId, [event])
-  }
-  return new Map(
-    identities.map((identity) => [identity.id, lotState(identity, events.get(identity.id) ?? [], almanac)]),
-  )
-}
-
-const inOrder = (lots: ReadonlyMap<string, LotState>): LotState[] =>
-  [...lots.values()].sort((a, b) =>
-    a.broughtOn < b.broughtOn ? -1 : a.broughtOn > b.broughtOn ? 1 : a.code < b.code ? -1 : 1,
-  )
-
-const lastOf = (months: { lastAtMs: number | null }[]): number | null => {
-  const last = Math.max(...months.map((month) => month.lastAtMs ?? -Infinity))
-  return Number.isFinite(last) ? last : null
-}
-
-function takeRain(rain: Map<number, number>, month: { startMs: number; rainMm: Float32Array | null }): void {
-  month.rainMm?.forEach((mm, i) => {
-    if (!Number.isNaN(mm)) rain.set(month.startMs + i * hourMs, mm)
-    else rain.delete(month.startMs + i * hourMs)
-  })
-}
-
-/** What the weather forecast expects outdoors. */
-async function expectedOutdoors(db: Client, householdId: string, nowMs: number) {
-  const hours = await forecastHours(db, householdId, new Date(nowMs), new Date(nowMs + forecastDays * dayMs))
-  if (hours.length === 0) return { record: undefined, rain: new Map<number, number>() }
-  const startMs = hours[0]!.hourMs
-  const length = Math.round((hours.at(-1)!.hourMs - startMs) / hourMs) + 1
-  const temperatureC = new Float32Array(length).fill(NaN)
-  const relativeHumidityPct = new Float32Array(length).fill(NaN)
-  const rain = new Map<number, number>()
-  for (const hour of hours) {
-    const i = Math.round((hour.hourMs - startMs) / hourMs)
-    temperatureC[i] = hour.temperatureC
-    relativeHumidityPct[i] = hour.relativeHumidityPct
-    if (hour.rainMm !== null) rain.set(hour.hourMs, hour.rainMm)
-  }
-  return { record: { startMs, temperatureC, relativeHumidityPct }, rain }
-}
-
-const rainShownDays = 30
-
-/** Rain by the household's days, measured and expected, mm. */
-function rainByDay(
-  household: HouseholdRow,
-  measured: ReadonlyMap<number, number>,
-  expected: ReadonlyMap<number, number>,
-  nowMs: number,
-): Map<string, number> {
-  const days = new Map<string, number>()
-  const from = nowMs - rainShownDays * dayMs
-  for (const hours of [measured, expected]) {
-    for (const [ms, mm] of hours) {
-      if (ms < from || (hours === measured && ms > nowMs)) continue
-      const on = civilDateOf(ms, household.timeZone)
-      days.set(on, Math.round(((days.get(on) ?? 0) + mm) * 10) / 10)
-    }
-  }
-  return days
-}
-
-/** The places at an instant; the air of those it stands for is the same as before. */
-function placesNow(
-  household: HouseholdRow,
-  places: readonly PlaceFacts[],
-  measured: ReadonlyMap<string, Measured>,
-  expected: HourlyRecord | undefined,
-  nowMs: number,
-  before?: Pick<Known, 'house' | 'expected'>,
-): PlaceState[] {
-  const moment = { climate: climateFor(household.latitudeDeg, household.altitudeM), nowMs: comingHour(nowMs) }
-  const was = before?.house.comingHourMs === moment.nowMs ? before.house : undefined
-  const made = places.map((place) => {
-    const { record, lastAtMs, epoch } = measured.get(place.id) ?? { record: undefined, lastAtMs: null, epoch: 0 }
-    const known = was?.place(place.id)
-    return known && known.record === record && known.epoch === epoch && known.kind === place.kind
-      ? { ...known, ...place }
-      : placeState(place, record, lastAtMs, moment, epoch)
-  })
-  return withWeather(made, expected, before?.expected === expected ? was?.places : undefined)
-}
-
-/** Takes in months of hours that were written since. */
-function workIn(known: Known, rows: readonly MonthRow[], nowMs: number): void {
-  for (const place of known.places) {
-    const own = rows.filter((row) => row.placeId === place.id).map(monthOfHours)
-    if (own.length === 0) continue
-    if (place.kind === 'outdoors') for (const month of own) takeRain(known.rain, month)
-    const was = known.measured.get(place.id) ?? { record: undefined, lastAtMs: null, epoch: 0 }
-    const { record, changedFromMs } = withMonths(was.record, own)
-    const late = changedFromMs !== undefined && unsettles(changedFromMs, comingHour(nowMs))
-    known.measured.set(place.id, {
-      record,
-      lastAtMs: lastOf([was, ...own]),
-      epoch: was.epoch + (late ? 1 : 0),
-    })
-  }
-}
-
-/** Works out what every screen asks for, a stretch at a time so that requests come in between. */
-async function warm(house: House): Promise<void> {
-  let began = performance.now()
-  const breathe = async () => {
-    if (performance.now() - began < stretchMs) return
-    await new Promise((resolve) => setImmediate(resolve))
-    began = performance.now()
-  }
-  for (const lot of house.lots) {
-    // one that cannot be worked out says so on its own line when it is shown
-    attempt(() => warmLot(house, lot))
-    await breathe()
-  }
-  for (const work of [planOf, eatFirstOf, stockAhead, bestMoves]) {
-    attempt(() => void work(house))
-    await breathe()
-  }
-}
-
-function warmLot(house: House, lot: LotState): void {
-  if (lot.stage === 'drying') {
-    curingOfLot(house, lot)
-    optionsFor(house, lot)
-  } else if (lot.stage === 'stored' || lot.stage === 'fresh') {
-    sharesAhead(house, lot)
-  }
-}
-
-function attempt(work: () => void): void {
-  try {
-    work()
-  } catch {
-    // shown where it is asked for
   }
 }

@@ -1,4 +1,5 @@
-export { Houses, type Move } from './houses'
+export { Houses } from './houses'
+export type { Move } from './known'
 export { redoHours } from './place-hours'
 export { eventsOfLots, keepLotNow, type EventOfLot } from './queries'
 export { lotNow, rebuildMissing, rebuildProjections } from './rebuild'

@@ -1,0 +1,50 @@
+import {
+  bestMoves,
+  curingOfLot,
+  eatFirstOf,
+  optionsFor,
+  planOf,
+  sharesAhead,
+  stockAhead,
+  type House,
+  type LotState,
+} from '@vadose/core/forecast'
+
+/** longest a household's forecasts hold the event loop at a stretch, ms */
+const stretchMs = 12
+
+/** Works out what every screen asks for, a stretch at a time so that requests come in between. */
+export async function warm(house: House): Promise<void> {
+  let began = performance.now()
+  const breathe = async () => {
+    if (performance.now() - began < stretchMs) return
+    await new Promise((resolve) => setImmediate(resolve))
+    began = performance.now()
+  }
+  for (const lot of house.lots) {
+    // one that cannot be worked out says so on its own line when it is shown
+    attempt(() => warmLot(house, lot))
+    await breathe()
+  }
+  for (const work of [planOf, eatFirstOf, stockAhead, bestMoves]) {
+    attempt(() => void work(house))
+    await breathe()
+  }
+}
+
+function warmLot(house: House, lot: LotState): void {
+  if (lot.stage === 'drying') {
+    curingOfLot(house, lot)
+    optionsFor(house, lot)
+  } else if (lot.stage === 'stored' || lot.stage === 'fresh') {
+    sharesAhead(house, lot)
+  }
+}
+
+function attempt(work: () => void): void {
+  try {
+    work()
+  } catch {
+    // shown where it is asked for
+  }
+}
