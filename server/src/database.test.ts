@@ -6,7 +6,10 @@ let served: Served
 let acting: Pool
 beforeAll(async () => {
   served = await serveFresh()
-  acting = openPool(served.url.replace('vadose@', 'vadose_server:test@'))
+  const url = new URL(served.url)
+  url.username = 'vadose_server'
+  url.password = 'test'
+  acting = openPool(url.href)
 })
 afterAll(async () => {
   await acting.end()

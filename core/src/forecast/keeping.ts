@@ -68,7 +68,7 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
   return house.once(
     lot,
     `keeping ${elsewhere?.id ?? ''}`,
-    [lot, place?.ahead, house.epochs, house.today, around.gas, around.light],
+    [lot, place?.ahead, house.epochs, house.today, elsewhere && house.comingHourMs, around.gas, around.light],
     () => {
       const beganMs = history.storedAtMs ?? history.broughtAtMs
       const startMs = Math.floor(beganMs / hourMs) * hourMs
@@ -77,7 +77,8 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
       const exposure = exposureOver(cropData, lotAir(house, lot, settledMs, horizonDays * 24, place), before)
       const { ages, lossPct } = agesOf(cropData, exposure, packing, around)
       const model = lifeModel(ages)
-      const asOfMs = Math.max(house.dayStartMs, history.events.at(-1)?.atMs ?? 0)
+      // to be carried elsewhere is to be carried there now: the forecast is the one the move itself will make
+      const asOfMs = Math.max(elsewhere ? house.nowMs : house.dayStartMs, history.events.at(-1)?.atMs ?? 0)
       const nowDay = Math.max(0, (asOfMs - beganMs) / dayMs)
       const checks = history.checks
         .filter((check) => check.atMs >= beganMs)

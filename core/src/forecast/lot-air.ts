@@ -9,8 +9,8 @@ export function lotAirThen(house: House, lot: LotState, fromMs: number, toMs: nu
   const temperature = new Float64Array(hours)
   const humidity = new Float64Array(hours)
   const { stays } = lot.history
-  // a place counts for an hour where the lot was in the middle of it
-  const hourOf = (ms: number) => Math.ceil((ms - fromMs) / hourMs - 0.5)
+  // an hour is of the place the lot lay in as it began, so that a move made now changes only the hours to come
+  const hourOf = (ms: number) => Math.ceil((ms - fromMs) / hourMs)
   for (let k = 0; k < Math.max(1, stays.length); k++) {
     const from = k === 0 ? 0 : Math.max(0, hourOf(stays[k]!.atMs))
     const to = k + 1 < stays.length ? Math.min(hours, Math.max(0, hourOf(stays[k + 1]!.atMs))) : hours
