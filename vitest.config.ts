@@ -28,7 +28,8 @@ export default defineConfig({
           globalSetup: ['server/src/testing/cluster.ts'],
           testTimeout: 300_000,
           hookTimeout: 300_000,
-          fileParallelism: false,
+          // a database each; more at once than cores would only wait for one another
+          maxWorkers: 2,
         },
       },
     ],

@@ -44,7 +44,7 @@ app.post('/bare', async (_request, response) => {
   client.release()
   response.status(201).json({ ok: true })
 })
-app.use(makeApp({ pool, houses, webRoot: '.', log: pino({ level: 'silent' }) }))
+app.use(makeApp({ pool, houses, webRoot: '.', programs: 'server/dist', log: pino({ level: 'silent' }) }))
 const server = createServer(app)
 await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
 const { port } = server.address() as AddressInfo

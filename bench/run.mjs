@@ -24,6 +24,6 @@ const run = async (name) => {
 const only = process.argv[2]
 let worst = only ? await run(only) : await run('keeping')
 if (only) process.exit(worst)
-if (process.env.TEST_DATABASE_URL) worst ||= (await run('decade')) || (await run('import'))
-else console.log('decade, import: skipped, set TEST_DATABASE_URL to a PostgreSQL of your own to run them')
+if (process.env.TEST_DATABASE_URL) worst ||= (await run('decade')) || (await run('import')) || (await run('heavy'))
+else console.log('decade, import, heavy: skipped, set TEST_DATABASE_URL to a PostgreSQL of your own to run them')
 process.exitCode = worst

@@ -114,3 +114,31 @@ test('a jar of dried fruit is looked over for what ends jars, not for what ends 
   await page.getByRole('button', { name: 'Done with it' }).click()
   await expect(page.getByRole('heading', { name: `Looked over ${code}` })).toBeVisible()
 })
+
+test('what has outlived its time asks what became of it: a tap each', async ({ page }) => {
+  await startHousehold(page, 'Late House')
+  const code = await bringIn(page, 'Carrot', '8', 80)
+  await page.goto('/')
+  const past = page.getByRole('region', { name: 'Past their time' })
+  for (let week = 0; week < 30 && (await past.count()) === 0; week++) await pass(page, 'Next week')
+  await expect(past.getByText('What became of the carrots?')).toBeVisible()
+  const { overdueSince } = (await api<{ keeping: { overdueSince: string } }>(page, `/lots/${code}`)).keeping
+  await page.goto('/larder')
+  await expect(page.getByText(/its time was over on/)).toBeVisible()
+  await expect(page.getByText('past their time: not counted on')).toBeVisible()
+  await page.goto('/')
+  await pass(page, 'Next morning')
+  // the day it was stays the day it was
+  expect((await api<{ keeping: { overdueSince: string } }>(page, `/lots/${code}`)).keeping.overdueSince).toBe(
+    overdueSince,
+  )
+  await past.getByRole('button', { name: 'Still fine' }).click()
+  await expect(past).toHaveCount(0)
+  expect(
+    (await api<{ keeping: { overdueSince: string | null } }>(page, `/lots/${code}`)).keeping.overdueSince,
+  ).toBeNull()
+  for (let week = 0; week < 30 && (await past.count()) === 0; week++) await pass(page, 'Next week')
+  await past.getByRole('button', { name: 'All gone' }).click()
+  await expect(past).toHaveCount(0)
+  expect((await api<{ stage: string }>(page, `/lots/${code}`)).stage).toBe('gone')
+})

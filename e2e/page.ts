@@ -8,15 +8,17 @@ export const householdOf = (page: Page): string =>
 export const ofHousehold = (page: Page, path: string): string => `/${householdOf(page)}${path}`
 export const apiOf = (page: Page, path: string): string => `/api/households/${householdOf(page)}${path}`
 
+/** What a page is asked for is the household's that it is open on. */
+export function athome(page: Page): Page {
+  const goto = page.goto.bind(page)
+  page.goto = (url, options) => goto(url.startsWith('/') ? ofHousehold(page, url) : url, options)
+  return page
+}
+
 /** A page on which any console error, failed request or request to elsewhere fails the test. */
 export const test = base.extend<{ wrongs: string[] }>({
   // Playwright insists on a destructured first argument
-  // what is asked for is the household's that the page is open on
-  page: async ({ page }, use) => {
-    const goto = page.goto.bind(page)
-    page.goto = (url, options) => goto(url.startsWith('/') ? ofHousehold(page, url) : url, options)
-    await use(page)
-  },
+  page: ({ page }, use) => use(athome(page)),
   baseURL: async ({ browserName }, use) => use(browserName && process.env['VADOSE_URL']!),
   wrongs: [
     async ({ page }, use) => {

@@ -133,13 +133,17 @@ test('apples go through the dehydrator; beads in the jar send them back; a week 
   await expect(dryer.getByText(/back from the jar, 480 g/)).toBeVisible()
   await out('452')
   for (let day = 0; day < 7; day++) {
+    const moved = page.waitForResponse(/\/clock$/)
     await page.getByRole('button', { name: 'Next morning' }).click()
+    await moved
     await page.goto('/')
     if (day === 0) await expect(page.locator('.job[data-kind="shake"]')).toBeVisible()
     await page.goto('/line')
     const shaken = jars.getByRole('button', { name: 'Shaken, no beads' })
-    if (day < 6 || (await shaken.count())) await shaken.click()
-    await page.waitForTimeout(300)
+    if (day === 6 && (await shaken.count()) === 0) continue
+    const kept = page.waitForResponse(/\/acts$/)
+    await shaken.click()
+    await kept
   }
   await expect(jars).toHaveCount(0)
   await page.goto('/lots/A26-2')

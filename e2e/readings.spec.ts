@@ -90,3 +90,23 @@ test('a sensor is let in with a token, sends, and is turned away', async ({ page
   await expect(page.getByText('Shelf three')).toHaveCount(0)
   expect((await send()).status()).toBe(401)
 })
+
+test('a file that lies quietly is asked about, and read as it was meant', async ({ page }) => {
+  const hour = (i: number) => new Date(Date.UTC(2026, 8, 1, i, 7)).toISOString().slice(0, 16).replace('T', ' ')
+  const rows = Array.from({ length: 72 }, (_, i) => `${hour(71 - i)},${48 + (i % 3)},0.${80 + (i % 9)}`)
+  await page.getByLabel('Logger file').setInputFiles(logger('quiet.csv', ['when,temp,rh', ...rows].join('\n')))
+  await page.getByRole('button', { name: 'Look it through' }).click()
+  const keep = page.getByRole('button', { name: /^Keep \d+ readings/ })
+  await expect(page.getByText(/Is it a share of 1/)).toBeVisible()
+  await expect(page.getByText(/Is it in °F, 9 °C/)).toBeVisible()
+  await expect(keep).toHaveCount(0)
+  await page
+    .getByRole('alert')
+    .filter({ hasText: 'share of 1' })
+    .getByRole('button', { name: 'Yes, read it so' })
+    .click()
+  await page.getByRole('alert').filter({ hasText: '°F' }).getByRole('button', { name: 'Yes, read it so' }).click()
+  await page.getByRole('alert').filter({ hasText: 'newest first' }).getByRole('button', { name: 'It is right' }).click()
+  await expect(keep).toBeVisible()
+  await expect(page.getByText(/^80 % to 88 %/)).toBeVisible()
+})

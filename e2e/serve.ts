@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { freshDatabase } from '../server/src/testing/database'
+import { freshDatabase, postgresPrograms } from '../server/src/testing/database'
 
 /** Starts the built server with the demo over a database of its own; e2e tests drive it through the browser. */
 export default async function serve(): Promise<() => Promise<void>> {
@@ -16,6 +16,8 @@ export default async function serve(): Promise<() => Promise<void>> {
       DATABASE_OWNER_URL: database.ownerUrl,
       PORT: '0',
       VADOSE_ADDRESS_FILE: note,
+      VADOSE_BACKUPS: join(folder, 'backups'),
+      VADOSE_PG_BIN: postgresPrograms(),
     },
     stdio: 'inherit',
   })

@@ -1,6 +1,8 @@
 import * as almanac from './almanac'
+import * as backup from './backup'
 import type { AnyEndpoint } from './endpoint'
 import * as exported from './exports'
+import * as householdFile from './household-file'
 import * as households from './households'
 import * as intake from './intake'
 import * as labels from './labels'
@@ -26,6 +28,8 @@ const rooms = {
   readings,
   almanac,
   exported,
+  householdFile,
+  backup,
   worksheets,
 }
 

@@ -28,6 +28,8 @@ export interface Endpoint<Params = object, Query = unknown, Body = unknown, Answ
   readonly status: number
   /** largest body it takes */
   readonly limit: string
+  /** its body is read, and its answer written, away from the server's one thread: as text */
+  readonly apart: boolean
   /** a write: the endpoints whose answers are not right any more after it */
   readonly stale: readonly string[]
   /** types only, never there */
@@ -47,6 +49,7 @@ interface Declared<P extends string, Q, B, A> {
   answer: A
   status?: number
   limit?: string
+  apart?: boolean
   stale?: readonly string[]
 }
 
@@ -62,7 +65,16 @@ export function endpoint<
   A extends TSchema | FileAnswer = TSchema,
 >(name: string, declared: Declared<P, Q, B, A>): Endpoint<ParamsOf<P>, StaticOf<Q>, StaticOf<B>, AnswerStatic<A>> {
   const { query, body, ...rest } = declared
-  return { name, status: 200, limit: '256kb', stale: [], ...rest, ...(query && { query }), ...(body && { body }) }
+  return {
+    name,
+    status: 200,
+    limit: '256kb',
+    apart: false,
+    stale: [],
+    ...rest,
+    ...(query && { query }),
+    ...(body && { body }),
+  }
 }
 
 /** Declares an endpoint about one household; its path continues the household's. */

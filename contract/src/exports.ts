@@ -1,5 +1,5 @@
 import { ofHousehold } from './endpoint'
-import { closed, optional, textUpTo } from './shapes'
+import { civilDate, closed, optional, textUpTo } from './shapes'
 
 export const exportLots = ofHousehold('export-lots', {
   method: 'GET',
@@ -19,7 +19,7 @@ export const exportReadings = ofHousehold('export-readings', {
   method: 'GET',
   path: '/exports/readings.csv',
   says: 'Readings of one place from a day on.',
-  query: closed({ place: optional(textUpTo(40)), from: optional(textUpTo(20)) }),
+  query: closed({ place: optional(textUpTo(40)), from: optional(civilDate) }),
   answer: { file: 'text/csv' },
 })
 

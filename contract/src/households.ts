@@ -8,6 +8,7 @@ import {
   listOf,
   nullable,
   number,
+  ok,
   oneOf,
   optional,
   saying,
@@ -43,6 +44,7 @@ export const moveClock = closed({ to: oneOf('next-morning', 'next-week') })
 export type MoveClock = Static<typeof moveClock>
 
 export const settings = closed({
+  name: optional(saying(60)),
   units: optional(units),
   authorityName: optional(textUpTo(120)),
   authorityUrl: optional(textUpTo(300)),
@@ -121,10 +123,26 @@ export const allViews = [...airViews, 'last-harvests', 'marked-beds', 'picks', '
 export const changeSettings = ofHousehold('settings', {
   method: 'PUT',
   path: '/settings',
-  says: 'Units, and whom the household asks about food safety.',
+  says: 'Its name, units, and whom it asks about food safety.',
   body: settings,
   answer: frame,
-  stale: ['frame'],
+  stale: ['frame', 'households'],
+})
+
+export const removeHousehold = ofHousehold('remove-household', {
+  method: 'DELETE',
+  path: '',
+  says: 'Removes the household with everything it has; its name, typed, is the word for it.',
+  body: closed({ name: textUpTo(60) }),
+  answer: ok,
+  stale: ['households'],
+})
+
+export const readRequest = ofHousehold('request', {
+  method: 'GET',
+  path: '/requests/:id',
+  says: 'Whether a write with this number arrived.',
+  answer: closed({ answered: bool }),
 })
 
 export const passTime = ofHousehold('clock', {

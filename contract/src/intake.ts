@@ -2,6 +2,7 @@ import { ofHousehold } from './endpoint'
 import { lotViews } from './households'
 import {
   between,
+  bool,
   civilDate,
   closed,
   cropId,
@@ -28,6 +29,8 @@ export const newHarvest = closed({
   totalG: grams,
   /** share of the readiness sign seen: leaves browned, tops fallen */
   signShare: optional(between(0, 1)),
+  /** a weight that was asked about is meant */
+  sure: optional(bool),
   heaps: listOf(
     closed({
       heap: textUpTo(40),
@@ -51,7 +54,13 @@ export const intakeMemory = closed({ crop: words, variety: nullable(words), bed:
 export type IntakeMemory = Static<typeof intakeMemory>
 
 /** The daily pick: one crop, one weight. */
-export const newPick = closed({ requestId, crop: cropId, weightG: grams, pieces: optional(pieces) })
+export const newPick = closed({
+  requestId,
+  crop: cropId,
+  weightG: grams,
+  pieces: optional(pieces),
+  sure: optional(bool),
+})
 export type NewPick = Static<typeof newPick>
 
 /** What has been picked of a crop, by week from its Monday. */

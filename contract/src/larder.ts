@@ -1,5 +1,5 @@
 import { ofHousehold } from './endpoint'
-import { lotFields } from './lots'
+import { lotFields, overdueSince, troubledLots } from './lots'
 import { bool, civilDate, closed, listOf, nullable, number, spreadOf, words, type Static } from './shapes'
 
 export const larderLot = closed({
@@ -10,14 +10,18 @@ export const larderLot = closed({
   lossAvoidedPerKg: number,
   keepsUntil: civilDate,
   beyond: bool,
+  overdueSince,
   why: words,
 })
 export type LarderLot = Static<typeof larderLot>
 
 export const larderView = closed({
+  /** lots that cannot be worked out, each with why */
+  troubled: troubledLots,
   /** soonest lost first */
   lots: listOf(larderLot),
-  totals: listOf(closed({ crop: words, weightG: number, pieces: number })),
+  /** what can be relied on: what has outlived its time, and nobody has looked at since, is apart */
+  totals: listOf(closed({ crop: words, weightG: number, pieces: number, overdueG: number })),
   runOut: listOf(
     closed({
       crop: words,

@@ -1,5 +1,5 @@
 import { ofHousehold } from './endpoint'
-import { basis, curingFields, dryerView, jarView, lotFields } from './lots'
+import { basis, curingFields, dryerView, jarView, lotFields, troubledLots } from './lots'
 import {
   bool,
   civilDate,
@@ -26,6 +26,8 @@ export const lineLot = closed({
 export type LineLot = Static<typeof lineLot>
 
 export const lineView = closed({
+  /** lots that cannot be worked out, each with why */
+  troubled: troubledLots,
   lots: listOf(lineLot),
   /** drying power by place, 6-hour means, from ten days back to five ahead */
   air: listOf(

@@ -1,3 +1,4 @@
+import { Unsafe } from 'typebox'
 import { lotViews } from './households'
 import { ofHousehold } from './endpoint'
 import {
@@ -105,7 +106,7 @@ export const acts = {
 export type ActName = keyof typeof acts
 export type Act = { [K in ActName]: Static<(typeof acts)[K]> }[ActName]
 /** Which act it is; what it needs besides is checked by the act's own schema. */
-const anyAct = either(Object.values(acts))
+const anyAct = Unsafe<Act>(either(Object.values(acts)))
 
 export const stage = oneOf('drying', 'dryer', 'conditioning', 'fresh', 'stored', 'gone')
 export type Stage = Static<typeof stage>
@@ -125,10 +126,13 @@ const lotFields = {
   pieces: nullable(number),
   /** has been in the dehydrator */
   dried: bool,
+  /** why it cannot be worked out; there only where it cannot */
+  trouble: optional(words),
 }
 export const lotRow = closed(lotFields)
 export type LotRow = Static<typeof lotRow>
 export { lotFields }
+export const troubledLots = listOf(lotRow)
 
 export const lotEventView = closed({
   id: number,
@@ -145,10 +149,13 @@ export const lotEventView = closed({
 })
 export type LotEventView = Static<typeof lotEventView>
 
-const keepsFields = { nineInTenUntil: spreadOf(civilDate), beyond: bool, endedBy: words }
-export { keepsFields }
+/** the day its time was over, where nobody has looked since */
+const overdueSince = nullable(civilDate)
+const keepsFields = { nineInTenUntil: spreadOf(civilDate), beyond: bool, endedBy: words, overdueSince }
+export { keepsFields, overdueSince }
 
 export const keepingView = closed({
+  overdueSince,
   nineInTenUntil: spreadOf(civilDate),
   halfUntil: spreadOf(civilDate),
   /** the horizon was reached: read “later than” */
@@ -269,10 +276,10 @@ export const addPhoto = ofHousehold('add-photo', {
   method: 'POST',
   path: '/lots/:code/photo',
   says: 'The one picture of a lot; a new one takes the place of the old.',
-  body: { file: 'image/jpeg' },
+  body: { file: 'image/*' },
+  limit: '20mb',
   answer: closed({ bytes: number }),
   status: 201,
-  limit: '2mb',
   stale: ['lot'],
 })
 

@@ -31,6 +31,7 @@ export const columnMapping = closed({
   temperature: column,
   unit: oneOf('C', 'F'),
   humidity: column,
+  share: optional(bool),
   rain: optional(column),
 })
 

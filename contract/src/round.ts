@@ -1,25 +1,25 @@
 import { ofHousehold } from './endpoint'
-import { basis } from './lots'
+import { basis, troubledLots } from './lots'
 import { weatherDay } from './places'
-import {
-  bool,
-  civilDate,
-  closed,
-  listOf,
-  nullable,
-  number,
-  oneOf,
-  optional,
-  textUpTo,
-  uuid,
-  words,
-  type Static,
-} from './shapes'
+import { bool, civilDate, closed, listOf, nullable, number, oneOf, optional, uuid, words, type Static } from './shapes'
 
 export const jobView = closed({
   /** the same as long as the job stands */
   id: words,
-  kind: oneOf('weigh', 'test', 'take-down', 'unstall', 'check', 'use', 'read', 'rotate', 'turn', 'take-out', 'shake'),
+  kind: oneOf(
+    'weigh',
+    'test',
+    'take-down',
+    'unstall',
+    'check',
+    'use',
+    'read',
+    'rotate',
+    'turn',
+    'take-out',
+    'shake',
+    'overdue',
+  ),
   dueOn: civilDate,
   why: words,
   code: nullable(words),
@@ -28,10 +28,14 @@ export const jobView = closed({
   /** the scale's expectation, g, and what is weighed */
   expectedG: nullable(number),
   basis,
+  /** of what has outlived its time: how many to look at to say it is fine, and what all of it weighs, g */
+  overdue: nullable(closed({ lookAt: number, weightG: number })),
 })
 export type JobView = Static<typeof jobView>
 
 export const roundView = closed({
+  /** lots that cannot be worked out, each with why */
+  troubled: troubledLots,
   today: civilDate,
   places: listOf(
     closed({
@@ -67,6 +71,6 @@ export const readRound = ofHousehold('round', {
   method: 'GET',
   path: '/round',
   says: 'What needs the household today, or on a day to come (on=2026-10-02), by place in walking order.',
-  query: closed({ on: optional(textUpTo(20)) }),
+  query: closed({ on: optional(civilDate) }),
   answer: roundView,
 })

@@ -1,5 +1,5 @@
 import { ofHousehold } from './endpoint'
-import { keepsFields, lotFields } from './lots'
+import { keepsFields, lotFields, overdueSince } from './lots'
 import { placeFields } from './places'
 import {
   bool,
@@ -43,8 +43,21 @@ export const movePreview = closed({
   code: words,
   /** what the dates are for: 9 in 10 still sound, or half where 9 in 10 has passed already */
   level: oneOf('nine-in-ten', 'half'),
-  from: closed({ place: nullable(words), nineInTenUntil: spreadOf(civilDate), beyond: bool, endedBy: words }),
-  to: closed({ place: words, nineInTenUntil: spreadOf(civilDate), beyond: bool, endedBy: words, why: words }),
+  from: closed({
+    place: nullable(words),
+    nineInTenUntil: spreadOf(civilDate),
+    beyond: bool,
+    endedBy: words,
+    overdueSince,
+  }),
+  to: closed({
+    place: words,
+    nineInTenUntil: spreadOf(civilDate),
+    beyond: bool,
+    endedBy: words,
+    overdueSince,
+    why: words,
+  }),
   /** days gained at the median; negative is lost */
   daysGained: number,
 })

@@ -189,4 +189,5 @@ export const calculate = endpoint('calculate', {
   answer: Unknown(),
   // long air logs
   limit: '8mb',
+  apart: true,
 })

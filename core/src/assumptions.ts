@@ -1,4 +1,4 @@
-import type { GasLevel, Packing } from './almanac'
+import type { CropGroup, GasLevel, Packing } from './almanac'
 
 /**
  * Our own judgements, each with why. Everything here may be set by the household later;
@@ -31,6 +31,26 @@ export const weatherAheadLogSd = 0.2
 
 /** Share of the losable water that is gone when a bulb counts as cured. */
 export const curedShare = 0.95
+
+/** A harvest above so much is asked about, kg: several times what a large kitchen garden lifts of it in a day. */
+export const askedAboveKg: Record<CropGroup, number> = {
+  allium: 300,
+  tuber: 800,
+  squash: 600,
+  root: 500,
+  cabbage: 400,
+  leaf: 60,
+  fruiting: 200,
+  legume: 80,
+  orchard: 800,
+  stone: 300,
+  berry: 60,
+  herb: 30,
+  seed: 40,
+  brining: 200,
+}
+/** A day's pick is so much of a harvest. */
+export const pickShare = 0.25
 
 /** Slowing of water loss by packing, against the bare product in moving air of the published coefficients. */
 export const packingFactor: Record<Packing, number> = {

@@ -3,7 +3,9 @@ import express, { type Express } from 'express'
 import type { Logger } from 'pino'
 import { serveAlmanac } from './almanac/routes'
 import { openApi } from './api'
-import type { Pool } from './database'
+import type { Keeper } from './backup/keeper'
+import { serveBackup } from './backup/routes'
+import { Pulse, type Pool } from './database'
 import { serveExports } from './exports/routes'
 import { serveHouseholds } from './households/routes'
 import { serveIntake } from './intake/routes'
@@ -15,25 +17,43 @@ import { servePhotos } from './photos/routes'
 import { servePlaces } from './places/routes'
 import { Houses } from './projections'
 import { serveReadings } from './readings/routes'
-import { answerError } from './refusals'
+import { answerError, databaseAway } from './refusals'
 import { serveRound } from './round/routes'
+import { limited, wrongTokens } from './limits'
 import { onlyFromHere, securityHeaders } from './security'
 import { Server } from './serve'
 import { serveStores } from './stores/routes'
+import { Calculators } from './worksheets/calculators'
 import { serveWorksheets } from './worksheets/routes'
+
+/** Calls of the calculators, and sensors' batches, taken from one address in a minute. */
+const calculatorsAMinute = 3000
+const batchesAMinute = 1200
 
 export interface AppOptions {
   pool: Pool
   /** folder with the built interface */
   webRoot: string
+  /** folder with the built programs, among them the workers */
+  programs: string
   log: Logger
+  /** who makes backups by itself */
+  keeper?: Keeper | undefined
   houses?: Houses
   /** answers are held against the contract: in tests */
   strict?: boolean
 }
 
 /** The whole server over one database. What it remembers of households can be forgotten at any moment. */
-export function makeApp({ pool, webRoot, log, houses = new Houses(pool), strict = false }: AppOptions): Express {
+export function makeApp({
+  pool,
+  webRoot,
+  programs,
+  log,
+  keeper,
+  houses = new Houses(pool),
+  strict = false,
+}: AppOptions): Express {
   const app = express()
   app.disable('x-powered-by')
   // answers are not kept by browsers (no-store), so there is nothing to compare; files bring their own
@@ -46,9 +66,10 @@ export function makeApp({ pool, webRoot, log, houses = new Houses(pool), strict 
     response.set('Cache-Control', 'no-store')
     next()
   })
+  const pulse = new Pulse(pool)
   api.get('/health', async (_request, response) => {
-    await pool.query('select 1')
-    response.json({ ok: true, name: 'vadose' })
+    const ok = await pulse.beats()
+    response.status(ok ? 200 : 503).json({ ok, name: 'vadose', ...(ok ? {} : databaseAway) })
   })
   api.get('/', (_request, response) => {
     response.json(openApi())
@@ -56,6 +77,8 @@ export function makeApp({ pool, webRoot, log, houses = new Houses(pool), strict 
   const server = new Server({ pool, houses, strict })
   serveHouseholds(server, pool)
   serveReadings(server, pool)
+  serveBackup(server, keeper)
+  serveExports(server, pool)
   for (const serve of [
     serveAlmanac,
     servePlaces,
@@ -67,11 +90,13 @@ export function makeApp({ pool, webRoot, log, houses = new Houses(pool), strict 
     serveStores,
     serveLarder,
     serveRound,
-    serveExports,
-    serveWorksheets,
   ]) {
     serve(server)
   }
+  serveWorksheets(server, new Calculators(`${programs}/calculate-worker.js`))
+  api.use(limited('/bench/', calculatorsAMinute))
+  api.use(limited('/ingest', batchesAMinute))
+  api.use(wrongTokens)
   api.use(server.router)
   api.use((request) => {
     throw new Refusal('not-found', `There is nothing at ${request.originalUrl.split('?')[0]}.`)

@@ -8,7 +8,12 @@ export interface Config {
   host: string
   /** folder with the built interface */
   webRoot: string
+  /** folder with the built programs */
+  programs: string
   migrations: string
+  /** folder that backups are made in by themselves, and PostgreSQL's own programs; neither where others see to it */
+  backups: string | undefined
+  pgBin: string
 }
 
 const loopback = new Set(['127.0.0.1', '::1', 'localhost'])
@@ -37,6 +42,9 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
     port,
     host,
     webRoot: `${root}/web/dist`,
+    programs: `${root}/server/dist`,
     migrations: `${root}/server/migrations`,
+    backups: env['VADOSE_BACKUPS'] || undefined,
+    pgBin: env['VADOSE_PG_BIN'] ?? '',
   }
 }

@@ -1,5 +1,6 @@
 import pg from 'pg'
 import { SettingError } from './config'
+import { alive, boundOf, settle } from './session-queries'
 
 // counts and sums come as bigint or numeric text: every one of ours fits a double
 pg.types.setTypeParser(pg.types.builtins.INT8, Number)
@@ -10,11 +11,25 @@ pg.types.setTypeParser(pg.types.builtins.DATE, (text: string) => text)
 export type Client = pg.PoolClient
 export type Pool = pg.Pool
 
+/** Longest waits for the database, ms: for a connection, and for an answer to one statement. */
+const waits = { connect: 5_000, answer: 35_000 }
+/** Longest a statement may run and wait for a lock, and a transaction may wait for its next statement. */
+const limits = { statement: '30s', lock: '15s', idle: '60s' }
+
 /** Connections of the role the server acts as. Nothing is set for a session: a transaction pooler may stand between. */
-export function openPool(databaseUrl: string): Pool {
-  const pool = new pg.Pool({ connectionString: databaseUrl, max: 8, application_name: 'vadose' })
-  // a dropped connection (the database restarting, say) is replaced at the next request
+export function openPool(databaseUrl: string, max = 8): Pool {
+  const pool = new pg.Pool({
+    connectionString: databaseUrl,
+    max,
+    application_name: 'vadose',
+    connectionTimeoutMillis: waits.connect,
+    query_timeout: waits.answer,
+    keepAlive: true,
+    allowExitOnIdle: true,
+  })
+  // a dropped connection (the database restarting, say) is replaced at the next request, whether it was at rest or in use
   pool.on('error', () => undefined)
+  pool.on('connect', (client) => client.on('error', () => undefined))
   return pool
 }
 
@@ -23,14 +38,7 @@ export function openPool(databaseUrl: string): Pool {
  * @throws SettingError in one sentence
  */
 export async function requireBoundRole(pool: Pool): Promise<void> {
-  const { rows } = await pool.query<{ role: string; free: boolean; open: string | null }>(
-    `select current_user as role, r.rolsuper or r.rolbypassrls as free,
-       (select string_agg(c.relname, ', ') from pg_class c
-        where c.relnamespace = 'public'::regnamespace and c.relkind in ('r', 'p') and not c.relispartition
-          and c.relname <> 'schema_version' and not (c.relrowsecurity and c.relforcerowsecurity)) as open
-     from pg_roles r where r.rolname = current_user`,
-  )
-  const { role, free, open } = rows[0]!
+  const { role, free, open } = await boundOf(pool)
   if (free) {
     throw new SettingError(
       `DATABASE_URL names the role “${role}”, which row-level security does not bind: give the server an ordinary role in vadose_app, and name the owner in DATABASE_OWNER_URL.`,
@@ -39,18 +47,39 @@ export async function requireBoundRole(pool: Pool): Promise<void> {
   if (open) throw new SettingError(`Row-level security is not forced on ${open}; the server does not start without it.`)
 }
 
-/** Longest a statement may run, and a transaction may wait for its next statement. */
-const limits = { statement: '30s', idle: '60s' }
+/** Work that cannot go on before something else was made, outside its transaction: then it is begun again. */
+export class NeedsFirst extends Error {
+  constructor(readonly prepare: (pool: Pool) => Promise<unknown>) {
+    super('something else comes first')
+  }
+}
 
-/** Says for this transaction alone whose rows are meant, and how long it may take. */
-const settle = (client: Client, householdId: string) =>
-  client.query(
-    `select set_config('app.household_id', $1, true), set_config('statement_timeout', $2, true),
-       set_config('idle_in_transaction_session_timeout', $3, true)`,
-    [householdId, limits.statement, limits.idle],
-  )
+/** What PostgreSQL asks to be tried again: serialization failure, deadlock. */
+const tryAgain = new Set(['40001', '40P01'])
+const mostTries = 6
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 
 async function transaction<T>(
+  pool: Pool,
+  begin: string,
+  householdId: string,
+  work: (client: Client) => Promise<T>,
+): Promise<T> {
+  for (let tries = 1; ; tries++) {
+    try {
+      return await attempt(pool, begin, householdId, work)
+    } catch (error) {
+      if (tries === mostTries) throw error
+      if (error instanceof NeedsFirst) await error.prepare(pool)
+      else if (tryAgain.has((error as { code?: string } | null)?.code ?? '')) {
+        // those who met do not meet again
+        await pause(Math.random() * 30 * 2 ** tries)
+      } else throw error
+    }
+  }
+}
+
+async function attempt<T>(
   pool: Pool,
   begin: string,
   householdId: string,
@@ -60,7 +89,7 @@ async function transaction<T>(
   let broken: Error | undefined
   try {
     await client.query(begin)
-    await settle(client, householdId)
+    await settle(client, householdId, limits)
     const answer = await work(client)
     await client.query('commit')
     return answer
@@ -76,6 +105,29 @@ async function transaction<T>(
 export const asHousehold = <T>(pool: Pool, householdId: string, work: (client: Client) => Promise<T>): Promise<T> =>
   transaction(pool, 'begin isolation level repeatable read read only', householdId, work)
 
-/** Writes as one household, all or nothing. */
+/** Writes as one household, all or nothing; where two writes got into each other's way, it is done again. */
 export const inTransaction = <T>(pool: Pool, householdId: string, work: (client: Client) => Promise<T>): Promise<T> =>
   transaction(pool, 'begin', householdId, work)
+
+/** Longest that anyone who asks after the database waits, ms. */
+const pulseMs = 1_000
+
+/** Whether the database answers, over a connection of its own that no request waits for. */
+export class Pulse {
+  private readonly pool: Pool
+  private asking: Promise<boolean> | undefined
+
+  constructor({ options }: Pool) {
+    this.pool = openPool(options.connectionString!, 1)
+  }
+
+  async beats(): Promise<boolean> {
+    this.asking ??= alive(this.pool)
+      .then(
+        () => true,
+        () => false,
+      )
+      .finally(() => (this.asking = undefined))
+    return Promise.race([this.asking, pause(pulseMs).then(() => false)])
+  }
+}

@@ -5,7 +5,7 @@ import { curingOf, weightShare } from '@vadose/core/line'
 import type { LotAct } from '@vadose/core/lots'
 import { quarryHouse, steps, type Step } from '@vadose/demo/quarry-house'
 import { inTransaction, type Client, type Pool } from './database'
-import { addHousehold, allHouseholds, householdById, removeHousehold, setPracticeNow } from './households'
+import { addHousehold, allHouseholds, householdById, removeHousehold, setPracticeNow, setWhole } from './households'
 import { furnish } from './households/write'
 import { writeHarvest } from './intake/write'
 import { writeAct } from './lots'
@@ -14,7 +14,10 @@ import { Houses } from './projections'
 
 /** Loads Quarry House unless it is there; `say` hears about the long parts. */
 export async function ensureDemo(pool: Pool, say: (line: string) => void): Promise<void> {
-  if ((await allHouseholds(pool)).some((household) => household.demo)) return
+  const demo = (await allHouseholds(pool)).filter((household) => household.demo)
+  if (demo.some((household) => household.whole)) return
+  // a start that was cut off left half a demo: half a demo is none
+  if (demo.length > 0) await removeDemo(pool)
   say('Loading Quarry House: two seasons of weather, harvests and meals …')
   await loadDemo(pool, say)
   say('Quarry House is ready.')
@@ -49,6 +52,7 @@ async function loadDemo(pool: Pool, say: (line: string) => void): Promise<void> 
     altitudeM,
     seasonStart,
     demo: true,
+    whole: false,
     practiceNow: new Date(startMs),
   }
   try {
@@ -66,7 +70,10 @@ async function loadDemo(pool: Pool, say: (line: string) => void): Promise<void> 
       if ((i + 1) * 4 >= quarter * steps.length) say(`  ${quarter++ * 25} % of what happened there`)
     }
     const nowMs = instantOf(today, 7, timeZone) + 30 * 60_000
-    await inTransaction(pool, id, (db) => setPracticeNow(db, id, new Date(nowMs)))
+    await inTransaction(pool, id, async (db) => {
+      await setPracticeNow(db, id, new Date(nowMs))
+      await setWhole(db, id)
+    })
   } catch (error) {
     // half a demo is none
     await inTransaction(pool, id, (db) => removeHousehold(db, id)).catch(() => undefined)

@@ -1,15 +1,22 @@
-import { writeFileSync } from 'node:fs'
+import { readFileSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:http'
 import { dirname, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { pino } from 'pino'
 import { makeApp } from './app'
+import { Keeper } from './backup/keeper'
 import { readConfig, SettingError } from './config'
 import { openPool, requireBoundRole } from './database'
 import { ensureDemo } from './demo'
 import { forgetOldAnswers } from './households'
 import { migrate } from './migrate'
 import { rebuildMissing } from './projections'
+
+/** When this process began, in ticks since the machine did: with its pid, nobody else's. @source proc(5), stat */
+const beganAt = (): string =>
+  readFileSync('/proc/self/stat', 'utf8')
+    .replace(/^.*\) /s, '')
+    .split(' ')[19]!
 
 /** Starts the server: `main.js [--demo]`. Prints the address when it answers; stops on SIGINT and SIGTERM. */
 async function main(): Promise<void> {
@@ -21,7 +28,10 @@ async function main(): Promise<void> {
   await requireBoundRole(pool)
   await rebuildMissing(pool)
   if (process.argv.includes('--demo')) await ensureDemo(pool, (line) => console.log(line))
-  const server = createServer(makeApp({ pool, webRoot: config.webRoot, log }))
+  const { ownerUrl, migrations, pgBin: bin } = config
+  const keeper = config.backups ? new Keeper({ ownerUrl, migrations, bin }, config.backups, log) : undefined
+  keeper?.start()
+  const server = createServer(makeApp({ pool, keeper, webRoot: config.webRoot, programs: config.programs, log }))
   server.on('error', (error: NodeJS.ErrnoException) => {
     console.error(
       error.code === 'EADDRINUSE'
@@ -39,12 +49,13 @@ async function main(): Promise<void> {
     const url = `http://${host}:${port}`
     // the launcher and the tests read where it answers from here
     const note = process.env['VADOSE_ADDRESS_FILE']
-    if (note) writeFileSync(note, `${process.pid} ${url}\n`)
+    if (note) writeFileSync(note, `${process.pid} ${url} ${beganAt()}\n`)
     console.log(`Vadose answers at ${url}`)
   })
   const remember = forgetOldAnswers(pool)
   const stop = () => {
     remember()
+    keeper?.stop()
     server.close(() => void pool.end().then(() => process.exit(0)))
     server.closeAllConnections()
   }

@@ -70,6 +70,9 @@ function answered(error: unknown) {
       status = code
       return response
     },
+    set() {
+      return response
+    },
     json(sent: typeof body) {
       body = sent
     },
@@ -114,7 +117,7 @@ describe('every failure leaves in one shape', () => {
   ])('what cannot be read at all: %j', (error, status, code) => {
     expect(answered(error)).toMatchObject({ status, code, logged: [] })
   })
-  it('a database that went away is said so, and that nothing was written', () => {
+  it('a database that went away is said so, and that nothing is written twice', () => {
     for (const error of [
       Object.assign(new Error('x'), { code: 'ECONNREFUSED' }),
       Object.assign(new Error('x'), { code: '57P01' }),
@@ -122,7 +125,7 @@ describe('every failure leaves in one shape', () => {
     ]) {
       const answer = answered(error)
       expect([answer.status, answer.code]).toEqual([503, 'database-away'])
-      expect(answer.message).toMatch(/Nothing was written/)
+      expect(answer.message).toMatch(/nothing is written twice/)
     }
   })
   it('anything else tells the log everything and the page nothing', () => {

@@ -10,6 +10,9 @@ const statusOf: Record<string, number> = {
   forbidden: 403,
   'unknown-sensor': 401,
   'no-such-household': 404,
+  'number-used': 409,
+  'too-many': 429,
+  'too-much': 413,
 }
 
 export function refusalBody(refusal: Refusal): ErrorBody {
@@ -27,14 +30,13 @@ export function answerError(log: Logger) {
       return
     }
     log.error({ err: error, method: request.method, path: request.path }, 'request failed')
-    const down = isDatabaseDown(error)
-    response.status(down ? 503 : 500).json({
-      error: down
-        ? {
-            code: 'database-away',
-            message: 'The database does not answer. Nothing was written; try again in a moment.',
-          }
-        : { code: 'internal', message: 'Something failed here. Nothing was written; the log has the details.' },
+    const away = awayBody(error)
+    if (away) {
+      response.status(503).set('Retry-After', '2').json(away)
+      return
+    }
+    response.status(500).json({
+      error: { code: 'internal', message: 'Something failed here. Nothing was written; the log has the details.' },
     } satisfies ErrorBody)
   }
 }
@@ -42,12 +44,13 @@ export function answerError(log: Logger) {
 function asRefusal(error: unknown): Refusal | undefined {
   if (error instanceof Refusal) return error
   if (error instanceof pg.DatabaseError) {
-    if (error.code === '23514') return new Refusal('not-enough', 'There is not that much left.')
+    // the ledger's own trigger names no constraint
+    if (error.code === '23514' && !error.constraint) return new Refusal('not-enough', 'There is not that much left.')
+    if (error.code === '23514') return new Refusal('invalid', 'A value in it cannot be kept.')
     if (error.code === '23505') return new Refusal('taken', 'That name or code is taken already.')
-    if (error.code === '22021' || error.code === '22P05') {
-      return new Refusal('invalid', 'A text holds a character that cannot be kept (a zero byte).')
-    }
     if (error.code === '23503') return new Refusal('invalid', 'It names a place or lot this household does not have.')
+    // class 22, data exceptions: a value that no column can hold; the contract should have refused it before
+    if (error.code?.startsWith('22')) return new Refusal('invalid', 'A value in it cannot be kept.')
   }
   // what express.json throws
   const kind = (error as { type?: string } | null)?.type
@@ -58,9 +61,40 @@ function asRefusal(error: unknown): Refusal | undefined {
     return new Refusal('invalid', 'The request cannot be read; send JSON as UTF-8.')
   }
   if (error instanceof URIError) return new Refusal('not-found', 'There is no such address.')
+  // what else the body's reader could not make sense of: broken compression, a length that is not so
+  const status = (error as { status?: number } | null)?.status ?? 0
+  if (status >= 400 && status < 500) return new Refusal('invalid', 'The request cannot be read; send JSON as UTF-8.')
   return undefined
 }
 
-const isDatabaseDown = (error: unknown) =>
-  ['ECONNREFUSED', 'ECONNRESET', '57P01', '57P03'].includes((error as { code?: string } | null)?.code ?? '') ||
-  /terminat|Connection/.test(error instanceof Error ? error.message : '')
+/** What is said while the database is away, one sentence. What was on its way is known by its number. */
+export const databaseAway: ErrorBody = {
+  error: {
+    code: 'database-away',
+    message: 'The database does not answer at the moment; send it again in a while, nothing is written twice.',
+  },
+}
+const diskFull: ErrorBody = {
+  error: {
+    code: 'disk-full',
+    message: 'The disk of the database is full; make room and send it again, nothing is written twice.',
+  },
+}
+
+/**
+ * SQLSTATE of a database that cannot answer now: connections, resources, operators and their time limits, deadlocks.
+ * @source PostgreSQL 15 documentation, appendix A: error codes
+ */
+const away = /^(08|53|57|58)|^(25006|25P03|55P03|40001|40P01)$/
+const lost = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOENT', 'EHOSTUNREACH'])
+/** What node-postgres says of a connection, without a code. */
+const said = /Connection terminated|timeout exceeded when trying to connect|Query read timeout|not queryable/
+
+function awayBody(error: unknown): ErrorBody | undefined {
+  const { code = '', message = '', syscall } = (error ?? {}) as { code?: string; message?: string; syscall?: string }
+  if (code === '53100') return diskFull
+  if (away.test(code)) return databaseAway
+  return (lost.has(code) && (syscall === undefined || /^(connect|read|write)$/.test(syscall))) || said.test(message)
+    ? databaseAway
+    : undefined
+}

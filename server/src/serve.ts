@@ -4,8 +4,17 @@ import { civilDateOf } from '@vadose/core/households'
 import { Refusal } from '@vadose/core/refusal'
 import express, { Router, type Request, type Response } from 'express'
 import { asHousehold, inTransaction, type Client, type Pool } from './database'
-import { answeredBefore, householdAt, keepAnswer, lockHousehold, nowOf, type HouseholdRow } from './households'
+import {
+  householdAt,
+  keepRemoval,
+  lockHousehold,
+  nowOf,
+  once,
+  type HouseholdRow,
+  type RequestNumber,
+} from './households'
 import type { Houses, Move } from './projections'
+import { bodyReader } from './body'
 import { checker, querySchema } from './validate'
 
 /** The household writing, and its moment. */
@@ -31,6 +40,8 @@ export class Visit {
     public household: HouseholdRow,
     /** the host the page was asked for at, for addresses on tags */
     readonly host: string,
+    /** the number of the write, where its sender gave it one */
+    private readonly number?: RequestNumber,
   ) {}
 
   get id(): string {
@@ -45,33 +56,33 @@ export class Visit {
 
   read = <T>(work: (db: Client) => Promise<T>): Promise<T> => asHousehold(this.pool, this.id, work)
 
-  /** One write, all or nothing, with the household as it is under the lock. */
-  async write<T>(work: (db: Client, moment: Moment, household: HouseholdRow) => Promise<T>): Promise<T> {
+  /**
+   * One write, all or nothing and once however often it is sent, with the household as it is under the lock.
+   * @param again what a request sent again is answered, made from the first answer
+   */
+  async write<T>(
+    work: (db: Client, moment: Moment, household: HouseholdRow) => Promise<T>,
+    again?: (db: Client, answer: T) => Promise<T>,
+  ): Promise<T> {
     const { answer, household } = await inTransaction(this.pool, this.id, async (db) => {
       const before = await lockHousehold(db, this.id)
       if (!before) throw unknownHousehold(this.household.address)
-      const made = await work(db, momentOf(before), before)
+      const made = await once(db, this.id, this.number, () => work(db, momentOf(before), before), again)
       return { answer: made, household: (await lockHousehold(db, this.id))! }
     })
     this.household = household
     return answer
   }
 
-  /**
-   * One write, once however often it is sent.
-   * @param requestId the sender's number for it
-   */
-  writeOnce<T>(
-    requestId: string,
-    work: (db: Client, moment: Moment, household: HouseholdRow) => Promise<T>,
-  ): Promise<T> {
-    return this.write(async (db, moment, household) => {
-      const seen = await answeredBefore(db, this.id, requestId)
-      if (seen) return seen.answer as T
-      const made = await work(db, moment, household)
-      await keepAnswer(db, this.id, requestId, made)
-      return made
+  /** The last write of a household: nothing of it is there afterwards, the numbers of its requests neither. */
+  async end(work: (db: Client, household: HouseholdRow) => Promise<void>): Promise<void> {
+    await inTransaction(this.pool, this.id, async (db) => {
+      const before = await lockHousehold(db, this.id)
+      if (!before) throw unknownHousehold(this.household.address)
+      await work(db, before)
+      if (this.number) await keepRemoval(db, this.id, before.address, this.number)
     })
+    this.houses.forget(this.id)
   }
 }
 
@@ -106,8 +117,15 @@ export class Server {
 
   constructor(private readonly serving: Serving) {}
 
-  /** Serves an endpoint that is about one household. */
-  household<P extends object, Q, B, A>(endpoint: Endpoint<P, Q, B, A>, handle: ForHousehold<P, Q, B, A>): void {
+  /**
+   * Serves an endpoint that is about one household.
+   * @param gone what the very request that removed the household is answered when it comes again
+   */
+  household<P extends object, Q, B, A>(
+    endpoint: Endpoint<P, Q, B, A>,
+    handle: ForHousehold<P, Q, B, A>,
+    gone?: (address: string, number: RequestNumber) => Promise<A | undefined>,
+  ): void {
     const { method, path } = endpoint
     const served: Served = {
       endpoint,
@@ -116,12 +134,15 @@ export class Server {
       handle: handle as Served['handle'],
     }
     if (method === 'GET' && !isFile(endpoint.answer)) this.views.push(served)
-    const body = bodyChecker(endpoint)
+    const read = bodyReader(endpoint)
     const hold = this.holder(endpoint)
     this.at(endpoint, async (request, response) => {
-      const visit = await this.visit(request)
-      const { household: _, ...params } = request.params as { household: string } & P
-      const input = { params, query: served.query(request.query), body: body(request) } as unknown as Input<P, Q, B>
+      const { household: address, ...params } = request.params as { household: string } & P
+      const { body, number } = read(request, params)
+      const input = { params, query: served.query(request.query), body } as unknown as Input<P, Q, B>
+      const before = number && gone ? await gone(address, number) : undefined
+      if (before !== undefined) return void response.status(endpoint.status).json(before)
+      const visit = await this.visit(request, number)
       const answer = await handle(visit, input, response)
       if (isFile(endpoint.answer)) return
       hold(answer)
@@ -135,16 +156,29 @@ export class Server {
   /** Serves an endpoint that is no household's own. */
   anyone<P extends object, Q, B, A>(
     endpoint: Endpoint<P, Q, B, A>,
-    handle: (input: Input<P, Q, B>, request: Request) => Promise<A> | A,
+    handle: (input: Input<P, Q, B>, request: Request, number: RequestNumber | undefined) => Promise<A> | A,
   ): void {
     const query = endpoint.query ? checker(querySchema(endpoint.query)) : () => ({})
-    const body = bodyChecker(endpoint)
+    const read = bodyReader(endpoint)
     const hold = this.holder(endpoint)
     this.at(endpoint, async (request, response) => {
-      const input = { params: request.params, query: query(request.query), body: body(request) }
-      const answer = await handle(input as unknown as Input<P, Q, B>, request)
+      const { body, number } = read(request, request.params)
+      const input = { params: request.params, query: query(request.query), body }
+      const answer = await handle(input as unknown as Input<P, Q, B>, request, number)
       hold(answer)
       response.status(endpoint.status).json(answer)
+    })
+  }
+
+  /** Serves an endpoint whose body and answer are text to this thread, read and written in another. */
+  apart<P extends object>(
+    endpoint: Endpoint<P, unknown, unknown, unknown>,
+    handle: (input: { params: P }, text: string) => Promise<string>,
+  ): void {
+    this.at(endpoint, async (request, response) => {
+      if (typeof request.body !== 'string') throw new Refusal('invalid', 'The request is not valid JSON.')
+      const answer = await handle({ params: request.params as P }, request.body)
+      response.status(endpoint.status).type('json').send(answer)
     })
   }
 
@@ -162,19 +196,23 @@ export class Server {
   }
 
   private at(endpoint: AnyEndpoint, handle: (request: Request, response: Response) => Promise<void>): void {
-    const { method, path, body, limit } = endpoint
+    const { method, path, body, limit, apart } = endpoint
     const name = method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'
     if (method === 'GET') return void this.router[name](path, handle)
     const parse =
-      body && isFile(body) ? express.raw({ type: body.file, limit }) : express.json({ limit, strict: false })
+      body && isFile(body)
+        ? express.raw({ type: body.file, limit })
+        : apart
+          ? express.text({ type: 'application/json', limit })
+          : express.json({ limit, strict: false })
     this.router[name](path, parse, handle)
   }
 
-  private async visit(request: Request): Promise<Visit> {
+  private async visit(request: Request, number: RequestNumber | undefined): Promise<Visit> {
     const address = String(request.params['household'])
     const household = /^[a-z0-9-]{1,60}$/.test(address) ? await householdAt(this.serving.pool, address) : undefined
     if (!household) throw unknownHousehold(address)
-    return new Visit(this.serving.pool, this.serving.houses, household, request.headers.host ?? '')
+    return new Visit(this.serving.pool, this.serving.houses, household, request.headers.host ?? '', number)
   }
 
   /**
@@ -218,16 +256,3 @@ const wantedViews = (request: Request): string[] =>
     .split(' ')
     .filter((address) => address.startsWith('/'))
     .slice(0, mostViews)
-
-function bodyChecker(endpoint: AnyEndpoint): (request: Request) => unknown {
-  const { body } = endpoint
-  if (!body) return () => undefined
-  if (isFile(body)) {
-    return ({ body: bytes }: Request) => {
-      if (!Buffer.isBuffer(bytes)) throw new Refusal('invalid', `Send it as ${body.file}.`)
-      return bytes
-    }
-  }
-  const check = checker(body)
-  return (request) => check(request.body)
-}

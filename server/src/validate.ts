@@ -1,9 +1,22 @@
 import Ajv, { type ValidateFunction } from 'ajv'
 import addFormats from 'ajv-formats'
+import { isCivilDate } from '@vadose/core/households'
 import { Refusal } from '@vadose/core/refusal'
 
 const ajv = new Ajv({ allErrors: false, strict: true, allowUnionTypes: true })
 addFormats(ajv)
+// PostgreSQL's spelling alone: RFC 4122's urn:uuid: is none
+ajv.addFormat('uuid', /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i)
+// years that a household's record can lie in
+const inOurTime = (text: string) => text >= '1900' && text < '2200'
+const isDay = (text: string) => isCivilDate(text) && inOurTime(text)
+ajv.addFormat('date', isDay)
+const instant = /^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d{1,9})?)?(Z|[+-]\d\d:\d\d)$/i
+// a leap second is an instant by RFC 3339 and none to anybody's clock
+ajv.addFormat(
+  'date-time',
+  (text: string) => instant.test(text) && isDay(text.slice(0, 10)) && !Number.isNaN(Date.parse(text)),
+)
 
 /** A query's schema, in which a figure is text and what is not known is passed over. */
 export const querySchema = (schema: object): object => ({ ...schema, additionalProperties: true })

@@ -2,7 +2,9 @@
 import { ElButton } from 'element-plus'
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { householdHere } from './call'
+import { call, householdHere } from './call'
+import { settleUnanswered } from './unanswered'
+import { readRequest } from '@vadose/contract/households'
 import { fullDate, useFrame, YearStrip } from './households'
 import { FindBox } from './lots'
 import { tabs } from './router'
@@ -38,7 +40,17 @@ function onKey(event: KeyboardEvent) {
   else if (event.key === 'Escape') keysShown.value = false
 }
 
+const arrived = ref(0)
+/** What was sent when the page was left may have arrived: only the server knows. */
+async function settle() {
+  const own = `/api/households/${householdHere ?? ''}/`
+  arrived.value = await settleUnanswered(
+    async ({ id, address }) => address.startsWith(own) && (await call(readRequest, { params: { id } })).answered,
+  )
+}
+
 onMounted(() => {
+  if (householdHere) void settle()
   document.documentElement.dataset['theme'] = localStorage.getItem('theme') ?? 'paper'
   window.addEventListener('keydown', onKey)
 })
@@ -86,6 +98,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   </nav>
   <main>
     <p v-if="frame.failure && !nobody" class="notice bad" role="alert">{{ frame.failure }}</p>
+    <p v-if="arrived" class="notice" role="status">
+      What you kept just before this page was loaded again did arrive; it need not be entered once more.
+    </p>
     <WhoseView v-if="nobody" :unknown="householdHere" />
     <!-- no screen begins before its household is known -->
     <RouterView v-else-if="frame.frame || frame.failure" />

@@ -1,5 +1,6 @@
 import { filled, isFile, type Endpoint } from '@vadose/contract/endpoint'
 import type { ErrorBody } from '@vadose/contract/shapes'
+import { answered, keyOfWrite, numberFor } from './unanswered'
 
 /** A refusal or failure of the server, with a message a person can act on. */
 export class ApiError extends Error {
@@ -12,15 +13,18 @@ export class ApiError extends Error {
   }
 }
 
-/** Number of a write, so that sending it again does it once. */
+/** Number of a write that a worker sends, which has no memory of its own. */
 export const newRequestId = (): string => crypto.randomUUID()
+
+/** A body as screens send it: the number of the request is seen to here. */
+export type Content<Body> = Body extends { requestId: string } ? Omit<Body, 'requestId'> & { requestId?: string } : Body
 
 /** What an endpoint is asked with, the household left out: the page is open on one for as long as it lives. */
 export type Asked<Params, Query, Body> = (object extends Omit<Params, 'household'>
   ? object
   : { params: Omit<Params, 'household'> }) &
   ([Query] extends [undefined] ? object : { query?: Query }) &
-  ([Body] extends [undefined] ? object : { body: Body })
+  ([Body] extends [undefined] ? object : { body: Content<Body> })
 
 export interface AnyAsked {
   params?: Record<string, string>
@@ -68,19 +72,31 @@ export async function send(endpoint: Endpoint, asked: AnyAsked, views: readonly 
   const { method, body: declared } = endpoint
   const { body } = asked
   const raw = isFile(declared)
+  const address = `${root(endpoint)}${addressOf(endpoint, asked)}`
+  const content = raw ? (body as Blob) : body === undefined ? '' : JSON.stringify(body)
+  const given = (body as { requestId?: string } | undefined)?.requestId
+  const known = method === 'GET' || given ? undefined : keyOfWrite(method, address, content)
+  // nothing is waited for that need not be
+  const key = known instanceof Promise ? await known : known
+  const number = key ? numberFor(key, address) : given
   let response: Response
   try {
-    response = await fetch(`${root(endpoint)}${addressOf(endpoint, asked)}`, {
+    response = await fetch(address, {
       method,
       headers: {
-        ...(body === undefined ? {} : { 'Content-Type': raw ? declared.file : 'application/json' }),
+        ...(body === undefined
+          ? {}
+          : { 'Content-Type': raw ? (content as Blob).type || declared.file : 'application/json' }),
+        ...(number && method !== 'GET' ? { 'Idempotency-Key': number } : {}),
         ...(views.length > 0 ? { 'X-Views': views.join(' ') } : {}),
       },
-      ...(body === undefined ? {} : { body: raw ? (body as BodyInit) : JSON.stringify(body) }),
+      ...(body === undefined ? {} : { body: content }),
     })
   } catch {
     throw new ApiError('away', 'Vadose does not answer. Is it still running on this machine?')
   }
+  // what failed may have been written all the same: its number stays until somebody knows
+  if (key && response.status < 500) answered(key)
   if (response.ok) return response.json()
   const error = ((await response.json().catch(() => undefined)) as ErrorBody | undefined)?.error
   throw new ApiError(

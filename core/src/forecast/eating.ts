@@ -1,9 +1,11 @@
-import { addDays, daysBetween } from '../households'
+import { addDays } from '../households'
 import { eatFirst, useWithinShare, type Eatable } from '../larder'
 import { soundNow } from '../checks'
 import type { House } from './house'
 import { keepingOf, keepsUntil, soundSharesAhead } from './keeping'
 import type { LotState } from './lot'
+import { useWithin } from './use-within'
+import { workable } from './trouble'
 
 const fortnight = 14
 
@@ -12,6 +14,8 @@ export interface EatableLot extends Eatable {
   lossAvoidedPerKg: number
   keepsUntil: string
   beyond: boolean
+  /** the day its time was over; null where it is not, or somebody has looked since */
+  overdueSince: string | null
   why: string
 }
 
@@ -21,17 +25,10 @@ const notEaten = ['drying', 'dryer', 'conditioning']
 /** Lots to eat from, soonest lost first; planting stock is not food. */
 export const eatFirstOf = (house: House): EatableLot[] =>
   eatFirst(
-    house.lots
+    workable(house)
       .filter((lot) => !notEaten.includes(lot.stage) && lot.fate !== 'plant')
       .map((lot) => ({ ...soundness(house, lot), lot })),
   )
-
-/** Days a heap that will not keep has, and what is left of them; undefined for what keeps. */
-export function useWithin(house: House, lot: LotState): { days: number; age: number } | undefined {
-  const heap = lot.cropData.heaps.find((h) => h.id === lot.heap)
-  if (lot.stage !== 'fresh' || !heap?.useWithinDays) return undefined
-  return { days: heap.useWithinDays.value, age: daysBetween(lot.broughtOn, house.today) }
-}
 
 function soundness(house: House, lot: LotState): Omit<EatableLot, 'lot' | 'lossAvoidedPerKg'> {
   const { code, weightG } = lot
@@ -46,12 +43,13 @@ function soundness(house: House, lot: LotState): Omit<EatableLot, 'lot' | 'lossA
       soundInFortnight: useWithinShare(soon.age + fortnight, soon.days),
       keepsUntil: addDays(lot.broughtOn, soon.days),
       beyond: false,
+      overdueSince: null,
       why: left > 0 ? `${heap}: ${left} ${left === 1 ? 'day' : 'days'} left` : `${heap}: overdue`,
     }
   }
   const keeping = keepingOf(house, lot)
   return house.once(lot, 'eating', [keeping, lot], () => {
-    const { nineInTenUntil, beyond, endedBy } = keepsUntil(house, lot)
+    const { nineInTenUntil, beyond, endedBy, overdueSince } = keepsUntil(house, lot)
     const sound = soundNow(keeping.belief)
     return {
       code,
@@ -60,7 +58,8 @@ function soundness(house: House, lot: LotState): Omit<EatableLot, 'lot' | 'lossA
       soundInFortnight: sound * soundSharesAhead(house, lot, fortnight, 2)[1]!,
       keepsUntil: nineInTenUntil.p50,
       beyond,
-      why: `${endedBy} ends it first`,
+      overdueSince,
+      why: overdueSince ? 'its time is over: what became of it?' : `${endedBy} ends it first`,
     }
   })
 }

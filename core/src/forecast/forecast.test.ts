@@ -50,6 +50,28 @@ const stored = (code: string, crop: string, on: string, placeId: string, weightG
 const houseOn = (on: string, lots: LotState[], earlier?: House, nowMs = at(on)) =>
   new House({ household, places: places(nowMs), lots, almanac, nowMs, rainMm: new Map() }, earlier)
 
+describe('a lot past its time', () => {
+  it('is overdue since the day that was said, until somebody finds it fine', () => {
+    const began = '2026-09-01'
+    const untouched = stored('C26-1', 'carrot', began, 'cellar')
+    const said = keepsUntil(houseOn(began, [untouched]), untouched).nineInTenUntil.p50
+    const later = addDays(said, 5)
+    const house = houseOn(later, [untouched])
+    const since = keepsUntil(house, untouched).overdueSince!
+    expect(Math.abs(daysBetween(said, since))).toBeLessThanOrEqual(1)
+    expect(eatFirstOf(house)[0]).toMatchObject({ overdueSince: since, why: 'its time is over: what became of it?' })
+    const fine = lot('C26-1', 'carrot', [
+      [began, draft('brought-in', { weightG: 8000, pieces: 80 })],
+      [began, draft('finished', { placeId: 'cellar', details: { pack: cropById('carrot').packs[0]!.id } })],
+      [later, draft('checked', { details: { lookedAt: 60, bad: 0, lotSize: 80 } })],
+    ])
+    const after = houseOn(addDays(later, 1), [fine])
+    expect(keepsUntil(after, fine).overdueSince).toBeNull()
+    expect(keepsUntil(after, fine).nineInTenUntil.p50 > later).toBe(true)
+    expect(planOf(after).map(({ kind }) => kind)).not.toContain('overdue')
+  })
+})
+
 describe('what is said of a lot that nobody touches', () => {
   const cases: [crop: string, place: string][] = [
     ['garlic-hardneck', 'cool-room'],
@@ -70,13 +92,16 @@ describe('what is said of a lot that nobody touches', () => {
     for (let week = 1; week <= 40; week += 3) {
       const on = addDays('2026-10-01', 7 * week)
       house = houseOn(on, lots, house)
-      const { nineInTenUntil, beyond } = keepsUntil(house, lots[0]!)
+      const { nineInTenUntil, beyond, overdueSince } = keepsUntil(house, lots[0]!)
       if (beyond || first.beyond) continue
       if (first.nineInTenUntil.p50 > on) {
         expect(Math.abs(daysBetween(first.nineInTenUntil.p50, nineInTenUntil.p50)), on).toBeLessThanOrEqual(1)
       } else {
-        // its time is over: nothing later is promised
-        expect(nineInTenUntil.p50, on).toBe(on)
+        // its time is over: nothing later is promised, and the day it was stays the day it was
+        const since = daysBetween(first.nineInTenUntil.p50, overdueSince ?? '1900-01-01')
+        expect(Math.abs(since), on).toBeLessThanOrEqual(1)
+        expect(nineInTenUntil.p50).toBe(overdueSince)
+        expect(planOf(house).map(({ kind, dueOn }) => [kind, dueOn])).toContainEqual(['overdue', overdueSince])
       }
     }
   })

@@ -36,6 +36,8 @@ export interface LotKeeping {
   forecast: KeepingForecast
   nextCheckInDays: number
   lookAt: number
+  /** its time is over, and nobody has looked since: when it was, as it was said after the last look */
+  overdue: Spread | undefined
 }
 
 interface Lived extends Exposure {
@@ -58,6 +60,9 @@ function lived(house: House, lot: LotState, startMs: number): Lived {
     ? { startMs, ...exposureOver(lot.cropData, lotAirThen(house, lot, startMs, startMs + days * dayMs)) }
     : { startMs, ...known.of }
 }
+
+/** what is counted in millions is looked over like a million */
+const mostPieces = 1_000_000
 
 /** How a stored or waiting lot keeps; in another place when one is given. */
 export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): LotKeeping {
@@ -88,6 +93,8 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
       const pieces = lot.pieces ?? Math.max(1, Math.round(lot.weightG / cropData.pieceG.value))
       const lastDay = checks.at(-1)?.day ?? 0
       const beliefThen = beliefAfterChecks(model, checks, lastDay, spread)
+      const forecast = keepingForecast(model, lossPct, nowDay, belief, spread)
+      const passed = !elsewhere && forecast.nineInTenDay.p50 <= nowDay
       return {
         startMs: beganMs,
         nowDay,
@@ -95,10 +102,11 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
         lossPct,
         belief,
         spread,
-        forecast: keepingForecast(model, lossPct, nowDay, belief, spread),
+        forecast,
+        overdue: passed ? keepingForecast(model, lossPct, lastDay, beliefThen, spread).nineInTenDay : undefined,
         nextCheckInDays: nextLookInDays(model, beliefThen, lastDay, pieces, spread),
         // nine in ten sure of catching a fault that one in ten has
-        lookAt: checkSize(pieces, 0.1, 0.9),
+        lookAt: checkSize(Math.min(mostPieces, pieces), 0.1, 0.9),
       }
     },
   )
@@ -113,6 +121,8 @@ export interface KeepsUntil {
   /** the forecast reaches no further */
   beyond: boolean
   endedBy: End
+  /** the day its time was over, where nobody has looked since; else null */
+  overdueSince: CivilDate | null
 }
 
 /** When 9 in 10 (or half) are still sound, as dates, and which end comes first there. */
@@ -124,12 +134,19 @@ export function keepsUntil(
 ): KeepsUntil {
   const keeping = keepingOf(house, lot, elsewhere)
   const { endedBy, halfDay, nineInTenDay } = keeping.forecast
-  const day = level === 'half' ? halfDay : nineInTenDay
+  const day = level === 'half' ? halfDay : (keeping.overdue ?? nineInTenDay)
   return {
     nineInTenUntil: mapSpread(day, (d) => keepingDate(house, keeping, d)),
     beyond: day.p50 >= keeping.model.days - 1,
     endedBy: endedBy[0]!.end,
+    overdueSince: overdueSince(house, lot, elsewhere),
   }
+}
+
+/** The day a lot's time was over, where that is past and nobody has looked since; else null. */
+export function overdueSince(house: House, lot: LotState, elsewhere?: PlaceState): CivilDate | null {
+  const keeping = keepingOf(house, lot, elsewhere)
+  return keeping.overdue ? keepingDate(house, keeping, keeping.overdue.p50) : null
 }
 
 /** Share sound over the lot's days, with its 8-in-10 band. */

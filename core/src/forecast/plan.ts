@@ -2,12 +2,13 @@ import type { Crop } from '../almanac'
 import { addDays, clockTimeOf, daysBetween, type CivilDate } from '../households'
 import { conditioningDays } from '../line'
 import { jarDay } from '../lots'
-import { dryerJobs, dryingJobs, jarJob, storedJobs, useUpJob, type Job } from '../round'
+import { dryerJobs, dryingJobs, jarJob, overdueJob, storedJobs, useUpJob, type Job } from '../round'
 import { curingOfLot, dryerOf } from './curing'
 import type { House } from './house'
-import { keepingOf } from './keeping'
+import { keepingOf, overdueSince } from './keeping'
 import type { LotState } from './lot'
 import type { PlaceState } from './place'
+import { workable } from './trouble'
 
 /** A job with the lot or the place it is done on. */
 export interface PlannedJob extends Job {
@@ -18,7 +19,7 @@ export interface PlannedJob extends Job {
 /** The jobs a household's lots and places ask for now, in the order they fall due. */
 export function planOf(house: House): PlannedJob[] {
   const jobs = [
-    ...house.lots.flatMap((lot) =>
+    ...workable(house).flatMap((lot) =>
       lotJobs(house, lot).map((job): PlannedJob => ({ ...job, lot, place: house.place(lot.placeId) })),
     ),
     ...house.places.flatMap((place) =>
@@ -51,6 +52,8 @@ function lotJobs(house: House, lot: LotState): Job[] {
   return house.once(lot, 'jobs', [keeping, house.today], () => {
     const { storedAtMs, checks } = lot.history
     const checked = checks.filter((check) => check.atMs >= storedAtMs!)
+    const since = overdueSince(house, lot)
+    if (since) return [overdueJob(since, checked.length > 0 ? house.dateOf(checked.at(-1)!.atMs) : null, house.today)]
     return storedJobs(
       {
         storedOn: house.dateOf(storedAtMs!),

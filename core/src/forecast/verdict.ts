@@ -3,11 +3,12 @@ import { curingOfLot } from './curing'
 import type { House } from './house'
 import { keepsUntil } from './keeping'
 import type { PlaceState } from './place'
+import { workable } from './trouble'
 
 /** Whether a place's air suits what is in it now. */
 export const verdictOn = (house: House, place: PlaceState) =>
   placeVerdict(
-    house.lots
+    workable(house)
       .filter((lot) => lot.placeId === place.id)
       .map((lot): LotInPlace => {
         if (lot.stage === 'stored') return { code: lot.code, endedBy: keepsUntil(house, lot).endedBy }

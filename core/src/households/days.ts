@@ -21,7 +21,12 @@ export const clockTimeOf = (ms: number, timeZone: string): string =>
 export const instantOf = (date: CivilDate, hour: number, timeZone: string): number =>
   DateTime.fromISO(date, { zone: timeZone }).set({ hour }).toMillis()
 
-export const isTimeZone = (zone: string): boolean => DateTime.local({ zone }).isValid
+/**
+ * Whether a name is one of the time zone database's: an area and a place, or UTC. Offsets are none: what `UTC+3` means
+ * is the opposite to POSIX and to everybody else.
+ */
+export const isTimeZone = (zone: string): boolean =>
+  (zone === 'UTC' || /^[A-Z][A-Za-z_]+(\/[A-Za-z0-9_+-]+)+$/.test(zone)) && DateTime.local({ zone }).isValid
 
 /** Half past seven on the morning so many days on. */
 export const morningAfter = (ms: number, days: number, timeZone: string): number =>

@@ -28,6 +28,12 @@ export function conditioningVerdict(look: JarLook): { verdict: JarVerdict; says:
     }
   }
   const sure = look.jarHumidityPct !== undefined && look.jarHumidityPct < safeJarPct.lo
+  if (look.jarHumidityPct !== undefined && look.jarHumidityPct >= safeJarPct.lo) {
+    return {
+      verdict: 'shake-on',
+      says: `Not yet: the jar's air stands at ${Math.round(look.jarHumidityPct)} %; below ${safeJarPct.lo} % nothing grows. Shake again tomorrow, or give it an hour in the dryer.`,
+    }
+  }
   if (look.day >= conditioningDays.least) {
     return {
       verdict: 'done',

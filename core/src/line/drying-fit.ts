@@ -69,16 +69,23 @@ export function dryingFit(
   }
   const m0 = dryBasis(freshMoisturePct)
   const hours = sorted.map((w) => w.hours - first.hours)
-  const ratios = sorted.map((w) => (w.weightG / dryG - 1) / m0)
-  const targetRatio = dryBasis(targetMoisturePct) / m0
-  const fits = thinLayers.flatMap((model) => {
-    const fit = fitThinLayer(model, hours, ratios)
-    if (!fit) return []
-    const at = hoursToRatio(fit, targetRatio)
-    // Midilli–Kucuk's straight-line term must not be drawn far past the data
-    if (fit.model.id === 'midilli-kucuk' && at.hours > hours[hours.length - 1]! * 1.2) return []
-    return [{ ...fit, ...at }]
-  })
+  const lastHour = hours[hours.length - 1]!
+  const moistures = sorted.map((w) => w.weightG / dryG - 1)
+  const target = dryBasis(targetMoisturePct)
+  const driest = moistures.reduce((a, b) => Math.min(a, b))
+  // what it dries towards cannot be read off a few weighings: each that may be is fitted, and counts as far as it fits
+  const fits = equilibria.flatMap(({ moisture: me, weight }) =>
+    thinLayers.flatMap((model) => {
+      if (me >= driest || me >= m0) return []
+      const ratios = moistures.map((m) => (m - me) / (m0 - me))
+      const fit = fitThinLayer(model, hours, ratios)
+      if (!fit) return []
+      const at = target > me ? hoursToRatio(fit, (target - me) / (m0 - me), lastHour) : { hours: Infinity, sdHours: 0 }
+      // Midilli–Kucuk's straight-line term must not be drawn far past the data
+      if (fit.model.id === 'midilli-kucuk' && at.hours > lastHour * 1.2) return []
+      return [{ ...fit, ...at, me, weight }]
+    }),
+  )
   const best = fits.reduce((a, b) => (b.aicc < a.aicc ? b : a), fits[0]!)
   if (!best || !(best.hours < longestHours)) {
     throw new Refusal(
@@ -90,10 +97,12 @@ export function dryingFit(
   const values: number[] = []
   const weights: number[] = []
   for (const fit of fits) {
-    const share = Math.exp((best.aicc - fit.aicc) / 2)
+    const share = fit.weight * Math.exp((best.aicc - fit.aicc) / 2)
     if (!Number.isFinite(fit.hours) || share < 1e-4) continue
     for (const z of points) {
-      values.push(fit.hours * Math.exp((z * fit.sdHours) / Math.max(fit.hours, 1e-6)))
+      // what has passed has passed: only the time left is in doubt
+      const left = Math.max(0, fit.hours - lastHour)
+      values.push(left > 0 ? lastHour + left * Math.exp((z * fit.sdHours) / left) : fit.hours + z * fit.sdHours)
       weights.push(share)
     }
   }
@@ -112,14 +121,32 @@ export function dryingFit(
     },
     curve: Array.from({ length: 61 }, (_, i) => {
       const t = (end * i) / 60
-      return { hours: t + first.hours, weightG: dryG * (1 + m0 * Math.max(0, ratio(t))) }
+      return { hours: t + first.hours, weightG: dryG * (1 + best.me + (m0 - best.me) * Math.max(0, ratio(t))) }
     }),
   }
 }
 const points = normalPoints(15)
 
+/**
+ * What a batch may dry towards, dry basis, and how likely each is before anything is weighed: a dehydrator's air at 10–20 %
+ * leaves sugared fruit 2–10 % and vegetables less; drier than nothing is none. Judgement.
+ */
+const equilibria = [
+  { moisture: 0, weight: 0.3 },
+  { moisture: 0.04, weight: 0.35 },
+  { moisture: 0.08, weight: 0.25 },
+  { moisture: 0.12, weight: 0.1 },
+] as const
+/**
+ * No dryer keeps to a law: its air cycles, trays are changed round, skins close. Share of the time left that every model is
+ * wrong by (log standard deviation), and of all the time where none is left. Found on four worlds that keep to none of the
+ * laws: at 0.12 their windows held the truth 44 to 64 times in a hundred, at 0.22 they hold it about eight times in ten.
+ */
+const discrepancy = 0.22
+const least = 0.02
+
 /** When the fitted curve reaches a ratio, and how sure that is: the first-order spread of its parameters. */
-function hoursToRatio(fit: ThinLayerFit, target: number): { hours: number; sdHours: number } {
+function hoursToRatio(fit: ThinLayerFit, target: number, lastHour: number): { hours: number; sdHours: number } {
   const solve = (values: readonly number[]) => firstHourBelow(fit.model.ratio(values), target)
   const hours = solve(fit.values)
   if (!Number.isFinite(hours)) return { hours, sdHours: 0 }
@@ -131,8 +158,9 @@ function hoursToRatio(fit: ThinLayerFit, target: number): { hours: number; sdHou
   })
   let variance = 0
   gradient.forEach((a, i) => gradient.forEach((b, j) => (variance += a * b * fit.covariance[i]![j]!)))
-  // a dryer's air is never quite the same from hour to hour
-  return { hours, sdHours: Math.min(hours, Math.sqrt(Math.max(0, variance)) + 0.03 * hours) }
+  const left = Math.max(0, hours - lastHour)
+  const fitted = Math.min(left > 0 ? left : hours, Math.sqrt(Math.max(0, variance)))
+  return { hours, sdHours: Math.hypot(fitted, discrepancy * left, least * hours) }
 }
 
 function firstHourBelow(ratio: (hours: number) => number, target: number): number {

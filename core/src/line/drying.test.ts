@@ -236,6 +236,11 @@ describe('conditioning and the pantry', () => {
     expect(conditioningVerdict({ ...look, jarHumidityPct: 71 }).verdict).toBe('back-to-dryer')
     expect(conditioningVerdict(look)).toEqual({ verdict: 'shake-on', says: expect.stringContaining('4 more days') })
     expect(conditioningVerdict({ ...look, day: 7, jarHumidityPct: 52 }).verdict).toBe('done')
+    // between what nothing grows at and what sends it back, a week is not enough
+    expect(conditioningVerdict({ ...look, day: 9, jarHumidityPct: 62 })).toMatchObject({
+      verdict: 'shake-on',
+      says: expect.stringMatching(/^Not yet/),
+    })
   })
   it('fruit 12 months at 60 °F, 6 at 80 °F, vegetables half (NCHFP, recalled)', () => {
     expect(driedLifeMonths('fruit', 15.6)).toBeCloseTo(12, 6)

@@ -153,7 +153,12 @@ function checked(act: Extract<LotAct, { act: 'check' }>, { crop, lot }: ActConte
 }
 
 function corrected(act: Extract<LotAct, { act: 'correct' }>, quantity: Quantity): EventDraft {
-  const pieces = act.pieces === undefined ? 0 : act.pieces - (quantity.pieces ?? 0)
+  // nothing weighs nothing: with the last gram the last piece goes
+  if (act.weightG === 0 && act.pieces) {
+    throw new Refusal('invalid', 'Pieces that weigh nothing are none; say what they weigh.', 'pieces')
+  }
+  const now = quantity.pieces ?? 0
+  const pieces = act.weightG === 0 ? 0 - now : act.pieces === undefined ? 0 : act.pieces - now
   if (act.weightG === quantity.weightG && pieces === 0) {
     throw new Refusal('invalid', 'That is what it stands at already.', 'weightG')
   }

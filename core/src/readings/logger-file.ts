@@ -1,5 +1,6 @@
 import Papa from 'papaparse'
 import { Refusal } from '../refusal'
+import { orderDoubt, shareDoubt, unitDoubt, yearsDoubt, type Doubt } from './doubts'
 import { StampReader, type TimeOrder } from './stamp'
 
 /** Which column of a logger's file says what. Columns count from 0. */
@@ -13,6 +14,8 @@ export interface ColumnMapping {
   temperature: number
   unit: 'C' | 'F'
   humidity: number
+  /** humidity is written as a share of 1, not in % */
+  share?: boolean | undefined
   /** mm since the line before, of a weather station */
   rain?: number | undefined
 }
@@ -121,6 +124,8 @@ export interface LoggerFile {
   gaps: { from: number; to: number }[]
   /** usual time between readings, s */
   stepS: number
+  /** what may not be meant as it was read */
+  doubts: Doubt[]
 }
 
 export const mostReadings = 600_000
@@ -129,12 +134,14 @@ const mostShown = 12
 /**
  * Reads a logger's whole file.
  * @param progress told the share read so far
+ * @param nowMs against which a logger's clock is held, ms
  * @throws Refusal `invalid` for a mapping that cannot be, `too-large` past 600,000 readings
  */
 export function readLoggerFile(
   text: string,
   mapping: ColumnMapping,
   progress: (share: number) => void = () => undefined,
+  nowMs?: number,
 ): LoggerFile {
   const { skip, headings } = readHead(text.slice(0, 64_000))
   for (const field of ['time', 'temperature', 'humidity'] as const) {
@@ -146,6 +153,8 @@ export function readLoggerFile(
     throw new Refusal('invalid', 'Temperature and humidity cannot be the same column.', 'humidity')
   }
   const stamps = new StampReader(mapping.order, mapping.zone)
+  const written: string[] = []
+  const humidity: number[] = []
   const at: number[] = []
   const t: number[] = []
   const rh: number[] = []
@@ -158,6 +167,7 @@ export function readLoggerFile(
     line++
     if (line <= skip) return
     const fault = rowFault(row, mapping, stamps)
+    written.push(stampOf(row, mapping))
     if (typeof fault === 'string') {
       unreadable++
       if (why.length < mostShown) why.push({ line, says: fault })
@@ -170,16 +180,24 @@ export function readLoggerFile(
     at.push(fault.at)
     t.push(fault.t)
     rh.push(fault.rh)
+    humidity.push(number(row[mapping.humidity]))
     if (mapping.rain !== undefined) rain.push(fault.rain)
   }
   const whole = withoutMark(text)
+  const newestFirst = fallsInTime(whole, skip, mapping)
+  const rows: string[][] = []
+  let openQuote: number | undefined
   Papa.parse<string[]>(whole, {
     skipEmptyLines: 'greedy',
-    step: ({ data, meta }) => {
+    step: ({ data, errors, meta }) => {
+      if (errors.some((error) => error.code === 'MissingQuotes')) openQuote ??= line + rows.length + 1
+      // an hour written twice in autumn can only be told apart in order of time
+      if (newestFirst && rows.push(data) > skip) return
       readRow(data)
       if (line % 5000 === 0) progress(meta.cursor / whole.length)
     },
   })
+  for (const row of rows.slice(skip).reverse()) readRow(row)
   if (at.length === 0) {
     throw new Refusal(
       'invalid',
@@ -196,7 +214,42 @@ export function readLoggerFile(
     why,
     repeated: at.length - kept.at.length,
     ...spacing(kept.at),
+    doubts: [
+      ...(openQuote === undefined
+        ? []
+        : [
+            {
+              about: 'quote' as const,
+              says: `A quotation mark on line ${openQuote} is never closed: what follows it is one field. Is that meant?`,
+            },
+          ]),
+      ...(newestFirst
+        ? [{ about: 'turned' as const, says: 'It is written newest first, and was read from its end. Is that so?' }]
+        : []),
+      ...[
+        orderDoubt(written, mapping),
+        shareDoubt(humidity, mapping),
+        unitDoubt(kept.temperatureC, mapping),
+        nowMs === undefined ? undefined : yearsDoubt(kept.at, nowMs),
+      ].filter((doubt) => doubt !== undefined),
+    ],
   }
+}
+
+const stampOf = (row: string[], m: ColumnMapping): string =>
+  m.clock === undefined ? (row[m.time] ?? '') : `${row[m.time] ?? ''} ${row[m.clock] ?? ''}`
+
+/** Whether the last lines of a file are earlier than its first. */
+function fallsInTime(text: string, skip: number, mapping: ColumnMapping): boolean {
+  const stamps = new StampReader(mapping.order, mapping.zone)
+  const read = (rows: string[][]) => rows.map((row) => stamps.read(stampOf(row, mapping))).filter(Number.isFinite)
+  const options = { skipEmptyLines: 'greedy' as const }
+  const top = Papa.parse<string[]>(text, { ...options, preview: skip + 5 }).data.slice(skip)
+  // the first of the last lines is cut somewhere
+  const end = Papa.parse<string[]>(text.slice(-1000), options).data.slice(text.length > 1000 ? 1 : skip)
+  const [first] = read(top)
+  const last = read(end).at(-1)
+  return first !== undefined && last !== undefined && last < first
 }
 
 /** One line as a reading, or what is wrong with it. */
@@ -205,14 +258,14 @@ function rowFault(
   m: ColumnMapping,
   stamps: StampReader,
 ): string | { at: number; t: number; rh: number; rain: number } {
-  const written = m.clock === undefined ? (row[m.time] ?? '') : `${row[m.time] ?? ''} ${row[m.clock] ?? ''}`
+  const written = stampOf(row, m)
   const ms = stamps.read(written)
   if (!Number.isFinite(ms)) return `“${written.trim().slice(0, 40)}” is no date and time`
   const shown = number(row[m.temperature])
   if (!Number.isFinite(shown)) return 'no temperature'
   const t = Math.round((m.unit === 'F' ? ((shown - 32) * 5) / 9 : shown) * 100) / 100
   if (t < -60 || t > 90) return `${shown} °${m.unit} cannot be`
-  const rh = number(row[m.humidity])
+  const rh = number(row[m.humidity]) * (m.share ? 100 : 1)
   if (!Number.isFinite(rh)) return 'no humidity'
   // sensors in wet air overshoot a little
   if (rh < 0 || rh > 106) return `${rh} % cannot be`

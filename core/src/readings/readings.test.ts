@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { DateTime } from 'luxon'
 import { describe, expect, it } from 'vitest'
-import { clockZone, decodeText, guessMapping, readHead, readLoggerFile, winterClock } from './index'
+import { clockZone, decodeText, guessMapping, readHead, readLoggerFile, winterClock, type ColumnMapping } from './index'
 
 const whole = (text: string, zone = 'Europe/Vienna') => readLoggerFile(text, guessMapping(readHead(text), zone))
 const iso = (seconds: number) => new Date(seconds * 1000).toISOString()
@@ -63,6 +63,80 @@ describe('a logger file', () => {
   it('reads rain where a station gives it', () => {
     const file = whole('time,temp C,rh,rain mm\n2026-07-01 00:00,10,80,0\n2026-07-01 01:00,10,80,2.4')
     expect(file.rainMm).toEqual([0, 2.4])
+  })
+})
+
+describe('a file that lies quietly is asked about', () => {
+  const now = Date.parse('2026-07-03T12:00Z')
+  const asked = (text: string, part: Partial<ColumnMapping> = {}) =>
+    readLoggerFile(text, { ...guessMapping(readHead(text), 'UTC'), ...part }, undefined, now).doubts
+  const rows = (line: (i: number) => string, n = 60) =>
+    ['t,temp,rh', ...Array.from({ length: n }, (_, i) => line(i))].join('\n')
+  const hour = (i: number) =>
+    new Date(Date.parse('2026-07-01T00:00Z') + i * 3_600_000).toISOString().slice(0, 16).replace('T', ' ')
+  const about = (doubts: { about: string }[]) => doubts.map((doubt) => doubt.about)
+
+  it('and a plain one is not', () => {
+    expect(asked(rows((i) => `${hour(i)},${8 + (i % 3)},88`))).toEqual([])
+  })
+  it('humidity as a share of 1', () => {
+    const text = rows((i) => `${hour(i)},8,0.${80 + (i % 9)}`)
+    const [doubt] = asked(text)
+    expect(doubt).toMatchObject({ about: 'humidity', mend: { share: true } })
+    expect(doubt!.says).toContain('88 %')
+    const mended = readLoggerFile(text, { ...guessMapping(readHead(text), 'UTC'), ...doubt!.mend })
+    expect(mended.relativeHumidityPct.slice(0, 3)).toEqual([80, 81, 82].map((pct) => expect.closeTo(pct, 6)))
+    expect(about(asked(text, doubt!.mend))).toEqual([])
+  })
+  it('°F that does not say so, and °C that says °F', () => {
+    const text = rows((i) => `${hour(i)},${46 + (i % 3)},88`)
+    expect(asked(text)).toMatchObject([{ about: 'unit', mend: { unit: 'F' } }])
+    expect(asked(text, { unit: 'F' })).toEqual([])
+    expect(
+      about(
+        asked(
+          rows((i) => `${hour(i)},${8 + (i % 3)},88`),
+          { unit: 'F' },
+        ),
+      ),
+    ).toEqual(['unit'])
+  })
+  it('dates that the first lines do not settle', () => {
+    // an hourly log over 1–13 July written month first: only its last day shows it
+    const us = (i: number) => {
+      const at = new Date(Date.parse('2026-07-01T00:00Z') + i * 3_600_000)
+      return `${at.getUTCMonth() + 1}/${at.getUTCDate()}/2026 ${at.getUTCHours()}:00,8,88`
+    }
+    expect(asked(rows(us, 13 * 24))).toMatchObject([{ about: 'order', mend: { order: 'month-first' } }])
+    expect(about(asked(rows(us, 13 * 24), { order: 'month-first' }))).not.toContain('order')
+    // one day fits both ways: nobody but its reader knows
+    expect(about(asked(rows((i) => `3/7/2026 ${i % 24}:00,8,88`, 24)))).toEqual(['order'])
+    expect(
+      about(
+        asked(
+          rows((i) => `3/7/2026 ${i % 24}:00,8,88`, 24),
+          { order: 'month-first' },
+        ),
+      ),
+    ).toContain('order')
+  })
+  it('a quotation mark that is never closed', () => {
+    const text = rows((i) => (i === 30 ? `${hour(i)},"8,88` : `${hour(i)},8,88`))
+    expect(about(asked(text))).toEqual(['quote'])
+  })
+  it('newest first, which is turned round', () => {
+    const text = rows((i) => `${hour(59 - i)},8,88`)
+    expect(about(asked(text))).toEqual(['turned'])
+    const file = readLoggerFile(text, guessMapping(readHead(text), 'UTC'))
+    expect(iso(file.at[0]!)).toBe('2026-07-01T00:00:00.000Z')
+    // the hour that autumn repeats is two hours, this way round too
+    const autumn = ['03:00', '02:30', '02:00', '02:30', '02:00'].map((t) => `2026-10-25 ${t},10,80`)
+    const turned = whole(['t,temp,rh', ...autumn].join('\n'))
+    expect(turned.at.map(iso).map((t) => t.slice(11, 16))).toEqual(['00:00', '00:30', '01:00', '01:30', '02:00'])
+  })
+  it('a clock that is years off, or leaps', () => {
+    expect(about(asked(rows((i) => `${hour(i).replace('2026', '2019')},8,88`)))).toEqual(['years'])
+    expect(about(asked(rows((i) => `${i < 30 ? hour(i).replace('2026', '2000') : hour(i)},8,88`)))).toEqual(['years'])
   })
 })
 

@@ -1,7 +1,18 @@
 import { addDays, daysBetween, type CivilDate } from '../households'
 
 export type JobKind =
-  'weigh' | 'test' | 'take-down' | 'unstall' | 'check' | 'use' | 'read' | 'rotate' | 'turn' | 'take-out' | 'shake'
+  | 'weigh'
+  | 'test'
+  | 'take-down'
+  | 'unstall'
+  | 'check'
+  | 'use'
+  | 'read'
+  | 'rotate'
+  | 'turn'
+  | 'take-out'
+  | 'shake'
+  | 'overdue'
 
 export interface Job {
   kind: JobKind
@@ -43,7 +54,8 @@ export function dryingJobs(lot: DryingLot, today: CivilDate): Job[] {
     return [
       {
         kind: 'take-down',
-        dueOn: today,
+        // it has been due since it was ready, not since today
+        dueOn: lot.ready.p50 !== null && lot.ready.p50 < today ? lot.ready.p50 : today,
         why: lot.testsPassed
           ? `Passed: ${lot.feels}.`
           : 'By the air it has had, it is ready: test one and take it down.',
@@ -153,6 +165,15 @@ export function storedJobs(lot: StoredLot, today: CivilDate): Job[] {
     },
   ]
 }
+
+/** What has outlived its time asks what became of it, dated when that was. */
+export const overdueJob = (since: CivilDate, lastLookedOn: CivilDate | null, today: CivilDate): Job => ({
+  kind: 'overdue',
+  dueOn: since,
+  why: `Nine in ten were good until then, ${daysBetween(since, today)} days ago; ${
+    lastLookedOn ? `nobody has looked for ${daysBetween(lastLookedOn, today)} days` : 'nobody has looked yet'
+  }.`,
+})
 
 /** A heap that will not keep: using it up is a job from the first day, urgent in its last third. */
 export function useUpJob(broughtOn: CivilDate, withinDays: number, today: CivilDate): Job {

@@ -23,6 +23,10 @@ describe('CSV, read back by csv-parse', () => {
     expect(rows).toHaveLength(3)
     expect(rows[0]).toMatchObject({ code: 'G26-1', weight_g: '4900', stage: 'drying', bed: 'Bed "3", north\nhalf' })
     expect(rows[0]!['variety']).toBe("'=1+1")
+    // a spreadsheet in a Japanese or Chinese setting reads full-width signs as signs
+    await at.client.post('/harvests', garlicHarvest(at.place('Veranda'), { variety: '＝1+1', bed: '＋2' }))
+    const again = parse((await file('lots.csv')).text, { columns: true }) as Record<string, string>[]
+    expect(again.at(-1)).toMatchObject({ variety: "'＝1+1", bed: "'＋2" })
   })
   it('holds a ledger whose sums are the lots', async () => {
     const ledger = parse((await file('ledger.csv')).text, { columns: true }) as Record<string, string>[]

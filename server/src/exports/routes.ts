@@ -1,23 +1,40 @@
 import { exportJobs, exportLedger, exportLots, exportReadings } from '@vadose/contract/exports'
+import { exportHousehold, importHousehold } from '@vadose/contract/household-file'
 import { planOf } from '@vadose/core/forecast'
-import { addDays, instantOf, isCivilDate } from '@vadose/core/households'
+import { addDays, instantOf } from '@vadose/core/households'
 import { Refusal } from '@vadose/core/refusal'
 import type { Response } from 'express'
 import ical, { ICalCalendarMethod } from 'ical-generator'
 import Papa from 'papaparse'
+import type { Pool } from '../database'
+import { startOnce } from '../households'
 import { placesOf } from '../places'
 import { jobView } from '../round'
 import type { Server } from '../serve'
+import { bringHousehold, canonical, canonicalHash, householdFileOf } from './household-file'
 import { ledgerTable, lotTable, readingTable } from './queries'
 
+/** What a spreadsheet takes for the beginning of a formula, full-width signs too. */
+const formula = /^[=+\-@\t\r\n＝＋－＠]/
 /** Rows as CSV (RFC 4180); a text that a spreadsheet would take for a formula is marked as text. */
-const csvOf = (rows: Record<string, unknown>[]): string => Papa.unparse(rows, { escapeFormulae: true }) + '\r\n'
+const csvOf = (rows: Record<string, unknown>[]): string => Papa.unparse(rows, { escapeFormulae: formula }) + '\r\n'
 
 const send = (response: Response, type: string, name: string, body: string) =>
   response.type(type).set('Content-Disposition', `attachment; filename="${name}"`).send(body)
 
 /** Everything a household has, in formats that other programs read. */
-export function serveExports(server: Server): void {
+export function serveExports(server: Server, pool: Pool): void {
+  server.household(exportHousehold, async (visit, _input, response) => {
+    const file = await visit.read((db) => householdFileOf(db, visit.id))
+    response.set('X-Content-SHA256', canonicalHash(file))
+    return send(response, 'application/json', `${visit.household.address}.vadose.json`, canonical(file))
+  })
+
+  server.anyone(importHousehold, async ({ body }, _request, number) => {
+    const { id, address, name, practising } = await startOnce(pool, number, (db, id) => bringHousehold(db, id, body))
+    return { id, address, name, clock: practising ? 'practice' : 'real' }
+  })
+
   server.household(exportLots, async (visit, _input, response) =>
     send(response, 'text/csv', 'vadose-lots.csv', csvOf(await visit.read((db) => lotTable(db, visit.id)))),
   )
@@ -28,7 +45,6 @@ export function serveExports(server: Server): void {
 
   server.household(exportReadings, async (visit, { query }, response) => {
     const from = query.from ?? '2000-01-01'
-    if (!isCivilDate(from)) throw new Refusal('invalid', 'from is a day: 2026-09-01.', 'from')
     const rows = await visit.read(async (db) => {
       const place = (await placesOf(db, visit.id)).find((p) => p.id === query.place)
       if (!place) throw new Refusal('not-found', 'There is no such place in this household.', 'place')

@@ -1,3 +1,5 @@
-export { forgetOldAnswers } from './forget'
+export { forgetAnswersNow, forgetOldAnswers } from './forget'
 export * from './now'
 export * from './queries'
+export { startOnce } from './start-once'
+export { isUuid, numberHeader, once, requestNumber, type RequestNumber } from './request-number'

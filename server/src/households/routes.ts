@@ -1,5 +1,7 @@
 import {
   changeSettings,
+  readRequest,
+  removeHousehold as removeEndpoint,
   listHouseholds,
   passTime,
   readFrame,
@@ -7,15 +9,16 @@ import {
 } from '@vadose/contract/households'
 import type { Pool } from '../database'
 import type { Server, Visit } from '../serve'
-import { allHouseholds, type HouseholdRow } from './queries'
+import { allHouseholds, answeredBefore, wasRemovedBy, type HouseholdRow } from './queries'
+import { isUuid } from './request-number'
 import { frameOf } from './view'
-import { moveClock, startHousehold, writeSettings } from './write'
+import { dropHousehold, moveClock, startHousehold, writeSettings } from './write'
 
-const summary = (h: Pick<HouseholdRow, 'id' | 'address' | 'name' | 'practiceNow'>) => ({
+const summary = (h: Pick<HouseholdRow, 'id' | 'address' | 'name'>, practising: boolean) => ({
   id: h.id,
   address: h.address,
   name: h.name,
-  clock: h.practiceNow ? ('practice' as const) : ('real' as const),
+  clock: practising ? ('practice' as const) : ('real' as const),
 })
 
 const frame = async (visit: Visit) => {
@@ -25,15 +28,32 @@ const frame = async (visit: Visit) => {
 }
 
 export function serveHouseholds(server: Server, pool: Pool): void {
-  server.anyone(listHouseholds, async () => (await allHouseholds(pool)).map(summary))
+  server.anyone(listHouseholds, async () => (await allHouseholds(pool)).map((h) => summary(h, h.practiceNow !== null)))
 
-  server.anyone(startEndpoint, async ({ body }) => summary(await startHousehold(pool, body)))
+  server.anyone(startEndpoint, async ({ body }, _request, number) => {
+    const started = await startHousehold(pool, body, number)
+    return summary(started, started.practising)
+  })
 
   server.household(readFrame, frame)
 
   server.household(changeSettings, async (visit, { body }) => {
     await visit.write((db) => writeSettings(db, visit.id, body))
     return frame(visit)
+  })
+
+  server.household(
+    removeEndpoint,
+    async (visit, { body }) => {
+      await visit.end((db, household) => dropHousehold(db, household, body.name))
+      return { ok: true }
+    },
+    async (address, number) => ((await wasRemovedBy(pool, address, number)) ? { ok: true } : undefined),
+  )
+
+  server.household(readRequest, async (visit, { params: { id } }) => {
+    const seen = isUuid(id) && (await visit.read((db) => answeredBefore(db, visit.id, id)))
+    return { answered: !!seen }
   })
 
   server.household(passTime, async (visit, { body }) => {

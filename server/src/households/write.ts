@@ -1,22 +1,24 @@
-import { randomUUID } from 'node:crypto'
 import type { MoveClock, NewHousehold, Settings } from '@vadose/contract/households'
 import { dayMs, householdAddress, instantOf, isTimeZone, morningAfter } from '@vadose/core/households'
 import type { PlaceKind } from '@vadose/core/places'
 import { Refusal } from '@vadose/core/refusal'
-import { inTransaction, type Client, type Pool } from '../database'
+import type { Client, Pool } from '../database'
 import { addPlace } from '../places'
 import { senseUntil } from '../practice'
 import { addSensor } from '../readings'
 import {
   addHousehold,
   allHouseholds,
-  lockAddresses,
+  removeHousehold,
   setAuthority,
+  setName,
   setPracticeNow,
   setUnits,
   type HouseholdDraft,
   type HouseholdRow,
 } from './queries'
+import type { RequestNumber } from './request-number'
+import { startOnce, type Started } from './start-once'
 
 /** What nearly every house has; the household adds its own. */
 const starterPlaces: [string, PlaceKind][] = [
@@ -29,8 +31,12 @@ const starterPlaces: [string, PlaceKind][] = [
 /** a practice household begins with the weather of so many days, days */
 const sensedDays = 14
 
-/** Starts a household under an address of its own. @throws Refusal on a time zone or a clock that cannot be */
-export async function startHousehold(pool: Pool, wanted: NewHousehold): Promise<HouseholdDraft> {
+/**
+ * Starts a household under an address of its own.
+ * @param number the request's, which is the household's id too: sent again, it is the same household
+ * @throws Refusal on a time zone or a clock that cannot be
+ */
+export async function startHousehold(pool: Pool, wanted: NewHousehold, number?: RequestNumber): Promise<Started> {
   const timeZone = wanted.timeZone ?? 'UTC'
   if (!isTimeZone(timeZone)) throw new Refusal('invalid', `${timeZone} is not a known time zone.`, 'timeZone')
   if ((wanted.clock === 'practice') !== (wanted.startsOn !== undefined)) {
@@ -38,9 +44,7 @@ export async function startHousehold(pool: Pool, wanted: NewHousehold): Promise<
   }
   const latitudeDeg = wanted.latitudeDeg ?? 47
   const name = wanted.name.trim()
-  const id = randomUUID()
-  return inTransaction(pool, id, async (db) => {
-    await lockAddresses(db)
+  return startOnce(pool, number, async (db, id) => {
     const household: HouseholdDraft = {
       id,
       address: householdAddress(name, new Set((await allHouseholds(db)).map((h) => h.address))),
@@ -59,7 +63,7 @@ export async function startHousehold(pool: Pool, wanted: NewHousehold): Promise<
       const now = household.practiceNow.getTime()
       await senseUntil(db, household, now - sensedDays * dayMs, now)
     }
-    return household
+    return { id, name, address: household.address, practising: household.practiceNow !== null }
   })
 }
 
@@ -80,6 +84,7 @@ export async function furnish(
 }
 
 export async function writeSettings(db: Client, id: string, settings: Settings): Promise<void> {
+  if (settings.name !== undefined) await setName(db, id, settings.name.trim())
   if (settings.units) await setUnits(db, id, settings.units)
   if (settings.authorityUrl === undefined && settings.authorityName === undefined) return
   const url = settings.authorityUrl?.trim() ?? ''
@@ -87,6 +92,14 @@ export async function writeSettings(db: Client, id: string, settings: Settings):
     throw new Refusal('invalid', 'The address begins with https:// and names a site.', 'authorityUrl')
   }
   await setAuthority(db, id, settings.authorityName?.trim() || null, url || null)
+}
+
+/** Removes a household for good. @throws Refusal where the name typed is another */
+export async function dropHousehold(db: Client, household: HouseholdRow, typed: string): Promise<void> {
+  if (typed.trim() !== household.name) {
+    throw new Refusal('invalid', `Type its name, “${household.name}”, to remove it with everything it has.`, 'name')
+  }
+  await removeHousehold(db, household.id)
 }
 
 /** Moves a practice clock on, its sensors and weather with it. @throws Refusal for a household on the real clock */

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, it } from 'vitest'
+import sharp from 'sharp'
 import { garlicHarvest, practiceFile } from '../testing/fresh'
 
 const at = practiceFile('2026-07-12')
@@ -77,36 +78,44 @@ describe('a picture of a lot', () => {
       body: new Uint8Array(body),
     })
   }
-  // start, JFIF, EXIF with a place in it, comment, tables left out, scan, data, end
-  const segment = (marker: number, text: string) => {
-    const data = Buffer.from(text)
-    const head = Buffer.from([0xff, marker, (data.length + 2) >> 8, (data.length + 2) & 255])
-    return Buffer.concat([head, data])
-  }
-  const jpeg = Buffer.concat([
-    Buffer.from([0xff, 0xd8]),
-    segment(0xe0, 'JFIF\0'),
-    segment(0xe1, 'Exif\0\0 48.1N 16.3E'),
-    segment(0xfe, 'taken at home'),
-    segment(0xda, 'scan'),
-    Buffer.from([1, 2, 3, 0xff, 0xd9]),
-    Buffer.from('trailing place 48.1N'),
-  ])
-  it('keeps the picture and none of what the camera wrote beside it', async () => {
-    const answer = await send('G26-1', jpeg)
-    expect(answer.status).toBe(201)
+  const picture = (width: number, height: number) =>
+    sharp({ create: { width, height, channels: 3, background: '#7a5' } })
+  // lying on its side, with the place and owner that a camera writes
+  const fromCamera = () =>
+    picture(2400, 1200)
+      .withExif({ IFD0: { Copyright: 'taken at home', ImageDescription: '48.1N 16.3E' } })
+      .withMetadata({ orientation: 6 })
+      .jpeg()
+      .toBuffer()
+  it('keeps the picture upright and small, and none of what the camera wrote beside it', async () => {
+    const taken = await fromCamera()
+    expect(taken.includes('taken at home')).toBe(true)
+    expect((await send('G26-1', taken)).status).toBe(201)
     const kept = Buffer.from(await (await fetch(at.client.address(`/lots/G26-1/photo.jpg`))).arrayBuffer())
-    expect(kept.includes('48.1N')).toBe(false)
-    expect(kept.includes('taken at home')).toBe(false)
-    expect(kept.includes('JFIF')).toBe(true)
-    expect(kept.subarray(-5)).toEqual(Buffer.from([1, 2, 3, 0xff, 0xd9]))
+    for (const beside of ['48.1N', 'taken at home', 'Exif']) expect(kept.includes(beside)).toBe(false)
+    const { width, height, format, exif, icc, xmp } = await sharp(kept).metadata()
+    expect([width, height, format, exif, icc, xmp]).toEqual([800, 1600, 'jpeg', undefined, undefined, undefined])
     expect((await lot('G26-1')).pictured).toBe(true)
+    expect((await send('G26-1', await picture(30, 20).png().toBuffer(), 'image/png')).status).toBe(201)
   })
   it('is refused when it is none, too large, or of no lot', async () => {
-    expect((await send('G26-1', Buffer.from('GIF89a'))).status).toBe(400)
-    expect((await send('G26-1', jpeg.subarray(0, 30))).status).toBe(400)
-    expect((await send('G26-1', jpeg, 'text/plain')).status).toBe(400)
-    expect((await send('G26-1', Buffer.concat([jpeg, Buffer.alloc(500_000)]))).status).toBe(413)
+    const jpeg = await fromCamera()
+    const refused = async (body: Buffer, type?: string) => {
+      const answer = await send('G26-1', body, type)
+      return [answer.status, ((await answer.json()) as { error: { message: string } }).error.message]
+    }
+    expect((await refused(Buffer.from('GIF89a')))[0]).toBe(400)
+    expect((await refused(jpeg.subarray(0, jpeg.length / 2)))[0]).toBe(400)
+    expect((await refused(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>')))[0]).toBe(400)
+    expect((await refused(jpeg, 'text/plain'))[0]).toBe(400)
+    expect((await refused(Buffer.alloc(21_000_000)))[0]).toBe(413)
+    // a small file that says it is a hundred million pixels
+    const bomb = await picture(10, 10).png().toBuffer()
+    bomb.writeUInt32BE(10_000, 16)
+    bomb.writeUInt32BE(10_000, 20)
+    expect((await refused(bomb))[0]).toBe(400)
+    const heic = Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypheic'), Buffer.alloc(40)])
+    expect((await refused(heic))[1]).toMatch(/HEIC.*JPEG/)
     expect((await send('G26-77', jpeg)).status).toBe(404)
     expect((await fetch(at.client.address(`/lots/G26-2/photo.jpg`))).status).toBe(404)
   })

@@ -15,7 +15,16 @@ export async function addHarvest(db: Client, householdId: string, h: HarvestDraf
   const { rows } = await db.query<{ id: string }>(
     `insert into harvests (household_id, crop, variety, bed, harvested_on, total_g, sign_share, bed_marked)
      values ($1, $2, $3, $4, $5, $6, $7, $8) returning id`,
-    [householdId, h.crop, h.variety, h.bed, h.harvestedOn, h.totalG, h.signShare, h.bedMarked],
+    [
+      householdId,
+      h.crop,
+      h.variety,
+      h.bed,
+      h.harvestedOn,
+      h.totalG,
+      h.signShare === null ? null : Math.fround(h.signShare),
+      h.bedMarked,
+    ],
   )
   return rows[0]!.id
 }

@@ -16,7 +16,7 @@ export function serveIntake(server: Server): void {
   })
 
   server.household(bringIn, async (visit, { body }) => ({
-    lots: await visit.writeOnce(body.requestId, (db, moment) => writeHarvest(db, moment, body)),
+    lots: await visit.write((db, moment) => writeHarvest(db, moment, body)),
   }))
 
   server.household(listPicks, (visit) => {
@@ -25,6 +25,6 @@ export function serveIntake(server: Server): void {
   })
 
   server.household(addPick, async (visit, { body }) => ({
-    lots: await visit.writeOnce(body.requestId, (db, moment) => writePick(db, moment, body)),
+    lots: await visit.write((db, moment) => writePick(db, moment, body)),
   }))
 }

@@ -3,7 +3,7 @@ import type { Crop } from '@vadose/core/almanac'
 import { oldestHarvestDays } from '@vadose/core/assumptions'
 import { cropIn, naturalAirflow } from '@vadose/core/forecast'
 import { daysBetween, instantOf, mondayOf } from '@vadose/core/households'
-import { hungTooLong, proposePickPlace, standsToJoin } from '@vadose/core/intake'
+import { hungTooLong, proposePickPlace, requireUsualSize, standsToJoin } from '@vadose/core/intake'
 import { bringIn, codeStem, draft, lotHistory, nextLotCode } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
 import { almanacOf } from '../almanac'
@@ -19,6 +19,7 @@ export async function writeHarvest(db: Client, moment: Moment, harvest: NewHarve
   const { householdId, nowMs, today, timeZone } = moment
   const crop = cropIn(await almanacOf(db, householdId), harvest.crop)
   requireDay(harvest.harvestedOn, today)
+  if (!harvest.sure) requireUsualSize(crop, harvest.totalG, false, 'totalG')
   // what was lifted on an earlier day has hung since that noon
   const at = new Date(harvest.harvestedOn === today ? nowMs : instantOf(harvest.harvestedOn, 12, timeZone))
   const places = await placesOf(db, householdId)
@@ -118,11 +119,12 @@ async function addToLot(
 }
 
 /** Writes the daily pick: it joins this week's lot of the crop. */
-export async function writePick(db: Client, moment: Moment, { requestId, crop: id, weightG, pieces }: NewPick) {
+export async function writePick(db: Client, moment: Moment, { requestId, crop: id, weightG, pieces, sure }: NewPick) {
   const { householdId, today } = moment
   const crop = cropIn(await almanacOf(db, householdId), id)
   const heap = crop.heaps[0]!
   if (heap.hangs) throw new Refusal('invalid', `${crop.name} is dried or cured: bring it in as a harvest.`, 'crop')
+  if (!sure) requireUsualSize(crop, weightG, true, 'weightG')
   const place = proposePickPlace(await placesOf(db, householdId))
   const addTo = await pickLotSince(db, householdId, crop.id, heap.id, mondayOf(today), today)
   const last = (await lastHarvests(db, householdId)).find((h) => h.crop === crop.id)
@@ -131,6 +133,7 @@ export async function writePick(db: Client, moment: Moment, { requestId, crop: i
     crop: crop.id,
     harvestedOn: today,
     totalG: weightG,
+    sure: true,
     ...(last?.variety ? { variety: last.variety } : {}),
     ...(last?.bed ? { bed: last.bed } : {}),
     heaps: [

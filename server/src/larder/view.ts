@@ -2,7 +2,7 @@ import type { LarderView } from '@vadose/contract/larder'
 import { eatFirstOf, type House } from '@vadose/core/forecast'
 import { addDays } from '@vadose/core/households'
 import { runOut } from '@vadose/core/larder'
-import { lotRow } from '../lots'
+import { lotRow, troubledRows } from '../lots'
 import type { Move } from '../projections'
 
 /** Days of eating that the pace is learnt from. */
@@ -10,19 +10,22 @@ const watchedDays = 120
 
 export function larderView(house: House, moves: readonly Move[]): LarderView {
   const eatable = eatFirstOf(house)
-  const lots = eatable.map(({ lot, lossAvoidedPerKg, keepsUntil, beyond, why }) => ({
+  const lots = eatable.map(({ lot, lossAvoidedPerKg, keepsUntil, beyond, overdueSince, why }) => ({
     ...lotRow(house, lot),
     weightAtFirstG: lot.history.weightAtFirstG,
     piecesAtFirst: lot.history.piecesAtFirst,
     lossAvoidedPerKg,
     keepsUntil,
     beyond,
+    overdueSince,
     why,
   }))
   const uses = usesByCrop(house, moves)
   const cropIds = [...new Set(lots.map((lot) => lot.crop))]
   const of = (crop: string) => lots.filter((lot) => lot.crop === crop)
-  const weightOf = (crop: string) => of(crop).reduce((sum, lot) => sum + lot.weightG, 0)
+  // what has outlived its time is not counted on
+  const reliable = (crop: string) => of(crop).filter((lot) => lot.overdueSince === null)
+  const weightOf = (crop: string) => reliable(crop).reduce((sum, lot) => sum + lot.weightG, 0)
   /** How fast the household eats each crop it has touched. */
   const paces = new Map([...uses].map(([crop, own]) => [crop, runOut(Math.max(1, weightOf(crop)), own, house.today)]))
   const groupOf = (crop: string) => house.almanac.byId.get(crop)?.group
@@ -32,16 +35,18 @@ export function larderView(house: House, moves: readonly Move[]): LarderView {
     return alike.length > 0 ? { perWeek: alike.reduce((a, b) => a + b, 0) / alike.length } : undefined
   }
   return {
+    troubled: troubledRows(house),
     lots,
     totals: cropIds.map((crop) => ({
       crop,
       weightG: weightOf(crop),
-      pieces: of(crop).reduce((sum, lot) => sum + (lot.pieces ?? 0), 0),
+      pieces: reliable(crop).reduce((sum, lot) => sum + (lot.pieces ?? 0), 0),
+      overdueG: of(crop).reduce((sum, lot) => sum + (lot.overdueSince === null ? 0 : lot.weightG), 0),
     })),
     runOut: cropIds.map((crop) => {
       const prior = paces.has(crop) ? undefined : paceLike(crop)
-      const pace = paces.get(crop) ?? (prior ? runOut(weightOf(crop), [], house.today, prior) : null)
-      const until = of(crop).map((lot) => lot.keepsUntil)
+      const pace = paces.get(crop) ?? (prior ? runOut(Math.max(1, weightOf(crop)), [], house.today, prior) : null)
+      const until = reliable(crop).map((lot) => lot.keepsUntil)
       return {
         crop,
         perWeekG: pace?.perWeek ?? null,

@@ -1,10 +1,10 @@
 import type { LineLotDetail, LineView } from '@vadose/contract/line'
 import { hungInWords } from '@vadose/core/almanac'
 import { hourMs, type AirSeries } from '@vadose/core/air'
-import { curingOfLot, optionsFor, type House, type LotState, type PlaceState } from '@vadose/core/forecast'
+import { curingOfLot, optionsFor, type House, type LotState, type PlaceState, workable } from '@vadose/core/forecast'
 import { dayMs } from '@vadose/core/households'
 import { pullKPa, weightCurve } from '@vadose/core/line'
-import { curingView, dryerView, jarView, lotRow } from '../lots'
+import { curingView, dryerView, jarView, lotRow, troubledRows } from '../lots'
 
 const backHours = 10 * 24
 const aheadHours = 5 * 24
@@ -31,10 +31,11 @@ const airPoints = (house: House, place: PlaceState) =>
   })
 
 export function lineView(house: House): LineView {
-  const at = (stage: LotState['stage']) => house.lots.filter((lot) => lot.stage === stage)
+  const at = (stage: LotState['stage']) => workable(house).filter((lot) => lot.stage === stage)
   const lots = at('drying')
   const used = house.places.filter((place) => lots.some((lot) => lot.placeId === place.id))
   return {
+    troubled: troubledRows(house),
     lots: lots.map((lot) => ({
       ...lotRow(house, lot),
       ...curingView(house, lot),

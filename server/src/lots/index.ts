@@ -1,6 +1,6 @@
 export { codeIn } from './code'
 export { lockLot, lotByCode, type FullLotRow } from './queries'
-export { curingView, dryerView, jarView, lotRow } from './view'
+export { curingView, dryerView, jarView, lotRow, troubledRows } from './view'
 export { enter } from './ledger'
 export { addLot, codesLike } from './queries'
 export { writeAct } from './write'

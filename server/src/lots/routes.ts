@@ -1,4 +1,4 @@
-import { actOnLot, listLots, readElsewhere, readLot, type Act } from '@vadose/contract/lots'
+import { actOnLot, listLots, readElsewhere, readLot } from '@vadose/contract/lots'
 import { keepsElsewhere } from '@vadose/core/forecast'
 import type { LotAct } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
@@ -52,8 +52,8 @@ export function serveLots(server: Server): void {
 
   server.household(actOnLot, async (visit, { params, body }) => {
     const code = codeIn(params.code)
-    const { requestId, ...act } = body as Act
-    const made = await visit.writeOnce(requestId, (db, moment) => writeAct(db, moment, code, act as LotAct, requestId))
+    const { requestId, ...act } = body
+    const made = await visit.write((db, moment) => writeAct(db, moment, code, act as LotAct, requestId))
     const house = await visit.house()
     const lot = house.lot(code)
     if (lot) return { lot: lotRow(house, lot), made }

@@ -11,7 +11,10 @@ import {
   keepingDate,
   keepingOf,
   meanAhead,
+  overdueSince,
   readyDates,
+  troubled,
+  troubleOf,
   type House,
   type LotState,
 } from '@vadose/core/forecast'
@@ -36,7 +39,16 @@ export const lotRow = (house: House, lot: LotState): LotRow => ({
   weightG: lot.weightG,
   pieces: lot.pieces,
   dried: lot.dried,
+  ...troubleIn(house, lot),
 })
+
+function troubleIn(house: House, lot: LotState): Pick<LotRow, 'trouble'> {
+  const trouble = troubleOf(house, lot)
+  return trouble === undefined ? {} : { trouble }
+}
+
+/** The lots that cannot be worked out, each with why: shown apart, where they take nothing else with them. */
+export const troubledRows = (house: House): LotRow[] => troubled(house).map(({ lot }) => lotRow(house, lot))
 
 export function keepingView(house: House, lot: LotState): KeepingView {
   const keeping = keepingOf(house, lot)
@@ -47,7 +59,8 @@ export function keepingView(house: House, lot: LotState): KeepingView {
   const from = lastCheck ? house.dateOf(lastCheck.atMs) : house.dateOf(keeping.startMs)
   const due = addDays(from, keeping.nextCheckInDays)
   return {
-    nineInTenUntil: mapSpread(forecast.nineInTenDay, toDate),
+    overdueSince: overdueSince(house, lot),
+    nineInTenUntil: mapSpread(keeping.overdue ?? forecast.nineInTenDay, toDate),
     halfUntil: mapSpread(forecast.halfDay, toDate),
     beyond: forecast.nineInTenDay.p50 >= model.days - 1,
     curve: keepingCurve(house, lot),
@@ -136,11 +149,12 @@ export function jarView(house: House, lot: LotState): JarView {
  */
 export function lotView(house: House, row: FullLotRow, events: readonly LotEvent[], pictured: boolean): LotView {
   const crop = cropIn(house.almanac, row.crop)
-  const lot = house.lot(row.code)
+  const listedLot = house.lot(row.code)
+  const lot = listedLot && !troubleOf(house, listedLot) ? listedLot : undefined
   const struck = struckIn(events)
   const { id: _, ...listed } = row
   return {
-    ...(lot ? lotRow(house, lot) : listed),
+    ...(listedLot ? lotRow(house, listedLot) : listed),
     events: events.map((e) => eventView(crop, e, house.place(e.placeId)?.name ?? null, house.dateOf(e.atMs), struck)),
     keeping: lot?.stage === 'stored' ? keepingView(house, lot) : null,
     curing: lot?.stage === 'drying' ? curingView(house, lot) : null,

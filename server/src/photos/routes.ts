@@ -3,12 +3,12 @@ import { Refusal } from '@vadose/core/refusal'
 import { lockLot, codeIn } from '../lots'
 import type { Server } from '../serve'
 import { keepPhoto, photoOf } from './queries'
-import { strippedJpeg } from './strip'
+import { pictureOf } from './picture'
 
 export function servePhotos(server: Server): void {
   server.household(addPhoto, async (visit, { params, body }) => {
     const code = codeIn(params.code)
-    const jpeg = strippedJpeg(body as unknown as Buffer)
+    const jpeg = await pictureOf(body as unknown as Buffer)
     await visit.write(async (db) => {
       const lot = await lockLot(db, visit.id, code)
       if (!lot) throw new Refusal('not-found', `There is no lot ${code}.`)

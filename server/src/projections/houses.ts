@@ -24,12 +24,13 @@ import {
 } from './known'
 import { monthOf, monthOfHours } from './place-hours'
 import { lastEventId, lotsHere, lotsTouchedSince, monthsFrom, monthsSince, movesSince } from './queries'
+import { roughBytes } from './rough-bytes'
 import { warm } from './warm'
 
 /** the seasons before this one, for what is eaten and for the same weeks of last year, days */
 const backDays = 420
-/** households kept worked out at most; one that was not asked for lately is worked out anew */
-const keptAtMost = 48
+/** households kept worked out at most, and about so many bytes of them; one that was not asked for lately is worked out anew */
+const keptAtMost = { households: 48, bytes: 400e6 }
 
 /**
  * The households worked out. Nothing is held that the database does not: each request says which revision it found, and
@@ -37,6 +38,7 @@ const keptAtMost = 48
  */
 export class Houses {
   private readonly known = new Map<string, Promise<Known>>()
+  private readonly bytes = new Map<string, number>()
 
   constructor(private readonly pool: Pool) {}
 
@@ -59,6 +61,7 @@ export class Houses {
 
   forget(householdId: string): void {
     this.known.delete(householdId)
+    this.bytes.delete(householdId)
   }
 
   private async upToDate(household: HouseholdRow): Promise<Known> {
@@ -85,12 +88,27 @@ export class Houses {
     }
   }
 
-  /** Puts a household at the end of those kept, and drops the one longest not asked for. */
+  /** Puts a household at the end of those kept, and drops those longest not asked for until the rest fits. */
   private touch(id: string, known: Promise<Known>): void {
     this.known.delete(id)
     this.known.set(id, known)
-    const [oldest] = this.known.keys()
-    if (this.known.size > keptAtMost && oldest !== undefined) this.known.delete(oldest)
+    known.then(
+      (made) => {
+        if (this.known.get(id) !== known) return
+        this.bytes.set(id, roughBytes(made))
+        this.dropOldest()
+      },
+      () => undefined,
+    )
+  }
+
+  private dropOldest(): void {
+    let total = [...this.bytes.values()].reduce((a, b) => a + b, 0)
+    for (const id of [...this.known.keys()].slice(0, -1)) {
+      if (this.known.size <= keptAtMost.households && total <= keptAtMost.bytes) return
+      total -= this.bytes.get(id) ?? 0
+      this.forget(id)
+    }
   }
 
   private async load(household: HouseholdRow): Promise<Known> {

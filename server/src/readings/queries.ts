@@ -10,14 +10,31 @@ export interface PlaceReadings {
   at: readonly number[]
   temperatureC: readonly number[]
   relativeHumidityPct: readonly number[]
-  rainMm?: readonly number[] | null | undefined
+  rainMm?: readonly (number | null)[] | null | undefined
 }
 
-/** Makes the months that readings between two instants are kept in. */
-export const ensureMonths = (db: Client, first: Date, last: Date) =>
-  db.query('select ensure_readings_months($1, $2)', [first, last])
+/** Makes the months that readings between two instants are kept in; outside any household's transaction. */
+export const makeMonths = (pool: Pool, first: Date, last: Date) =>
+  pool.query('select ensure_readings_months($1, $2)', [first, last])
 
-/** Adds readings of one place; one that is there already stays as it is, unless it was a forecast. @returns how many were new */
+/** Whether a month is missing that readings between two instants are kept in. */
+export const monthsMissing = async (db: Client, first: Date, last: Date): Promise<boolean> =>
+  (
+    await db.query<{ missing: boolean }>(
+      `select exists (
+         select from generate_series(date_trunc('month', $1::timestamptz at time zone 'UTC'),
+           $2::timestamptz at time zone 'UTC', interval '1 month') as month
+         where to_regclass('readings_' || to_char(month, 'YYYY_MM')) is null
+       ) as missing`,
+      [first, last],
+    )
+  ).rows[0]!.missing
+
+/**
+ * Adds readings of one place; one that is there already stays as it is, unless it was a forecast or somebody reads the
+ * thermometer now.
+ * @returns how many were new
+ */
 export const insertReadings = async (
   db: Client,
   householdId: string,
@@ -33,8 +50,18 @@ export const insertReadings = async (
        on conflict (household_id, place_id, at) do update set
          temperature_c = excluded.temperature_c, relative_humidity_pct = excluded.relative_humidity_pct,
          rain_mm = excluded.rain_mm, source = excluded.source, import_id = excluded.import_id
-       where readings.source = 'forecast'`,
-      [householdId, placeId, source, importId, at, temperatureC, relativeHumidityPct, rainMm ?? null],
+       where readings.source = 'forecast' or excluded.source = 'hand'`,
+      [
+        householdId,
+        placeId,
+        source,
+        importId,
+        at,
+        // smaller than a 32-bit float can be is nothing
+        temperatureC.map(Math.fround),
+        relativeHumidityPct.map(Math.fround),
+        rainMm?.map((mm) => (mm === null ? null : Math.fround(mm))) ?? null,
+      ],
     )
   ).rowCount ?? 0
 
@@ -127,6 +154,9 @@ export async function addSensor(
   )
   return rows[0]!.id
 }
+
+export const giveToken = (db: Client, householdId: string, id: string, tokenHash: Buffer) =>
+  db.query('update sensors set token_hash = $3 where household_id = $1 and id = $2', [householdId, id, tokenHash])
 
 export const removeSensor = async (db: Client, householdId: string, id: string): Promise<boolean> =>
   ((await db.query('delete from sensors where household_id = $1 and id = $2', [householdId, id])).rowCount ?? 0) > 0

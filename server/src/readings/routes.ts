@@ -9,15 +9,16 @@ import {
   undoImport as undoImportEndpoint,
   type NewReadingImport,
 } from '@vadose/contract/readings'
-import { dayMs } from '@vadose/core/households'
+import { civilDateOf, dayMs } from '@vadose/core/households'
 import { Refusal } from '@vadose/core/refusal'
 import { inTransaction, type Client, type Pool } from '../database'
-import { lockHousehold, nowOf } from '../households'
+import { isUuid, lockHousehold, nowOf } from '../households'
 import { placesOf } from '../places'
 import type { Server } from '../serve'
 import { hashOfToken, ingest, newToken } from './ingest'
 import {
   addImport,
+  giveToken,
   addSensor,
   alreadyThere,
   importsOf,
@@ -29,19 +30,17 @@ import {
 } from './queries'
 import { addReadings, undoImport } from './write'
 
-const uuidPattern = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i
-
 /** A clock that runs a little fast is no reason to lose its readings. */
 const aheadMs = dayMs
 
 /** Loggers without a battery for their clock wake up in 1970. */
 const oldestMs = 20 * 365 * dayMs
 
-function requireRecent(firstMs: number, nowMs: number, field: string): void {
+function requireRecent(firstMs: number, nowMs: number, timeZone: string, field: string): void {
   if (firstMs < nowMs - oldestMs) {
     throw new Refusal(
       'invalid',
-      `${new Date(firstMs).toISOString().slice(0, 10)} is more than 20 years back; check the order of day and month, and the logger's clock.`,
+      `${civilDateOf(firstMs, timeZone)} is more than 20 years back; check the order of day and month, and the logger's clock.`,
       field,
     )
   }
@@ -94,7 +93,7 @@ export function serveReadings(server: Server, pool: Pool): void {
   server.household(importReadings, async (visit, { body: given }, response) => {
     requireColumns(given)
     const { nowMs } = visit.moment
-    requireRecent(given.at[0]! * 1000, nowMs, 'at/0')
+    requireRecent(given.at[0]! * 1000, nowMs, visit.household.timeZone, 'at/0')
     const { measured, expected } = parted(given, nowMs / 1000)
     const check = async (db: Client) => {
       const place = await placeIn(db, visit.id, given.placeId)
@@ -114,7 +113,7 @@ export function serveReadings(server: Server, pool: Pool): void {
       })
       return { id, given: given.at.length, added: given.at.length - there }
     }
-    const answer = await visit.writeOnce(id, async (db) => {
+    const answer = await visit.write(async (db) => {
       await check(db)
       const added =
         (await addReadings(db, visit.id, 'import', measured, id)) +
@@ -139,7 +138,7 @@ export function serveReadings(server: Server, pool: Pool): void {
   })
 
   server.household(undoImportEndpoint, async (visit, { params: { id } }) => {
-    const removed = uuidPattern.test(id) ? await visit.write((db) => undoImport(db, visit.id, id)) : undefined
+    const removed = isUuid(id) ? await visit.write((db) => undoImport(db, visit.id, id)) : undefined
     if (removed === undefined) throw new Refusal('not-found', 'There is no such import to take back.')
     await visit.settled()
     return { removed }
@@ -154,15 +153,23 @@ export function serveReadings(server: Server, pool: Pool): void {
 
   server.household(addSensorEndpoint, async (visit, { body: { name, placeId } }) => {
     const token = newToken()
-    const id = await visit.write(async (db) => {
-      await placeIn(db, visit.id, placeId)
-      return addSensor(db, visit.id, { name: name.trim(), placeId, tokenHash: hashOfToken(token) })
-    })
+    const tokenHash = hashOfToken(token)
+    const id = await visit.write(
+      async (db) => {
+        await placeIn(db, visit.id, placeId)
+        return addSensor(db, visit.id, { name: name.trim(), placeId, tokenHash })
+      },
+      // whoever asks again never saw the first token, which is kept nowhere: the same sensor gets another
+      async (db, made) => {
+        await giveToken(db, visit.id, made, tokenHash)
+        return made
+      },
+    )
     return { id, token }
   })
 
   server.household(removeSensorEndpoint, async (visit, { params: { id } }) => {
-    const gone = uuidPattern.test(id) && (await visit.write((db) => removeSensor(db, visit.id, id)))
+    const gone = isUuid(id) && (await visit.write((db) => removeSensor(db, visit.id, id)))
     if (!gone) throw new Refusal('not-found', 'There is no such sensor.')
     return { ok: true }
   })
@@ -174,7 +181,8 @@ export function serveReadings(server: Server, pool: Pool): void {
       throw new Refusal('unknown-sensor', 'No sensor has this token. Send it as “Authorization: Bearer TOKEN”.')
     }
     return inTransaction(pool, sensor.householdId, async (db) => {
-      const nowMs = nowOf((await lockHousehold(db, sensor.householdId))!)
+      const household = (await lockHousehold(db, sensor.householdId))!
+      const nowMs = nowOf(household)
       const late = readings.findIndex((reading) => Date.parse(reading.at) > nowMs + aheadMs)
       if (late >= 0) {
         throw new Refusal(
@@ -183,7 +191,12 @@ export function serveReadings(server: Server, pool: Pool): void {
           `readings/${late}/at`,
         )
       }
-      requireRecent(Math.min(...readings.map((reading) => Date.parse(reading.at))), nowMs, 'readings')
+      requireRecent(
+        Math.min(...readings.map((reading) => Date.parse(reading.at))),
+        nowMs,
+        household.timeZone,
+        'readings',
+      )
       return ingest(db, sensor, 'sensor', {
         at: readings.map((r) => Math.floor(Date.parse(r.at) / 1000)),
         temperatureC: readings.map((r) => r.temperatureC),

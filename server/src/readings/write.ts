@@ -1,9 +1,10 @@
-import type { Client } from '../database'
+import { NeedsFirst, type Client } from '../database'
 import { redoHours } from '../projections'
 import {
-  ensureMonths,
   insertReadings,
+  makeMonths,
   markUndone,
+  monthsMissing,
   removeImported,
   type PlaceReadings,
   type ReadingSource,
@@ -27,10 +28,12 @@ export async function addReadings(
   if (at.length === 0) return 0
   const first = 1000 * at.reduce((a, b) => Math.min(a, b))
   const last = 1000 * at.reduce((a, b) => Math.max(a, b))
-  await ensureMonths(db, new Date(first), new Date(last))
+  const [from, to] = [new Date(first), new Date(last)]
+  // a month's table is made outside: inside, it would hold up every household until this one is done
+  if (await monthsMissing(db, from, to)) throw new NeedsFirst((pool) => makeMonths(pool, from, to))
   let added = 0
-  for (let from = 0; from < at.length; from += rowsAtOnce) {
-    const part = <T>(values: readonly T[]) => values.slice(from, from + rowsAtOnce)
+  for (let i = 0; i < at.length; i += rowsAtOnce) {
+    const part = <T>(values: readonly T[]) => values.slice(i, i + rowsAtOnce)
     added += await insertReadings(
       db,
       householdId,

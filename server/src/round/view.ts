@@ -6,6 +6,7 @@ import {
   expectedG,
   feelsOf,
   jobsByDay,
+  keepingOf,
   planOf,
   verdictOn,
   weatherOf,
@@ -15,6 +16,7 @@ import {
 } from '@vadose/core/forecast'
 import { addDays } from '@vadose/core/households'
 import { weatherSays } from '@vadose/core/round'
+import { troubledRows } from '../lots'
 import { placeView } from '../places'
 import type { Move } from '../projections'
 
@@ -24,6 +26,7 @@ const titles: Record<JobView['kind'], (what: string, feels: string, marked: stri
   'take-down': (what) => `Take down the ${what}`,
   unstall: (what) => `Help the ${what} along`,
   check: (what) => `Look over the ${what}`,
+  overdue: (what) => `What became of the ${what}?`,
   use: (what) => `Use up the ${what}`,
   read: (what) => `Read the ${what}`,
   turn: (what) => `Turn the ${what}`,
@@ -58,6 +61,7 @@ export function jobView(house: House, job: PlannedJob): JobView {
           ),
     expectedG: basis && lot ? expectedG(house, lot) : null,
     basis,
+    overdue: kind === 'overdue' && lot ? { lookAt: keepingOf(house, lot).lookAt, weightG: lot.weightG } : null,
   }
 }
 
@@ -84,6 +88,7 @@ export function roundView(house: House, moves: readonly Move[], on: string): Rou
   const weather = weatherOf(house, weatherBackDays)
   return {
     today: on,
+    troubled: troubledRows(house),
     places: house.places
       .map((place) => {
         const view = placeView(house, place)

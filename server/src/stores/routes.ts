@@ -1,5 +1,5 @@
 import { previewMove, readStores } from '@vadose/contract/stores'
-import { cloudOf, keepsUntil, monthsAhead, movePreview, type House } from '@vadose/core/forecast'
+import { cloudOf, keepsUntil, monthsAhead, movePreview, troubleOf, type House } from '@vadose/core/forecast'
 import { Refusal } from '@vadose/core/refusal'
 import { lotRow } from '../lots'
 import { placeView } from '../places'
@@ -31,7 +31,7 @@ export function serveStores(server: Server): void {
       })),
       lots: house.lots.map((lot) => ({
         ...lotRow(house, lot),
-        keeps: lot.stage === 'stored' ? keepsUntil(house, lot) : null,
+        keeps: lot.stage === 'stored' && !troubleOf(house, lot) ? keepsUntil(house, lot) : null,
       })),
       windows: windowsOf(house),
     }))

@@ -99,7 +99,7 @@ describe('the larder', () => {
     const main = await lotView('G26-1')
     expect(view.weightG).toBe(main.weightG + 700)
     expect(view.lots[0]!.lossAvoidedPerKg).toBeGreaterThan(view.lots[1]!.lossAvoidedPerKg)
-    expect(view.totals).toEqual([{ crop: 'garlic-hardneck', weightG: view.weightG, pieces: 84 + 12 }])
+    expect(view.totals).toEqual([{ crop: 'garlic-hardneck', weightG: view.weightG, pieces: 84 + 12, overdueG: 0 }])
   })
 
   it('learns the pace from what is used and says when it is gone', async () => {

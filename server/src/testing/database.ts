@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import { readdirSync } from 'node:fs'
 import { resolve } from 'node:path'
 import pg from 'pg'
 import { migrate } from '../migrate'
@@ -37,17 +38,33 @@ export async function freshDatabase(prefix = 'vadose', bare = false): Promise<Fr
   const admin = process.env['TEST_DATABASE_URL']
   if (!admin) throw new Error('TEST_DATABASE_URL is not set: run the tests with ./vadose test.')
   const name = `${prefix}_${randomUUID().replaceAll('-', '')}`
-  await runAs(admin, serverRole)
-  await runAs(admin, `create database ${name}`)
   const owner = new URL(admin)
   owner.pathname = `/${name}`
   const url = new URL(owner)
   url.username = 'vadose_server'
   url.password = 'test'
-  if (!bare) await migrate(owner.href, migrations)
+  // roles belong to the whole cluster: two files that begin at once take turns at them
+  const turn = new pg.Client({ connectionString: admin })
+  await turn.connect()
+  await turn.query('select pg_advisory_lock(846204)')
+  try {
+    await runAs(admin, serverRole)
+    await runAs(admin, `create database ${name}`)
+    if (!bare) await migrate(owner.href, migrations)
+  } finally {
+    await turn.end()
+  }
   return {
     url: url.href,
     ownerUrl: owner.href,
     drop: async () => void (await runAs(admin, `drop database ${name} with (force)`)),
   }
+}
+
+/** Folder of the newest PostgreSQL's own programs, as Debian's packages put them. */
+export function postgresPrograms(): string {
+  const newest = readdirSync('/usr/lib/postgresql')
+    .sort((a, b) => Number(a) - Number(b))
+    .at(-1)
+  return `/usr/lib/postgresql/${newest}/bin`
 }

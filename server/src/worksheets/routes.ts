@@ -1,7 +1,7 @@
 import { calculate as endpoint } from '@vadose/contract/worksheets'
 import type { Server } from '../serve'
-import { calculate, calculatorNamed } from './calculate'
+import type { Calculators } from './calculators'
 
-export function serveWorksheets(server: Server): void {
-  server.anyone(endpoint, ({ params, body }) => calculate(calculatorNamed(params.name), body))
+export function serveWorksheets(server: Server, calculators: Calculators): void {
+  server.apart(endpoint, ({ params }, text) => calculators.run(params.name, text))
 }

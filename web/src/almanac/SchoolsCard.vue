@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Choices } from '../kit'
 import type { Crop } from '@vadose/core/almanac'
 import { schoolOf } from './almanac'
 
@@ -21,21 +22,15 @@ const wayWord: Record<string, string> = {
   <section class="card stack">
     <h2>Where people differ</h2>
     <p v-if="!crop.schools.length" class="soft">Nobody argues about this one.</p>
-    <div v-for="s in crop.schools" :key="s.topic" role="radiogroup" :aria-label="s.question" class="school">
+    <div v-for="s in crop.schools" :key="s.topic" class="school">
       <h3>{{ s.topic }}</h3>
-      <div class="sides">
-        <button
-          v-for="c in s.choices"
-          :key="c.id"
-          type="button"
-          role="radio"
-          class="choice"
-          :aria-checked="schoolOf(crop, s.topic) === c.id"
-          @click="$emit('choose', s.topic, c.id)"
-        >
-          {{ c.label }}<span class="soft">{{ c.does }}</span>
-        </button>
-      </div>
+      <Choices
+        class="sides"
+        :label="s.question"
+        :model-value="schoolOf(crop, s.topic)"
+        :options="s.choices.map((c) => ({ id: c.id, label: c.label, detail: c.does }))"
+        @update:model-value="$event && $emit('choose', s.topic, $event)"
+      />
     </div>
     <div v-if="crop.readiness" class="school">
       <h3>Ready when</h3>
@@ -64,12 +59,6 @@ const wayWord: Record<string, string> = {
   grid-auto-flow: column;
   grid-auto-columns: minmax(0, 1fr);
   gap: 6px;
-}
-.choice .soft {
-  display: block;
-  font-weight: 400;
-  font-size: 13px;
-  line-height: 1.3;
 }
 ul {
   margin: 0;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useView } from '../view'
 import { readLot } from '@vadose/contract/lots'
+import { Choices } from '../kit'
 import { ElButton } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
@@ -125,18 +126,12 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
     <template v-else-if="step === 'decide'">
       <section v-for="f in faults" :key="f.id" class="card stack" :class="f.spreads">
         <p class="soft">{{ found.get(f.id) }} with {{ f.label.toLowerCase() }} · {{ f.cause }}</p>
-        <div class="choices" role="radiogroup" :aria-label="`What to do with ${f.label}`">
-          <button
-            v-for="a in f.actions"
-            :key="a.id"
-            class="choice"
-            role="radio"
-            :aria-checked="actionOf(f.id) === a.id"
-            @click="chosen.set(f.id, a.id)"
-          >
-            {{ a.label }}<span class="soft">{{ inUnits(a.detail) }}</span>
-          </button>
-        </div>
+        <Choices
+          :label="`What to do with ${f.label}`"
+          :model-value="actionOf(f.id)"
+          :options="f.actions.map((a) => ({ id: a.id, label: a.label, detail: inUnits(a.detail) }))"
+          @update:model-value="$event && chosen.set(f.id, $event)"
+        />
         <p v-if="f.spreads === 'quickly'" class="bad">It runs to its neighbours: look at everything it touched.</p>
       </section>
       <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>

@@ -8,6 +8,9 @@ import { ElButton, ElInput } from 'element-plus'
 import { ref } from 'vue'
 import { householdHere, linkTo } from '../call'
 import { useFrame } from './frame'
+import { Choices } from '../kit'
+import NameAndEnd from './NameAndEnd.vue'
+import SafeKeeping from './SafeKeeping.vue'
 import SettingsCard from './SettingsCard.vue'
 import StartHousehold from './StartHousehold.vue'
 import { humidity, temperature } from './words'
@@ -30,13 +33,14 @@ const goTo = (address: string) => location.assign(`/${address}/`)
 
 const placeName = ref('')
 const placeKind = ref<PlaceKind>('cool-room')
+const placeKindChoices = (Object.keys(placeKinds) as PlaceKind[]).map((id) => ({ id, label: placeKinds[id].label }))
 const addPlace = () =>
   attempt(async () => {
     await write(addPlaceEndpoint, { body: { name: placeName.value.trim(), kind: placeKind.value } })
     placeName.value = ''
   })
 
-const theme = ref(document.documentElement.dataset['theme'] ?? 'paper')
+const theme = ref<'paper' | 'cellar'>(document.documentElement.dataset['theme'] === 'cellar' ? 'cellar' : 'paper')
 function wear(next: 'paper' | 'cellar') {
   theme.value = next
   document.documentElement.dataset['theme'] = next
@@ -79,7 +83,7 @@ function wear(next: 'paper' | 'cellar') {
           <span v-else class="soft"> · never measured</span>
         </li>
       </ul>
-      <form class="row" @submit.prevent="addPlace">
+      <form class="stack" @submit.prevent="addPlace">
         <ElInput
           v-model="placeName"
           class="place-name"
@@ -87,10 +91,8 @@ function wear(next: 'paper' | 'cellar') {
           aria-label="Name of a new place"
           placeholder="another place"
         />
-        <select v-model="placeKind" aria-label="Kind of place">
-          <option v-for="(kind, id) in placeKinds" :key="id" :value="id">{{ kind.label }}</option>
-        </select>
-        <ElButton native-type="submit" :disabled="!placeName.trim()">Add it</ElButton>
+        <Choices v-if="placeName.trim()" v-model="placeKind" label="Kind of place" :options="placeKindChoices" />
+        <div><ElButton native-type="submit" :disabled="!placeName.trim()">Add it</ElButton></div>
       </form>
       <p class="more">
         <RouterLink class="el-button" to="/readings">Logger files and sensors</RouterLink>
@@ -98,6 +100,8 @@ function wear(next: 'paper' | 'cellar') {
     </section>
 
     <SettingsCard v-if="frame.frame" />
+
+    <SafeKeeping @brought="goTo" />
 
     <section v-if="frame.frame" class="card stack">
       <h2>Take it with you</h2>
@@ -117,17 +121,20 @@ function wear(next: 'paper' | 'cellar') {
       </p>
     </section>
 
-    <section class="card">
+    <section class="card stack">
       <h2>Light</h2>
-      <div class="choices" role="radiogroup" aria-label="Light">
-        <button type="button" role="radio" class="choice" :aria-checked="theme === 'paper'" @click="wear('paper')">
-          Paper, by day
-        </button>
-        <button type="button" role="radio" class="choice" :aria-checked="theme === 'cellar'" @click="wear('cellar')">
-          Cellar, in the dark
-        </button>
-      </div>
+      <Choices
+        label="Light"
+        :model-value="theme"
+        :options="[
+          { id: 'paper', label: 'Paper, by day' },
+          { id: 'cellar', label: 'Cellar, in the dark' },
+        ]"
+        @update:model-value="$event && wear($event)"
+      />
     </section>
+
+    <NameAndEnd v-if="frame.frame" />
 
     <section class="card">
       <h2>Advice, not authority</h2>

@@ -2,6 +2,7 @@
 import { write } from '../view'
 import { startHousehold, type NewHousehold } from '@vadose/contract/households'
 import { isCivilDate } from '@vadose/core/households'
+import { Choices } from '../kit'
 import { ElButton, ElDatePicker, ElInput } from 'element-plus'
 import 'element-plus/es/components/date-picker/style/css'
 import { computed, ref } from 'vue'
@@ -55,20 +56,18 @@ async function start() {
     <label class="field"
       >Its name <ElInput v-model="name" maxlength="60" placeholder="what you call the place"
     /></label>
-    <div class="choices" role="radiogroup" aria-label="Clock">
-      <button type="button" role="radio" class="choice" :aria-checked="clock === 'real'" @click="clock = 'real'">
-        The real clock<span class="soft">for your own harvest</span>
-      </button>
-      <button
-        type="button"
-        role="radio"
-        class="choice"
-        :aria-checked="clock === 'practice'"
-        @click="clock = 'practice'"
-      >
-        A practice clock<span class="soft">you move it on yourself; sensors and weather are simulated</span>
-      </button>
-    </div>
+    <Choices
+      v-model="clock"
+      label="Clock"
+      :options="[
+        { id: 'real', label: 'The real clock', detail: 'for your own harvest' },
+        {
+          id: 'practice',
+          label: 'A practice clock',
+          detail: 'you move it on yourself; sensors and weather are simulated',
+        },
+      ]"
+    />
     <label v-if="clock === 'practice'" class="field">
       First day
       <ElDatePicker
@@ -107,10 +106,6 @@ async function start() {
 .form {
   display: grid;
   gap: 12px;
-}
-.choice .soft {
-  display: block;
-  font-weight: 400;
 }
 .short {
   width: 120px;

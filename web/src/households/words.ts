@@ -116,3 +116,11 @@ export function momentOf(iso: string, timeZone: string | undefined, today: strin
   const on = new Intl.DateTimeFormat('en-CA', { ...zone }).format(at)
   return on === today ? time : `${weekdayOf(on)} ${time}`
 }
+
+const moment = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
+/** An instant by this machine's clock: 2 Oct 2026, 03:00. */
+export const dayAndTime = (iso: string): string => moment.format(new Date(iso))
+
+/** The size of a file: 2.1 MB. */
+export const bytesWords = (bytes: number): string =>
+  bytes < 1e6 ? `${Math.ceil(bytes / 1e3)} kB` : `${(bytes / 1e6).toFixed(1)} MB`

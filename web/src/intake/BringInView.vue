@@ -8,7 +8,7 @@ import { joinsOf } from '@vadose/core/intake'
 import { ElButton, ElDatePicker, ElInput } from 'element-plus'
 import 'element-plus/es/components/date-picker/style/css'
 import { computed, reactive, ref, watch } from 'vue'
-import { newRequestId, type ApiError } from '../call'
+import type { ApiError } from '../call'
 import { cropOf, type Crop } from '../almanac'
 import { bareLarge, largeUnit, refused, shortDate, useFrame, weight } from '../households'
 import { countFrom } from '../lots'
@@ -41,7 +41,6 @@ const keepable = computed(() => (places.value ?? []).filter((p) => !['outdoors',
 const refusal = ref<ApiError>()
 const busy = ref(false)
 const made = ref<HarvestAnswer['lots']>()
-let requestId = newRequestId()
 
 function choose(next: Crop | undefined) {
   crop.value = next
@@ -89,12 +88,11 @@ const ready = computed(
   () => sum.value?.adds && sum.value.heaps.length > 0 && isCivilDate(date.value) && date.value <= frame.today,
 )
 
-async function make() {
+async function make(sure = false) {
   if (!ready.value || busy.value) return
   busy.value = true
   refusal.value = undefined
-  const harvest: NewHarvest = {
-    requestId,
+  const harvest: Omit<NewHarvest, 'requestId'> = {
     crop: crop.value!.id,
     harvestedOn: date.value,
     totalG: sum.value!.totalG!,
@@ -102,13 +100,12 @@ async function make() {
     ...(variety.value.trim() ? { variety: variety.value.trim() } : {}),
     ...(bed.value.trim() ? { bed: bed.value.trim() } : {}),
     ...(signShare.value !== undefined ? { signShare: signShare.value } : {}),
+    ...(sure ? { sure } : {}),
   }
   try {
     made.value = (await write(bringIn, { body: harvest })).lots
-    requestId = newRequestId()
   } catch (error) {
     refusal.value = refused(error)
-    if (refusal.value.code !== 'away') requestId = newRequestId()
   } finally {
     busy.value = false
   }
@@ -123,7 +120,7 @@ function again() {
 <template>
   <BroughtIn v-if="made && crop" :lots="made" :crop="crop" @again="again" />
 
-  <form v-else class="stack" @submit.prevent="make">
+  <form v-else class="stack" @submit.prevent="make()">
     <CropChooser :model-value="crop" :memory="memory ?? []" @update:model-value="choose" />
 
     <div v-if="crop" class="columns">
@@ -190,7 +187,10 @@ function again() {
             <template v-else>The heaps add up to {{ weight(sum.totalG) }}.</template>
           </p>
         </section>
-        <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
+        <p v-if="refusal" class="notice bad" role="alert">
+          {{ refusal.message }}
+          <ElButton v-if="refusal.code === 'surprise'" size="small" @click="make(true)">Keep it anyway</ElButton>
+        </p>
         <div>
           <ElButton type="primary" size="large" native-type="submit" :disabled="!ready || busy">
             {{ (sum?.heaps.length ?? 0) > 1 ? `Make ${sum!.heaps.length} lots` : 'Make the lot' }}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepThrough } from '../kit'
 import type { IntakeMemory } from '@vadose/contract/intake'
 import { findCrops } from '@vadose/core/almanac'
 import { ElInput } from 'element-plus'
@@ -44,7 +45,7 @@ function take(next: Crop) {
       aria-label="Find what came in"
       @keydown.enter.prevent="shown[0] && take(shown[0])"
     />
-    <div class="choices" role="radiogroup" aria-label="What came in">
+    <div class="choices" role="radiogroup" aria-label="What came in" @keydown="stepThrough">
       <button
         v-for="c in shown"
         :key="c.id"

@@ -4,9 +4,9 @@ import { addPick, listPicks, type IntakeMemory } from '@vadose/contract/intake'
 import { addDays, mondayOf } from '@vadose/core/households'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, nextTick, ref } from 'vue'
-import { ApiError, newRequestId } from '../call'
+import type { ApiError } from '../call'
 import { allCrops, cropColour, cropOf } from '../almanac'
-import { gramsFrom, largeUnit, shortDate, useFrame, weight } from '../households'
+import { gramsFrom, largeUnit, refused, shortDate, useFrame, weight } from '../households'
 
 /** What is picked day by day: one tap, one weight; it adds up by crop and week. */
 const props = defineProps<{ memory: IntakeMemory[] }>()
@@ -22,9 +22,8 @@ const chosen = ref('')
 const text = ref('')
 const field = ref<InstanceType<typeof ElInput>>()
 const done = ref('')
-const failure = ref('')
+const failure = ref<ApiError>()
 const busy = ref(false)
-let requestId = newRequestId()
 const grams = computed(() => gramsFrom(text.value, 'kg'))
 
 async function choose(id: string) {
@@ -33,19 +32,19 @@ async function choose(id: string) {
   await nextTick()
   field.value?.focus()
 }
-async function keep() {
+async function keep(sure = false) {
   if (!grams.value || busy.value) return
   busy.value = true
-  failure.value = ''
+  failure.value = undefined
   try {
-    const { lots } = await write(addPick, { body: { requestId, crop: chosen.value, weightG: grams.value } })
-    requestId = newRequestId()
+    const { lots } = await write(addPick, {
+      body: { crop: chosen.value, weightG: grams.value, ...(sure ? { sure } : {}) },
+    })
     done.value = `${weight(grams.value)} of ${cropOf(chosen.value).plural} put to ${lots[0]!.code}.`
     text.value = ''
     chosen.value = ''
   } catch (error) {
-    failure.value = error instanceof ApiError ? error.message : String(error)
-    if (!(error instanceof ApiError && error.code === 'away')) requestId = newRequestId()
+    failure.value = refused(error)
   } finally {
     busy.value = false
   }
@@ -88,7 +87,7 @@ const sums = computed(() =>
         <option value="">{{ before.length ? 'another' : 'what was picked' }}</option>
         <option v-for="c in fresh" :key="c.id" :value="c.id">{{ c.name }}</option>
       </select>
-      <form v-if="chosen" class="row" @submit.prevent="keep">
+      <form v-if="chosen" class="row" @submit.prevent="keep()">
         <ElInput
           ref="field"
           v-model="text"
@@ -103,7 +102,10 @@ const sums = computed(() =>
       </form>
     </div>
     <p v-if="done" class="good" role="status">{{ done }}</p>
-    <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
+    <p v-if="failure" class="bad" role="alert">
+      {{ failure.message }}
+      <ElButton v-if="failure.code === 'surprise'" size="small" @click="keep(true)">Keep it anyway</ElButton>
+    </p>
     <ul v-if="sums.length" class="sums">
       <li v-for="s in sums" :key="s.crop" :style="{ '--crop': cropColour(s.crop) }">
         <span>{{ cropOf(s.crop).name }}</span>

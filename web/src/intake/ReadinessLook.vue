@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stepThrough } from '../kit'
 import type { WeatherDay } from '@vadose/contract/places'
 import { dryForDays, readinessVerdicts, unwateredDays, weatherAdvice } from '@vadose/core/intake'
 import { addDays } from '@vadose/core/households'
@@ -40,7 +41,7 @@ const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
   <section v-if="look || advice.length" class="card stack">
     <h2>Is it time?</h2>
     <p v-if="look">{{ look.question }}</p>
-    <div v-if="look" class="counts" role="radiogroup" :aria-label="look.question">
+    <div v-if="look" class="counts" role="radiogroup" :aria-label="look.question" @keydown="stepThrough">
       <button
         v-for="(label, n) in counts"
         :key="n"

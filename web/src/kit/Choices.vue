@@ -1,11 +1,13 @@
 <script setup lang="ts" generic="T extends string">
+import { stepThrough } from './arrow-keys'
+
 /** One of a few, each in full view: a tap, not a list to open. */
 defineProps<{ label: string; options: readonly { id: T; label: string; detail?: string | undefined }[] }>()
 const chosen = defineModel<T | undefined>({ required: true })
 </script>
 
 <template>
-  <div class="choices" role="radiogroup" :aria-label="label">
+  <div class="choices" role="radiogroup" :aria-label="label" @keydown="stepThrough">
     <button
       v-for="o in options"
       :key="o.id"

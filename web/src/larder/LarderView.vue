@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { useView } from '../view'
 import { readLarder, type LarderLot } from '@vadose/contract/larder'
+import { Choices } from '../kit'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropColour, cropOf, lotCrop, lotName } from '../almanac'
 import { amount, dateRange, exactWeight, inUnits, longDate, shortDate, weight } from '../households'
-import { LotDrawer, TakeForm, useAct } from '../lots'
+import { LotDrawer, TakeForm, TroubledLots, useAct } from '../lots'
 import Shelf from './Shelf.vue'
 
 const { answer: view, failure } = useView(readLarder)
@@ -29,7 +30,12 @@ const countOf = (crop: string) => {
   const { one, many } = cropOf(crop).piece
   return pieces ? `, ${pieces} ${pieces === 1 ? one : many}` : ''
 }
-const until = (lot: LarderLot) => (lot.beyond ? 'keeps over a year' : `9 in 10 to ${longDate(lot.keepsUntil)}`)
+const until = (lot: LarderLot) =>
+  lot.overdueSince
+    ? `its time was over on ${longDate(lot.overdueSince)}`
+    : lot.beyond
+      ? 'keeps over a year'
+      : `9 in 10 to ${longDate(lot.keepsUntil)}`
 </script>
 
 <template>
@@ -42,16 +48,18 @@ const until = (lot: LarderLot) => (lot.beyond ? 'keeps over a year' : `9 in 10 t
           <strong data-larder-sum>{{ exactWeight(view.weightG) }}</strong>
           <span class="soft"> in {{ view.lots.length }} {{ view.lots.length === 1 ? 'lot' : 'lots' }}</span>
         </p>
-        <div class="acts choices" role="radiogroup" aria-label="Order">
-          <button class="choice" role="radio" :aria-checked="order === 'shelves'" @click="order = 'shelves'">
-            By shelf
-          </button>
-          <button class="choice" role="radio" :aria-checked="order === 'eat-first'" @click="order = 'eat-first'">
-            Eat first
-          </button>
-        </div>
+        <Choices
+          v-model="order"
+          class="acts"
+          label="Order"
+          :options="[
+            { id: 'shelves', label: 'By shelf' },
+            { id: 'eat-first', label: 'Eat first' },
+          ]"
+        />
       </header>
       <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
+      <TroubledLots :lots="view.troubled" />
       <section v-if="view.lots.length === 0" class="card">
         <h2>Nothing to eat from yet</h2>
         <p>
@@ -73,7 +81,7 @@ const until = (lot: LarderLot) => (lot.beyond ? 'keeps over a year' : `9 in 10 t
             </h3>
             <p>{{ amount(lot.pieces, lot.weightG, cropOf(lot.crop).piece) }}</p>
             <p class="soft" :class="{ bad: lot.lossAvoidedPerKg > 0.15 }">
-              {{ lot.lossAvoidedPerKg > 0.15 ? '▲ eat now: ' : ''
+              {{ lot.overdueSince ? '▲ ' : lot.lossAvoidedPerKg > 0.15 ? '▲ eat now: ' : ''
               }}{{ lot.stage === 'fresh' ? inUnits(lot.why) : until(lot) }}
             </p>
             <div class="row">
@@ -99,7 +107,11 @@ const until = (lot: LarderLot) => (lot.beyond ? 'keeps over a year' : `9 in 10 t
         <p class="soft">at the pace it is eaten, against how long it keeps</p>
         <div v-for="r in view.runOut" :key="r.crop" class="last" :style="{ '--crop': cropColour(r.crop) }">
           <h3>{{ cropOf(r.crop).name }}</h3>
-          <p>{{ exactWeight(totalOf(r.crop).weightG) }}{{ countOf(r.crop) }}</p>
+          <p v-if="totalOf(r.crop).weightG">{{ exactWeight(totalOf(r.crop).weightG) }}{{ countOf(r.crop) }}</p>
+          <p v-if="totalOf(r.crop).overdueG" class="bad">
+            ▲ {{ weight(totalOf(r.crop).overdueG) }}{{ totalOf(r.crop).weightG ? ' more' : '' }} past their time: not
+            counted on.
+          </p>
           <template v-if="r.runsOutOn && r.perWeekG">
             <p>
               gone about <strong>{{ longDate(r.runsOutOn.p50) }}</strong>
@@ -114,7 +126,7 @@ const until = (lot: LarderLot) => (lot.beyond ? 'keeps over a year' : `9 in 10 t
             </p>
             <p v-else class="good">It keeps as long as it lasts.</p>
           </template>
-          <p v-else class="soft">None used yet: the pace is not known.</p>
+          <p v-else-if="totalOf(r.crop).weightG" class="soft">None used yet: the pace is not known.</p>
         </div>
         <p v-if="view.runOut.length === 0" class="soft">Nothing is in store.</p>
       </section>

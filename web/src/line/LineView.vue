@@ -6,7 +6,7 @@ import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { cropColour, cropOf, lotName } from '../almanac'
 import { dateRange, inUnits, useFrame, weight } from '../households'
-import { CleanForm, useAct, WeighField } from '../lots'
+import { CleanForm, TroubledLots, useAct, WeighField } from '../lots'
 import { bringIntoView } from '../kit'
 import { ReadField } from '../places'
 import AirChart from './AirChart.vue'
@@ -94,6 +94,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       <DryerCard v-if="view.dryer.length" :loads="view.dryer" />
       <JarsCard v-if="view.jars.length" :jars="view.jars" />
     </div>
+    <TroubledLots :lots="view.troubled" />
     <section v-if="view.lots.length === 0" class="card">
       <h2>The rope is empty</h2>
       <p>

@@ -32,8 +32,15 @@ const colour = computed(() => cropColour(props.lot.crop))
     </div>
     <div class="stack">
       <section class="card">
-        <p class="soft">9 in 10 still sound until</p>
-        <p class="figure">{{ untilDate(keeping.nineInTenUntil.p50, keeping.beyond) }}</p>
+        <template v-if="keeping.overdueSince">
+          <p class="bad">Its time was over on</p>
+          <p class="figure">{{ untilDate(keeping.overdueSince, false) }}</p>
+          <p>Nobody has looked since. Look over it, use what is good, or write it off: what became of it?</p>
+        </template>
+        <template v-else>
+          <p class="soft">9 in 10 still sound until</p>
+          <p class="figure">{{ untilDate(keeping.nineInTenUntil.p50, keeping.beyond) }}</p>
+        </template>
         <p class="soft">
           between {{ shortDate(keeping.nineInTenUntil.p10) }} and {{ shortDate(keeping.nineInTenUntil.p90) }} · half by
           about

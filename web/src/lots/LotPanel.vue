@@ -84,6 +84,9 @@ defineExpose({ toggle })
       </div>
     </header>
 
+    <p v-if="lot.trouble" class="notice bad" role="alert">
+      This lot cannot be worked out: {{ lot.trouble }} Correct its figures, or write it off.
+    </p>
     <TakeForm v-if="open === 'use'" :lot="lot" kind="use" @done="open = undefined" />
     <TakeForm v-if="open === 'lose'" :lot="lot" kind="lose" @done="open = undefined" />
     <TakeForm v-if="open === 'correct'" :lot="lot" kind="correct" @done="open = undefined" />

@@ -79,19 +79,12 @@ const clamp = (n: number) =>
       <ElInput v-if="kind === 'correct'" v-model="why" aria-label="Why" placeholder="why, for the record" class="why" />
     </div>
     <Choices v-if="kind === 'use'" v-model="whither" label="Where it goes" :options="whithers" />
-    <div v-if="kind === 'lose'" class="choices" role="radiogroup" aria-label="What went wrong">
-      <button
-        v-for="c in causes"
-        :key="c"
-        type="button"
-        role="radio"
-        class="choice"
-        :aria-checked="why === c"
-        @click="why = c"
-      >
-        {{ c }}
-      </button>
-    </div>
+    <Choices
+      v-if="kind === 'lose'"
+      v-model="why"
+      label="What went wrong"
+      :options="causes.map((cause) => ({ id: cause, label: cause }))"
+    />
     <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
     <div class="row">
       <ElButton type="primary" native-type="submit" :disabled="!ready || busy">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Choices } from '../kit'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { gramsFrom, isUs, smallUnit, weight } from '../households'
@@ -35,19 +36,15 @@ async function keep(sure = false) {
 <template>
   <form class="weigh" @submit.prevent="keep()">
     <div class="row">
-      <div
-        v-if="basis === null || props.basis === null"
-        class="choices"
-        role="radiogroup"
-        aria-label="What is on the scale"
-      >
-        <button type="button" role="radio" class="choice" :aria-checked="basis === 'bunch'" @click="basis = 'bunch'">
-          One marked bunch, tray or bag
-        </button>
-        <button type="button" role="radio" class="choice" :aria-checked="basis === 'lot'" @click="basis = 'lot'">
-          The whole lot
-        </button>
-      </div>
+      <Choices
+        v-if="props.basis === null"
+        v-model="basis"
+        label="What is on the scale"
+        :options="[
+          { id: 'bunch', label: 'One marked bunch, tray or bag' },
+          { id: 'lot', label: 'The whole lot' },
+        ]"
+      />
       <ElInput
         v-model="text"
         class="grams"

@@ -1,17 +1,22 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
-import { computed } from 'vue'
+import type { ColumnMapping } from '@vadose/core/readings'
+import { computed, reactive } from 'vue'
 import { humidity, temperature } from '../households'
 import type { FileSummary } from './reader.worker'
 
 /** What is in a file, before any of it is written. */
 const props = defineProps<{ summary: FileSummary; place: string; busy: boolean }>()
-defineEmits<{ write: [] }>()
+defineEmits<{ write: []; mend: [part: Partial<ColumnMapping>] }>()
+/** What was asked and is right as it was read: an answer that stands while the same file is read again. */
+const fine = reactive(new Set<string>())
+const open = computed(() => props.summary.doubts.filter((doubt) => !fine.has(doubt.about)))
 const count = (n: number) => n.toLocaleString('en-GB')
 const instant = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 const when = (seconds: number) => instant.format(new Date(seconds * 1000))
 const step = computed(() => {
   const minutes = props.summary.stepS / 60
+  if (minutes === 60) return 'hour'
   return minutes < 60 ? `${Math.round(minutes * 10) / 10} minutes` : `${Math.round((minutes / 60) * 10) / 10} hours`
 })
 const long = (gap: { from: number; to: number }) => {
@@ -58,7 +63,12 @@ const there = computed(() => props.summary.readings - props.summary.fresh)
         </dd>
       </template>
     </dl>
-    <div>
+    <section v-for="doubt in open" :key="doubt.about" class="notice row" role="alert">
+      <p>{{ doubt.says }}</p>
+      <ElButton v-if="doubt.mend" type="primary" @click="$emit('mend', doubt.mend)">Yes, read it so</ElButton>
+      <ElButton @click="fine.add(doubt.about)">{{ doubt.mend ? 'No, it is right as it is' : 'It is right' }}</ElButton>
+    </section>
+    <div v-if="open.length === 0">
       <ElButton v-if="summary.fresh" type="primary" size="large" :disabled="busy" @click="$emit('write')"
         >Keep {{ count(summary.fresh) }} readings in {{ place.toLowerCase() }}</ElButton
       >

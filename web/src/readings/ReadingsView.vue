@@ -104,9 +104,14 @@ async function look() {
       plain,
       placeId.value,
       requestId,
+      Date.parse(frame.frame!.now),
       proxy((share: number) => (progress.value = share)),
     ),
   )
+}
+function mend(part: Partial<ColumnMapping>) {
+  mapping.value = { ...mapping.value!, ...part }
+  void look()
 }
 async function keep() {
   written.value = await step((r) => r.write(placeId.value, requestId))
@@ -173,7 +178,7 @@ const span = (i: ReadingImportView) => `${yearDate(frame.dayOf(i.from))} to ${ye
           </template>
         </div>
       </template>
-      <FileReport v-if="summary" :summary="summary" :place="placeName" :busy="busy" @write="keep" />
+      <FileReport v-if="summary" :summary="summary" :place="placeName" :busy="busy" @write="keep" @mend="mend" />
     </section>
 
     <section v-if="imports?.length" class="card">

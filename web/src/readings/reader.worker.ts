@@ -19,7 +19,10 @@ const headBytes = 64_000
 export const headingsOf = (head: FileHead): string => head.headings.join('|').slice(0, 2000)
 
 /** What a file holds, without its columns. */
-export type FileSummary = Pick<LoggerFile, 'lines' | 'unreadable' | 'why' | 'repeated' | 'gaps' | 'stepS'> & {
+export type FileSummary = Pick<
+  LoggerFile,
+  'lines' | 'unreadable' | 'why' | 'repeated' | 'gaps' | 'stepS' | 'doubts'
+> & {
   readings: number
   from: number
   to: number
@@ -75,16 +78,34 @@ const reader = {
         known: !!before,
       }
     }),
-  look: (file: File, mapping: ColumnMapping, placeId: string, requestId: string, progress: (share: number) => void) =>
+  look: (
+    file: File,
+    mapping: ColumnMapping,
+    placeId: string,
+    requestId: string,
+    nowMs: number,
+    progress: (share: number) => void,
+  ) =>
     told(async (): Promise<FileSummary> => {
       const text = await textOf(file)
-      const whole = readLoggerFile(text, mapping, (share) => progress(share * 0.8))
+      const whole = readLoggerFile(text, mapping, (share) => progress(share * 0.8), nowMs)
       read = { name: file.name, head: readHead(text.slice(0, headBytes)), mapping, file: whole }
       const answer = await call(importReadings, { body: { ...importOf(placeId, requestId), lookOnly: true } })
       progress(1)
-      const { at, temperatureC: t, relativeHumidityPct: rh, lines, unreadable, why, repeated, gaps, stepS } = whole
+      const {
+        at,
+        temperatureC: t,
+        relativeHumidityPct: rh,
+        lines,
+        unreadable,
+        why,
+        repeated,
+        gaps,
+        stepS,
+        doubts,
+      } = whole
       return {
-        ...{ lines, unreadable, why, repeated, gaps: gaps.slice(0, 200), stepS },
+        ...{ lines, unreadable, why, repeated, gaps: gaps.slice(0, 200), stepS, doubts },
         readings: at.length,
         from: at[0]!,
         to: at.at(-1)!,

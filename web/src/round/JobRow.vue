@@ -9,7 +9,7 @@ import { useAct, WeighField } from '../lots'
 import { inUnits } from '../households'
 import { ReadField } from '../places'
 
-const props = defineProps<{ job: JobView; placeId: string; today: string }>()
+const props = defineProps<{ job: JobView; placeId: string; today: string; where?: string }>()
 const { act, refusal, busy } = useAct()
 const testing = ref(false)
 const late = computed(() => daysBetween(props.job.dueOn, props.today))
@@ -20,10 +20,11 @@ const late = computed(() => daysBetween(props.job.dueOn, props.today))
     <div class="what">
       <h3>
         {{ job.title }}
+        <span v-if="where" class="soft">{{ where.toLowerCase() }}</span>
         <RouterLink v-if="job.code" class="code" :to="`/lots/${job.code}`">{{ job.code }}</RouterLink>
       </h3>
       <p class="soft">
-        {{ inUnits(job.why) }}<template v-if="late > 1"> Due {{ late }} days ago.</template>
+        {{ inUnits(job.why) }}<template v-if="late > 1 && !job.overdue"> Due {{ late }} days ago.</template>
       </p>
       <EndTests v-if="testing && job.code && job.crop" :code="job.code" :crop="job.crop" @done="testing = false" />
       <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
@@ -47,6 +48,17 @@ const late = computed(() => daysBetween(props.job.dueOn, props.today))
       <template v-else-if="job.kind === 'unstall' && job.code">
         <ElButton :disabled="busy" @click="act(job.code, { act: 'fan', on: true })">Fan on</ElButton>
         <RouterLink class="el-button" :to="`/line?lot=${job.code}`">What would help</RouterLink>
+      </template>
+      <template v-else-if="job.overdue && job.code">
+        <ElButton :disabled="busy" @click="act(job.code, { act: 'check', lookedAt: job.overdue.lookAt, faults: [] })"
+          >Still fine</ElButton
+        >
+        <RouterLink class="el-button" :to="`/lots/${job.code}/check`">Some left</RouterLink>
+        <ElButton
+          :disabled="busy"
+          @click="act(job.code, { act: 'lose', weightG: job.overdue.weightG, cause: 'past its time' })"
+          >All gone</ElButton
+        >
       </template>
       <RouterLink v-else-if="job.kind === 'check'" class="el-button el-button--primary" :to="`/lots/${job.code}/check`"
         >Start check</RouterLink

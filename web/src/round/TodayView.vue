@@ -5,8 +5,18 @@ import { ElButton } from 'element-plus'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { cropColour, cropOf, lotName } from '../almanac'
-import { amount, fullDate, humidity, inUnits, shortDate, temperature, useFrame, weight } from '../households'
-import { useAct } from '../lots'
+import {
+  amount,
+  fullDate,
+  BackupNotice,
+  humidity,
+  inUnits,
+  shortDate,
+  temperature,
+  useFrame,
+  weight,
+} from '../households'
+import { TroubledLots, useAct } from '../lots'
 import JobRow from './JobRow.vue'
 import Spark from './Spark.vue'
 import WeatherDays from './WeatherDays.vue'
@@ -15,6 +25,17 @@ const frame = useFrame()
 const route = useRoute()
 const on = computed(() => (typeof route.query['on'] === 'string' ? route.query['on'] : undefined))
 const { answer: round, failure } = useView(readRound, () => ({ query: { on: on.value } }))
+/** What has outlived its time comes before everything else, wherever it lies. */
+const overdue = computed(() =>
+  (round.value?.places ?? []).flatMap((place) =>
+    place.jobs.filter((job) => job.overdue).map((job) => ({ job, place })),
+  ),
+)
+const places = computed(() =>
+  (round.value?.places ?? [])
+    .map((place) => ({ ...place, jobs: place.jobs.filter((job) => !job.overdue) }))
+    .filter((place) => place.jobs.length > 0),
+)
 const count = computed(() => round.value?.places.reduce((sum, p) => sum + p.jobs.length, 0) ?? 0)
 const { act, refusal } = useAct()
 const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`
@@ -34,6 +55,8 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
           >
         </p>
       </header>
+      <BackupNotice />
+      <TroubledLots :lots="round.troubled" />
       <section v-if="count === 0" class="card quiet">
         <h2>Nothing needs you{{ on && on !== frame.today ? ' that day' : ' today' }}</h2>
         <p v-if="round.nextJobs.length">
@@ -47,7 +70,23 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
           jobs appear here.
         </p>
       </section>
-      <section v-for="place in round.places" :key="place.id" class="card place">
+      <section v-if="overdue.length" class="card place" aria-label="Past their time">
+        <header class="row">
+          <h2>Past their time</h2>
+          <span class="soft">nobody has looked since; they are not counted on</span>
+        </header>
+        <div class="rows">
+          <JobRow
+            v-for="o in overdue"
+            :key="o.job.id"
+            :job="o.job"
+            :place-id="o.place.id"
+            :where="o.place.name"
+            :today="frame.today"
+          />
+        </div>
+      </section>
+      <section v-for="place in places" :key="place.id" class="card place">
         <header class="row">
           <h2>{{ place.name }}</h2>
           <Spark :values="place.recent" :ok="place.verdict.suits" />

@@ -102,10 +102,15 @@ function drop(code: string, to: string) {
         />
         <section v-if="lot && !moving" class="card stack" aria-label="Chosen lot">
           <h2>{{ lotName(lot.crop, lot.heap, lot.dried) }} {{ lot.code }}</h2>
+          <p v-if="lot.trouble" class="bad">Cannot be worked out: {{ lot.trouble }}</p>
           <template v-if="lot.keeps">
-            <p class="soft">{{ weight(lot.weightG) }} in {{ lot.place?.toLowerCase() }}; 9 in 10 still sound until</p>
-            <p class="figure">{{ untilDate(lot.keeps.nineInTenUntil.p50, lot.keeps.beyond) }}</p>
             <p class="soft">
+              {{ weight(lot.weightG) }} in {{ lot.place?.toLowerCase() }};
+              {{ lot.keeps.overdueSince ? 'its time was over on' : '9 in 10 still sound until' }}
+            </p>
+            <p class="figure">{{ untilDate(lot.keeps.nineInTenUntil.p50, lot.keeps.beyond) }}</p>
+            <p v-if="lot.keeps.overdueSince" class="bad">Nobody has looked since: what became of it?</p>
+            <p v-else class="soft">
               8 chances in 10: {{ dateRange(lot.keeps.nineInTenUntil.p10, lot.keeps.nineInTenUntil.p90) }}.
               {{ sentence(lot.keeps.endedBy) }} ends it first.
             </p>

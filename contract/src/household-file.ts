@@ -1,0 +1,161 @@
+import { Unknown } from 'typebox'
+import { endpoint, ofHousehold } from './endpoint'
+import { allViews, householdSummary } from './households'
+import { placeKindIds } from './places'
+import { columnMapping } from './readings'
+import {
+  between,
+  bool,
+  civilDate,
+  closed,
+  either,
+  instant,
+  just,
+  listOf,
+  nullable,
+  number,
+  oneOf,
+  relativeHumidityPct,
+  rainMm,
+  saying,
+  temperatureC,
+  textUpTo,
+  uuid,
+  whole,
+  words,
+  type Static,
+} from './shapes'
+
+const most = { maxItems: 600_000 }
+const details = Unknown()
+
+/**
+ * Everything of one household in one open file. Weights in g, temperatures in °C, humidity in %, rain in mm, instants in
+ * UTC; ids hold within the file. What is worked out from these is not in it.
+ */
+export const householdFile = closed({
+  format: just('vadose-household'),
+  version: whole(1, 1),
+  household: closed({
+    name: saying(60),
+    timeZone: saying(60),
+    latitudeDeg: between(-66, 66),
+    altitudeM: between(-100, 3000),
+    /** MM-DD */
+    seasonStart: textUpTo(5),
+    units: oneOf('metric', 'us'),
+    authority: closed({ name: nullable(textUpTo(120)), url: nullable(textUpTo(300)) }),
+    /** its practice clock; null where it lives by the real one */
+    practiceNow: nullable(instant),
+  }),
+  almanac: closed({
+    numbers: listOf(
+      closed({
+        crop: words,
+        path: textUpTo(120),
+        value: either([number, listOf(number, { maxItems: 2 })]),
+        why: textUpTo(300),
+        setAt: instant,
+      }),
+    ),
+    choices: listOf(closed({ crop: words, topic: textUpTo(60), choice: textUpTo(60) })),
+    own: listOf(closed({ id: words, data: details })),
+  }),
+  places: listOf(
+    closed({ id: uuid, name: saying(40), kind: oneOf(...placeKindIds), walk: number, simulated: bool }),
+    most,
+  ),
+  harvests: listOf(
+    closed({
+      id: uuid,
+      crop: words,
+      variety: nullable(words),
+      bed: nullable(words),
+      harvestedOn: civilDate,
+      totalG: number,
+      signShare: nullable(number),
+      bedMarked: bool,
+      recordedAt: instant,
+    }),
+    most,
+  ),
+  lots: listOf(
+    closed({
+      id: uuid,
+      code: words,
+      crop: words,
+      heap: words,
+      fate: words,
+      harvest: nullable(uuid),
+      splitFrom: nullable(uuid),
+      broughtOn: civilDate,
+      /** a JPEG in base64 */
+      picture: nullable(words),
+    }),
+    most,
+  ),
+  /** The ledger, in the order it was written; `n` counts from 1, and is what a striking entry names. */
+  events: listOf(
+    closed({
+      n: whole(1, 600_000),
+      lot: uuid,
+      kind: words,
+      at: instant,
+      recordedAt: instant,
+      weightG: number,
+      pieces: number,
+      place: nullable(uuid),
+      details,
+    }),
+    most,
+  ),
+  imports: listOf(
+    closed({
+      id: uuid,
+      place: uuid,
+      fileName: words,
+      given: number,
+      added: number,
+      first: instant,
+      last: instant,
+      madeAt: instant,
+      undoneAt: nullable(instant),
+    }),
+    most,
+  ),
+  mappings: listOf(closed({ headings: words, mapping: columnMapping })),
+  /** Sensors without their tokens: a real one is given another where the file is brought in. */
+  sensors: listOf(closed({ id: uuid, place: uuid, name: words, simulated: bool, lastAt: nullable(instant) })),
+  /** Air by place and source, columns of equal length. */
+  readings: listOf(
+    closed({
+      place: uuid,
+      source: oneOf('hand', 'sensor', 'import', 'simulated', 'forecast'),
+      import: nullable(uuid),
+      /** seconds since 1970 UTC */
+      at: listOf(whole(-2_208_988_800, 4_102_444_800), { maxItems: 6_000_000 }),
+      temperatureC: listOf(temperatureC, { maxItems: 6_000_000 }),
+      relativeHumidityPct: listOf(relativeHumidityPct, { maxItems: 6_000_000 }),
+      rainMm: nullable(listOf(nullable(rainMm), { maxItems: 6_000_000 })),
+    }),
+  ),
+})
+export type HouseholdFile = Static<typeof householdFile>
+
+export const exportHousehold = ofHousehold('household-file', {
+  method: 'GET',
+  path: '/file',
+  says: 'Everything of the household in one open file, with its canonical SHA-256 in the header X-Content-SHA256.',
+  answer: { file: 'application/json' },
+})
+
+export const importHousehold = endpoint('bring-household', {
+  method: 'POST',
+  path: '/household-files',
+  says: 'A household from its file, under an address of its own.',
+  body: householdFile,
+  answer: householdSummary,
+  status: 201,
+  limit: '256mb',
+  stale: ['households', ...allViews],
+})

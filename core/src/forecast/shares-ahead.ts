@@ -1,0 +1,24 @@
+import { useWithinShare } from '../larder'
+import type { House } from './house'
+import { keepingOf, soundSharesAhead } from './keeping'
+import type { LotState } from './lot'
+import { useWithin } from './use-within'
+
+/** What is left of a load's weight when it comes out of the dehydrator. Judgement: most fresh produce is four fifths water or more. */
+const dryerLeaves = 0.25
+
+const weekDays = 7
+export const weeksAhead = 53
+
+/** Share of a lot's weight likely to be there and sound so many weeks on, if nobody eats it; by week, from now. */
+export function sharesAhead(house: House, lot: LotState): Float64Array {
+  const weeks = (share: (days: number) => number) =>
+    Float64Array.from({ length: weeksAhead }, (_, week) => share(week * weekDays))
+  const soon = useWithin(house, lot)
+  if (soon) return weeks((days) => useWithinShare(soon.age + days, soon.days))
+  if (lot.stage === 'dryer') return weeks(() => dryerLeaves)
+  if (lot.stage === 'conditioning') return weeks(() => 1)
+  if (lot.stage === 'drying') return weeks(() => lot.cropData.curing?.finalWeightRatio.value ?? 1)
+  const keeping = keepingOf(house, lot)
+  return house.once(lot, 'ahead', [keeping], () => soundSharesAhead(house, lot, weekDays, weeksAhead))
+}

@@ -1,0 +1,55 @@
+import { Refusal } from '../refusal'
+import { curingOfLot, dryerOf } from './curing'
+import type { House } from './house'
+import { keepingOf } from './keeping'
+import { optionsFor } from './line-options'
+import type { LotState } from './lot'
+import { sharesAhead } from './shares-ahead'
+
+const finite = (...numbers: number[]) => {
+  if (numbers.some((n) => !Number.isFinite(n))) throw new Refusal('no-number', 'Its figures lead nowhere.')
+}
+
+/** Works out everything of one lot that any screen asks for. @throws whatever is wrong with it */
+function workOut(house: House, lot: LotState): void {
+  finite(lot.weightG, ...sharesAhead(house, lot))
+  if (lot.stage === 'drying') {
+    finite(curingOfLot(house, lot).state.progress)
+    optionsFor(house, lot)
+  } else if (lot.stage === 'dryer') {
+    const { doneAtMs, rotateAtMs } = dryerOf(house, lot)
+    finite(doneAtMs.p50, rotateAtMs)
+  } else if (lot.stage === 'stored' || lot.stage === 'fresh') {
+    finite(keepingOf(house, lot).forecast.nineInTenDay.p50)
+  }
+}
+
+/** Found out once of each house. */
+const known = new WeakMap<House, Map<string, string | undefined>>()
+
+/** What keeps a lot from being worked out; undefined where nothing does. It is said on the lot's own line. */
+export function troubleOf(house: House, lot: LotState): string | undefined {
+  const own = known.get(house) ?? new Map<string, string | undefined>()
+  known.set(house, own)
+  if (!own.has(lot.id)) own.set(lot.id, triedOut(house, lot))
+  return own.get(lot.id)
+}
+
+function triedOut(house: House, lot: LotState): string | undefined {
+  try {
+    workOut(house, lot)
+    return undefined
+  } catch (error) {
+    return error instanceof Refusal ? error.message : 'Something in its history makes no sense.'
+  }
+}
+
+/** The lots that can be worked out: one that cannot takes no screen with it. */
+export const workable = (house: House): readonly LotState[] => house.lots.filter((lot) => !troubleOf(house, lot))
+
+/** The lots that cannot be worked out, with what is wrong. */
+export const troubled = (house: House): { lot: LotState; trouble: string }[] =>
+  house.lots.flatMap((lot) => {
+    const trouble = troubleOf(house, lot)
+    return trouble === undefined ? [] : [{ lot, trouble }]
+  })

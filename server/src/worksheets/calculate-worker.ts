@@ -1,0 +1,28 @@
+import { Refusal } from '@vadose/core/refusal'
+import { calculate, calculatorNamed } from './calculate'
+
+/** One call of a calculator, as text. */
+export interface Calculation {
+  name: string
+  text: string
+}
+export type Calculated = { answer: string } | { refusal: Pick<Refusal, 'code' | 'message' | 'field'> }
+
+/** Reads, checks, works out and writes: a piscina worker's task. */
+export default function ({ name, text }: Calculation): Calculated {
+  try {
+    let input: unknown
+    try {
+      input = JSON.parse(text)
+    } catch {
+      throw new Refusal('invalid', 'The request is not valid JSON.')
+    }
+    return { answer: JSON.stringify(calculate(calculatorNamed(name), input)) }
+  } catch (error) {
+    if (error instanceof Refusal) return { refusal: { code: error.code, message: error.message, field: error.field } }
+    // nested deeper than anybody's input
+    if (error instanceof RangeError)
+      return { refusal: { code: 'invalid', message: 'It is nested too deeply.', field: undefined } }
+    throw error
+  }
+}

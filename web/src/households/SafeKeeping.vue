@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { makeBackup, readBackups } from '@vadose/contract/backup'
+import { exportHousehold, importHousehold, type HouseholdFile } from '@vadose/contract/household-file'
+import { ElButton, ElUpload, type UploadFile } from 'element-plus'
+import 'element-plus/es/components/upload/style/css'
+import { ref } from 'vue'
+import { householdHere, linkTo } from '../call'
+import { useView, write } from '../view'
+import { backupWarning } from './backup-warning'
+import { refused } from './refused'
+import { bytesWords, dayAndTime } from './words'
+
+/** What keeps the record when the disk does not: backups of everything, and one open file of this household. */
+const emit = defineEmits<{ brought: [address: string] }>()
+const { answer: state } = useView(readBackups)
+const failure = ref('')
+const busy = ref('')
+
+async function attempt(what: string, work: () => Promise<unknown>) {
+  failure.value = ''
+  busy.value = what
+  try {
+    await work()
+  } catch (error) {
+    failure.value = refused(error).message
+  } finally {
+    busy.value = ''
+  }
+}
+const backUp = () => attempt('backup', () => write(makeBackup, {}))
+const bring = (file: UploadFile) =>
+  attempt('file', async () => {
+    let body: HouseholdFile
+    try {
+      body = JSON.parse(await file.raw!.text()) as HouseholdFile
+    } catch {
+      throw new Error('That file is no household of Vadose’s.')
+    }
+    const { address } = await write(importHousehold, { body })
+    emit('brought', address)
+  })
+</script>
+
+<template>
+  <section class="card stack" aria-label="Safe keeping">
+    <h2>Safe keeping</h2>
+    <template v-if="state?.folder">
+      <p v-if="state.last">
+        Last good backup: <strong>{{ dayAndTime(state.last.at) }}</strong>, {{ bytesWords(state.last.bytes) }}, in
+        <code>{{ state.folder }}</code>
+      </p>
+      <p v-else class="soft">No backup yet; the first is made within minutes, in {{ state.folder }}.</p>
+      <p v-if="backupWarning(state)" class="notice bad" role="alert">{{ backupWarning(state) }}</p>
+      <p class="soft">
+        One is made every night and read back: seven days, four weeks and twelve months of them stay. Another disk is
+        better than this one; the README says how.
+      </p>
+    </template>
+    <p v-else-if="state" class="soft">
+      Nothing is backed up by itself here. ./vadose backup makes one file of everything.
+    </p>
+    <div class="row">
+      <ElButton v-if="state?.folder" :disabled="busy !== ''" @click="backUp">
+        {{ busy === 'backup' ? 'Backing up …' : 'Back up now' }}
+      </ElButton>
+      <a v-if="householdHere" class="el-button" :href="linkTo(exportHousehold, {})" download
+        >This household, one file</a
+      >
+      <ElUpload :auto-upload="false" :show-file-list="false" accept=".json,application/json" :on-change="bring">
+        <span class="el-button">{{ busy === 'file' ? 'Reading …' : 'Bring a household from its file' }}</span>
+      </ElUpload>
+    </div>
+    <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
+  </section>
+</template>
+
+<style scoped>
+code {
+  overflow-wrap: anywhere;
+}
+</style>
