@@ -7,7 +7,15 @@ const [, , how, where, ...rest] = process.argv
 const run = (command, args, env = {}) =>
   spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...env } }).status ?? 1
 
-const keep = (passed, failed) => writeFileSync(`${where}.count`, `${passed} ${failed}`)
+const keep = (passed, failed, names = []) => {
+  writeFileSync(`${where}.count`, `${passed} ${failed}`)
+  writeFileSync(`${where}.failed`, names.join('\n'))
+}
+/** Names of the tests that failed, in what Playwright reports: suites within suites. */
+const unexpected = (suite) => [
+  ...(suite.specs ?? []).filter(({ ok }) => !ok).map(({ file, line, title }) => `${file}:${line} ${title}`),
+  ...(suite.suites ?? []).flatMap(unexpected),
+]
 
 if (how === 'one') {
   const status = run(rest[0], rest.slice(1))
@@ -24,15 +32,20 @@ if (how === 'one') {
     `--outputFile.json=${out}`,
   ])
   const counts = existsSync(out) ? JSON.parse(readFileSync(out, 'utf8')) : { numPassedTests: 0, numFailedTests: 0 }
+  const failed = (counts.testResults ?? []).flatMap(({ name, status, assertionResults }) => [
+    ...assertionResults.filter((test) => test.status === 'failed').map((test) => `${name} ${test.fullName}`),
+    ...(status === 'failed' && assertionResults.length === 0 ? [name] : []),
+  ])
   // a suite that broke before its tests counts as one failure
-  keep(counts.numPassedTests, Math.max(counts.numFailedTests, status === 0 ? 0 : 1))
+  keep(counts.numPassedTests, Math.max(counts.numFailedTests, status === 0 ? 0 : 1), failed)
 } else if (how === 'playwright') {
   const out = `${where}.json`
   const status = run('npx', ['--no-install', 'playwright', 'test', '--reporter=list,json', ...rest], {
     PLAYWRIGHT_JSON_OUTPUT_NAME: out,
   })
-  const stats = existsSync(out) ? JSON.parse(readFileSync(out, 'utf8')).stats : { expected: 0, unexpected: 0, flaky: 0 }
-  keep(stats.expected + stats.flaky, Math.max(stats.unexpected, status === 0 ? 0 : 1))
+  const report = existsSync(out) ? JSON.parse(readFileSync(out, 'utf8')) : {}
+  const stats = report.stats ?? { expected: 0, unexpected: 0, flaky: 0 }
+  keep(stats.expected + stats.flaky, Math.max(stats.unexpected, status === 0 ? 0 : 1), unexpected(report))
 } else if (how === 'sum') {
   let passed = 0
   let failed = 0
@@ -43,6 +56,9 @@ if (how === 'one') {
     console.log(
       `${name.replace('.count', '').padEnd(12)}${String(good).padStart(5)} passed${String(bad).padStart(5)} failed`,
     )
+    // named at the end again, where they are looked for
+    const names = readFileSync(`${where}/${name.replace('.count', '.failed')}`, 'utf8').trim()
+    if (names) console.log(names.replace(/^/gm, '  '))
     passed += good
     failed += bad
   }

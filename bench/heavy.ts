@@ -1,8 +1,10 @@
 import { randomUUID } from 'node:crypto'
 import { createServer } from 'node:http'
 import type { AddressInfo } from 'node:net'
+import { resolve } from 'node:path'
 import { pino } from 'pino'
 import { makeApp } from '../server/src/app'
+import { Aside } from '../server/src/aside/aside'
 import { openPool } from '../server/src/database'
 import { freshDatabase } from '../server/src/testing/database'
 import { Client, practiceHousehold } from '../server/src/testing/client'
@@ -15,7 +17,9 @@ const rounds = small ? 1 : 3
 
 const database = await freshDatabase('vadose_bench')
 const pool = openPool(database.url)
-const server = createServer(makeApp({ pool, webRoot: '.', programs: 'server/dist', log: pino({ level: 'silent' }) }))
+const aside = new Aside(resolve('server/dist/aside-worker.js'), database.url)
+const log = pino({ level: 'silent' })
+const server = createServer(makeApp({ pool, aside, webRoot: '.', programs: 'server/dist', log }))
 await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
 const client = new Client(`http://127.0.0.1:${(server.address() as AddressInfo).port}`)
 await practiceHousehold(client)

@@ -14,6 +14,7 @@ const options = {
     { in: resolve(here, 'src/backup/main.ts'), out: 'backup' },
     resolve(here, 'src/worksheets/calc.ts'),
     resolve(here, 'src/worksheets/calculate-worker.ts'),
+    resolve(here, 'src/aside/aside-worker.ts'),
   ].map((entry) => (typeof entry === 'string' ? { in: entry, out: entry.match(/([^/]+)\.ts$/)[1] } : entry)),
   outdir: resolve(here, 'dist'),
   bundle: true,

@@ -30,6 +30,8 @@ export interface Endpoint<Params = object, Query = unknown, Body = unknown, Answ
   readonly limit: string
   /** its body is read, and its answer written, away from the server's one thread: as text */
   readonly apart: boolean
+  /** tens of megabytes may come or go: served in a thread of its own, and views do not come with its answer */
+  readonly aside: boolean
   /** a write: the endpoints whose answers are not right any more after it */
   readonly stale: readonly string[]
   /** types only, never there */
@@ -50,6 +52,7 @@ interface Declared<P extends string, Q, B, A> {
   status?: number
   limit?: string
   apart?: boolean
+  aside?: boolean
   stale?: readonly string[]
 }
 
@@ -70,6 +73,7 @@ export function endpoint<
     status: 200,
     limit: '256kb',
     apart: false,
+    aside: false,
     stale: [],
     ...rest,
     ...(query && { query }),

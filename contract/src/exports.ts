@@ -21,6 +21,7 @@ export const exportReadings = ofHousehold('export-readings', {
   says: 'Readings of one place from a day on.',
   query: closed({ place: optional(textUpTo(40)), from: optional(civilDate) }),
   answer: { file: 'text/csv' },
+  aside: true,
 })
 
 export const exportJobs = ofHousehold('export-jobs', {

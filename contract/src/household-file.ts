@@ -147,6 +147,7 @@ export const exportHousehold = ofHousehold('household-file', {
   path: '/file',
   says: 'Everything of the household in one open file, with its canonical SHA-256 in the header X-Content-SHA256.',
   answer: { file: 'application/json' },
+  aside: true,
 })
 
 export const importHousehold = endpoint('bring-household', {
@@ -157,5 +158,6 @@ export const importHousehold = endpoint('bring-household', {
   answer: householdSummary,
   status: 201,
   limit: '256mb',
+  aside: true,
   stale: ['households', ...allViews],
 })

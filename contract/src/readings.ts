@@ -125,6 +125,7 @@ export const importReadings = ofHousehold('import-readings', {
   status: 201,
   // a year of five-minute readings is 3 MB
   limit: '32mb',
+  aside: true,
   stale: [...airViews, 'imports', 'mappings'],
 })
 
@@ -133,6 +134,7 @@ export const undoImport = ofHousehold('undo-import', {
   path: '/readings/imports/:id/undo',
   says: 'Takes back what a file added.',
   answer: closed({ removed: number }),
+  aside: true,
   stale: [...airViews, 'imports'],
 })
 

@@ -3,6 +3,7 @@ import express, { type Express } from 'express'
 import type { Logger } from 'pino'
 import { serveAlmanac } from './almanac/routes'
 import { openApi } from './api'
+import type { Aside } from './aside/aside'
 import type { Keeper } from './backup/keeper'
 import { serveBackup } from './backup/routes'
 import { Pulse, type Pool } from './database'
@@ -39,6 +40,8 @@ export interface AppOptions {
   log: Logger
   /** who makes backups by itself */
   keeper?: Keeper | undefined
+  /** who serves what is heavy */
+  aside?: Aside
   houses?: Houses
   /** answers are held against the contract: in tests */
   strict?: boolean
@@ -51,6 +54,7 @@ export function makeApp({
   programs,
   log,
   keeper,
+  aside,
   houses = new Houses(pool),
   strict = false,
 }: AppOptions): Express {
@@ -74,7 +78,7 @@ export function makeApp({
   api.get('/', (_request, response) => {
     response.json(openApi())
   })
-  const server = new Server({ pool, houses, strict })
+  const server = new Server({ pool, houses, aside, strict })
   serveHouseholds(server, pool)
   serveReadings(server, pool)
   serveBackup(server, keeper)

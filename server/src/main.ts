@@ -4,6 +4,7 @@ import { dirname, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { pino } from 'pino'
 import { makeApp } from './app'
+import { Aside } from './aside/aside'
 import { Keeper } from './backup/keeper'
 import { readConfig, SettingError } from './config'
 import { openPool, requireBoundRole } from './database'
@@ -31,7 +32,9 @@ async function main(): Promise<void> {
   const { ownerUrl, migrations, pgBin: bin } = config
   const keeper = config.backups ? new Keeper({ ownerUrl, migrations, bin }, config.backups, log) : undefined
   keeper?.start()
-  const server = createServer(makeApp({ pool, keeper, webRoot: config.webRoot, programs: config.programs, log }))
+  const { databaseUrl, programs, webRoot } = config
+  const aside = new Aside(`${programs}/aside-worker.js`, databaseUrl)
+  const server = createServer(makeApp({ pool, keeper, aside, webRoot, programs, log }))
   server.on('error', (error: NodeJS.ErrnoException) => {
     console.error(
       error.code === 'EADDRINUSE'
@@ -56,7 +59,7 @@ async function main(): Promise<void> {
   const stop = () => {
     remember()
     keeper?.stop()
-    server.close(() => void pool.end().then(() => process.exit(0)))
+    server.close(() => void Promise.all([aside.end(), pool.end()]).then(() => process.exit(0)))
     server.closeAllConnections()
   }
   process.on('SIGINT', stop)

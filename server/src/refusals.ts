@@ -13,6 +13,7 @@ const statusOf: Record<string, number> = {
   'number-used': 409,
   'too-many': 429,
   'too-much': 413,
+  'too-heavy': 503,
 }
 
 export function refusalBody(refusal: Refusal): ErrorBody {

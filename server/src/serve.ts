@@ -1,4 +1,4 @@
-import { isFile, type AnyEndpoint, type Endpoint } from '@vadose/contract/endpoint'
+import { isFile, type AnyEndpoint, type Endpoint, type Method } from '@vadose/contract/endpoint'
 import type { House } from '@vadose/core/forecast'
 import { civilDateOf } from '@vadose/core/households'
 import { Refusal } from '@vadose/core/refusal'
@@ -14,6 +14,7 @@ import {
   type RequestNumber,
 } from './households'
 import type { Houses, Move } from './projections'
+import type { Aside } from './aside/aside'
 import { bodyReader } from './body'
 import { checker, querySchema } from './validate'
 
@@ -96,6 +97,8 @@ export interface Input<Params, Query, Body> {
 }
 type ForHousehold<P, Q, B, A> = (visit: Visit, input: Input<P, Q, B>, response: Response) => Promise<A> | A
 
+const nameOf = (method: Method) => method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'
+
 interface Served {
   endpoint: AnyEndpoint
   pattern: RegExp
@@ -106,6 +109,8 @@ interface Served {
 export interface Serving {
   pool: Pool
   houses: Houses
+  /** who serves what is heavy, where not this thread */
+  aside?: Aside | undefined
   /** answers are held against the contract: in tests */
   strict?: boolean
 }
@@ -136,6 +141,11 @@ export class Server {
     if (method === 'GET' && !isFile(endpoint.answer)) this.views.push(served)
     const read = bodyReader(endpoint)
     const hold = this.holder(endpoint)
+    // months of what lots lived through may have changed: what the page asks for next has it in
+    const settle = async (request: Request) => {
+      if (method !== 'GET') await (await this.visit(request)).settled()
+    }
+    if (endpoint.aside && this.hand(endpoint, settle)) return
     this.at(endpoint, async (request, response) => {
       const { household: address, ...params } = request.params as { household: string } & P
       const { body, number } = read(request, params)
@@ -147,7 +157,7 @@ export class Server {
       if (isFile(endpoint.answer)) return
       hold(answer)
       response.status(endpoint.status)
-      const wanted = method === 'GET' ? [] : wantedViews(request)
+      const wanted = method === 'GET' || endpoint.aside ? [] : wantedViews(request)
       if (method === 'GET') response.type('json').send(textOf(answer))
       else response.json(wanted.length === 0 ? answer : { answer, fresh: await this.fresh(visit, wanted) })
     })
@@ -161,6 +171,7 @@ export class Server {
     const query = endpoint.query ? checker(querySchema(endpoint.query)) : () => ({})
     const read = bodyReader(endpoint)
     const hold = this.holder(endpoint)
+    if (endpoint.aside && this.hand(endpoint)) return
     this.at(endpoint, async (request, response) => {
       const { body, number } = read(request, request.params)
       const input = { params: request.params, query: query(request.query), body }
@@ -195,9 +206,16 @@ export class Server {
     }
   }
 
+  /** Hands what is heavy on to whoever serves it; whether there is somebody. */
+  private hand({ method, path }: AnyEndpoint, after?: (request: Request) => Promise<void>): boolean {
+    const { aside } = this.serving
+    if (aside) this.router[nameOf(method)](path, (request, response) => aside.forward(request, response, after))
+    return aside !== undefined
+  }
+
   private at(endpoint: AnyEndpoint, handle: (request: Request, response: Response) => Promise<void>): void {
     const { method, path, body, limit, apart } = endpoint
-    const name = method.toLowerCase() as 'get' | 'post' | 'put' | 'delete'
+    const name = nameOf(method)
     if (method === 'GET') return void this.router[name](path, handle)
     const parse =
       body && isFile(body)
@@ -208,7 +226,7 @@ export class Server {
     this.router[name](path, parse, handle)
   }
 
-  private async visit(request: Request, number: RequestNumber | undefined): Promise<Visit> {
+  private async visit(request: Request, number?: RequestNumber): Promise<Visit> {
     const address = String(request.params['household'])
     const household = /^[a-z0-9-]{1,60}$/.test(address) ? await householdAt(this.serving.pool, address) : undefined
     if (!household) throw unknownHousehold(address)

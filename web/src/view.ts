@@ -61,7 +61,7 @@ interface Fresh {
 export async function write<P, Q, B, A>(endpoint: Endpoint<P, Q, B, A>, asked: Asked<P, Q, B>): Promise<A> {
   const stale = (query: Query) => endpoint.stale.includes(String(query.queryKey[0]))
   const open = answers.getQueryCache().findAll({ type: 'active', predicate: stale })
-  const own = endpoint.path.startsWith('/households/:household')
+  const own = endpoint.path.startsWith('/households/:household') && !endpoint.aside
   const views = own ? open.map((query) => String(query.queryKey[1])) : []
   const got = await send(endpoint as Endpoint, asked as AnyAsked, views)
   const { answer, fresh } = views.length > 0 ? (got as Fresh) : { answer: got, fresh: {} as Fresh['fresh'] }

@@ -187,7 +187,8 @@ describe('one open file of a household', () => {
 
   it('that is damaged is refused by name, and nothing of it is there', async () => {
     const file = (await (await fetch(client.address('/file'))).json()) as Record<'household', object> &
-      Record<'events' | 'lots' | 'readings', object[]>
+      Record<'events' | 'lots', object[]> & { readings: { at: number[] }[] }
+    const [first] = file.readings
     const households = async () => ((await client.get('/households')).body as unknown[]).length
     const before = await households()
     for (const [part, field] of [
@@ -195,7 +196,7 @@ describe('one open file of a household', () => {
       [{ household: { ...file['household'], timeZone: 'UTC+3' } }, 'household/timeZone'],
       [{ events: file['events'].slice(1) }, 'events'],
       [{ lots: file['lots'].map((lot: object) => ({ ...lot, crop: 'moon-melon' })) }, 'lots'],
-      [{ readings: [{ ...file['readings'][0], at: [1] }] }, 'readings'],
+      [{ readings: [{ ...first, at: [...first!.at, 1] }] }, 'readings'],
       [{ lots: [] }, undefined],
       [{ harvests: 'none' }, 'harvests'],
     ] as const) {

@@ -90,7 +90,7 @@ export function serveReadings(server: Server, pool: Pool): void {
 
   server.household(listMappings, (visit) => visit.read((db) => mappingsOf(db, visit.id)))
 
-  server.household(importReadings, async (visit, { body: given }, response) => {
+  server.household(importReadings, async (visit, { body: given }) => {
     requireColumns(given)
     const { nowMs } = visit.moment
     requireRecent(given.at[0]! * 1000, nowMs, visit.household.timeZone, 'at/0')
@@ -113,7 +113,7 @@ export function serveReadings(server: Server, pool: Pool): void {
       })
       return { id, given: given.at.length, added: given.at.length - there }
     }
-    const answer = await visit.write(async (db) => {
+    return visit.write(async (db) => {
       await check(db)
       const added =
         (await addReadings(db, visit.id, 'import', measured, id)) +
@@ -132,15 +132,11 @@ export function serveReadings(server: Server, pool: Pool): void {
       }
       return { id, given: given.at.length, added }
     })
-    // a file may change months of what lots lived through: what the page shows next has it in
-    if (!response.headersSent) await visit.settled()
-    return answer
   })
 
   server.household(undoImportEndpoint, async (visit, { params: { id } }) => {
     const removed = isUuid(id) ? await visit.write((db) => undoImport(db, visit.id, id)) : undefined
     if (removed === undefined) throw new Refusal('not-found', 'There is no such import to take back.')
-    await visit.settled()
     return { removed }
   })
 

@@ -4,6 +4,7 @@ import { fileURLToPath } from 'node:url'
 import { pino } from 'pino'
 import { afterAll, beforeAll } from 'vitest'
 import { makeApp } from '../app'
+import { Aside } from '../aside/aside'
 import { openPool, type Pool } from '../database'
 import { freshDatabase, type FreshDatabase } from './database'
 
@@ -32,7 +33,8 @@ export async function serveOver(database: FreshDatabase): Promise<Served> {
   const pool = openPool(database.url)
   const owner = openPool(database.ownerUrl)
   const log = pino({ level: 'silent' })
-  const server: Server = createServer(makeApp({ pool, webRoot, programs, log, strict: true }))
+  const aside = new Aside(`${programs}/aside-worker.js`, database.url, true)
+  const server: Server = createServer(makeApp({ pool, aside, webRoot, programs, log, strict: true }))
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
   return {
@@ -44,6 +46,7 @@ export async function serveOver(database: FreshDatabase): Promise<Served> {
         server.close(resolve)
         server.closeAllConnections()
       })
+      await aside.end()
       await pool.end()
       await owner.end()
       await database.drop()
