@@ -89,6 +89,12 @@ export const bearableBadShare = 0.02
 /** However it goes, a lot is looked at before so much of what is sound is expected to be gone. */
 export const lookBeforeLost = 0.1
 
+/** The first looks, days from storing: what came in hurt has shown by then. Common practice, no source. */
+export const firstLookDays: readonly number[] = [12, 28]
+
+/** More bad than this among those looked at: go through all of them. Common practice, no source. */
+export const goThroughAllShare = 0.25
+
 /** A running piece wants finding before it has spoilt any: it counts for this much of a neighbour spoilt. */
 export const ownHarm = 0.05
 
@@ -96,7 +102,10 @@ export const ownHarm = 0.05
  * How unlike a binomial draw the bad ones of a look are: pieces of one bed, net or hand share their fate, and the book's
  * curve is not this lot's. Correlation between the pieces looked at.
  */
-export const looksCorrelation = 0.01
+export const looksCorrelation = 0.02
+
+/** Of the bad ones looked at, the share that is noticed: judgement. */
+export const foundByLooking = 0.95
 
 /** Nobody looks oftener or should look less often than this, days. */
 export const checkIntervalDays = { lo: 3, hi: 56 } as const
@@ -143,6 +152,42 @@ export const bedYears = 4
 
 /** Older harvests than this are a slip of the year, days. */
 export const oldestHarvestDays = 400
+
+/**
+ * Share of hurt or infected pieces that come in with a lot, and how many lots are so: most have hardly any, some a
+ * tenth, a few a quarter. `many`: the nicked and bruised ones, kept apart. Judgement.
+ */
+export const cullShares: Record<'usual' | 'many', readonly (readonly [share: number, lots: number])[]> = {
+  usual: [
+    [0.01, 0.65],
+    [0.04, 0.22],
+    [0.1, 0.1],
+    [0.25, 0.03],
+  ],
+  many: [
+    [0.04, 0.2],
+    [0.1, 0.35],
+    [0.25, 0.3],
+    [0.45, 0.15],
+  ],
+}
+
+/** However much looks have taught, the time a lot has left is not the model's: log standard deviation. */
+export const timeLeftLogSd = 0.28
+
+/**
+ * How far a place's air over the months to come may be off the expected, °C standard deviation: measured there, or only
+ * guessed from its kind. Judgement.
+ */
+export const placeOffC = { measured: 0.7, guessed: 1.75 } as const
+
+/** Share of lots whose life is nothing like the forecast, and how much wider it spreads then. */
+export const strangeLots = 0.25
+export const strangeSd = 2.5
+
+/** Share of lots whose pieces are less alike than usual, and by how much: a factor on the shape of ageing and sprouting. */
+export const unlikeLots = 0.3
+export const unlikeShape = 0.35
 
 /**
  * Share of a lot sound at the geometric middle of a handbook's storage life: the book says how long a lot stays good to

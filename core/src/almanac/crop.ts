@@ -47,6 +47,7 @@ export const ends = [
   'chilling',
   'greening',
   'ethylene',
+  'early rot',
 ] as const
 export type End = (typeof ends)[number]
 
@@ -57,8 +58,8 @@ export interface Fault {
   cause: string
   /** does it run to neighbours */
   spreads: 'quickly' | 'slowly' | 'no'
-  /** the end of keeping it counts as, so that checks teach the right hazard */
-  ends: End
+  /** the end of keeping it speaks of, so that looks teach the right one; none where it only looks bad */
+  ends: End | 'none'
   /** first is proposed */
   actions: FaultAction[]
 }

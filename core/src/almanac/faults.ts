@@ -1,4 +1,4 @@
-import type { End, Fault, FaultAction } from './crop'
+import type { Fault, FaultAction } from './crop'
 
 const bin = (detail: string, label = 'Out of the house'): FaultAction => ({ id: 'bin', label, becomes: 'lost', detail })
 const compost = (detail: string): FaultAction => ({ id: 'bin', label: 'Compost', becomes: 'lost', detail })
@@ -30,7 +30,7 @@ const fault = (
   signs: string,
   cause: string,
   spreads: Fault['spreads'],
-  end: End,
+  end: Fault['ends'],
   ...actions: FaultAction[]
 ): Fault => ({ id, label, signs, cause, spreads, ends: end, actions })
 
@@ -223,7 +223,7 @@ export const faults = {
     'corky scabs or black specks that do not wash off',
     'scab, black scurf',
     'no',
-    'rot',
+    'none',
     keep('Only looks: peel.'),
   ),
   'potato-holes': fault(

@@ -31,6 +31,33 @@ export function weightedSpread(values: ArrayLike<number>, weights: ArrayLike<num
   return { p10, p50, p90 }
 }
 
+/**
+ * Spread of weighted values that stand for what lies about them: straight between their middles, so that a coarse grid
+ * gives no steps.
+ * @param values finite, in any order
+ */
+export function gridSpread(values: ArrayLike<number>, weights: ArrayLike<number>): Spread {
+  const order = Array.from({ length: values.length }, (_, i) => i)
+    .filter((i) => weights[i]! > 0)
+    .sort((a, b) => values[a]! - values[b]!)
+  const total = order.reduce((sum, i) => sum + weights[i]!, 0)
+  const at = (share: number) => {
+    let below = 0
+    let [lastMiddle, last] = [0, values[order[0]!]!]
+    for (const i of order) {
+      const middle = (below + weights[i]! / 2) / total
+      if (middle >= share) {
+        const part = middle > lastMiddle ? (share - lastMiddle) / (middle - lastMiddle) : 1
+        return last + part * (values[i]! - last)
+      }
+      below += weights[i]!
+      ;[lastMiddle, last] = [middle, values[i]!]
+    }
+    return last
+  }
+  return { p10: at(0.1), p50: at(0.5), p90: at(0.9) }
+}
+
 export const mapSpread = <A, B>(spread: Spread<A>, f: (value: A) => B): Spread<B> => ({
   p10: f(spread.p10),
   p50: f(spread.p50),

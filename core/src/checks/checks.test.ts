@@ -66,7 +66,8 @@ describe('what looking teaches', () => {
     const { model } = steadyLife(cropById('garlic-hardneck'), 12, 60, 'net')
     const all = beliefAfterChecks(model, [{ day: 100, lookedAt: 96, bad: 6, lotSize: 96 }], 100)
     const few = beliefAfterChecks(model, [{ day: 100, lookedAt: 96, bad: 6 }], 100)
-    expect(soundNow(all)).toBeGreaterThan(0.999)
+    // one bad one in twenty is not noticed
+    expect(soundNow(all)).toBeGreaterThan(0.995)
     expect(soundNow(few)).toBeLessThan(0.97)
   })
   it('never tightens on no evidence', () => {
@@ -86,7 +87,7 @@ describe('what looking teaches', () => {
     const belief = beliefAfterChecks(model, [], 0)
     // they shrivel, and a wrinkle spoils no neighbour
     expect(nextCheckInDays(model, belief, 0, 150, spreadPerWeek.bare)).toBeGreaterThan(20)
-    const look = nextLookInDays(model, belief, 0, 150, spreadPerWeek.bare)
+    const look = nextLookInDays(model, belief, 0, 2, 150, spreadPerWeek.bare)
     expect(look).toBeLessThan(12)
     expect(meanSoundShare(model, belief.weights, look - 1)).toBeGreaterThan(0.9)
     expect(meanSoundShare(model, belief.weights, look)).toBeLessThanOrEqual(0.9)
@@ -95,7 +96,7 @@ describe('what looking teaches', () => {
     const { model } = steadyLife(cropById('potato-maincrop'), 9, 85, 'sack')
     for (const day of [0, 20, 60, 120, 200, 300]) {
       const belief = beliefAfterChecks(model, [], day)
-      const look = nextLookInDays(model, belief, day, 240, spreadPerWeek.sack)
+      const look = nextLookInDays(model, belief, day, 2, 240, spreadPerWeek.sack)
       expect(look).toBe(
         Math.min(
           nextCheckInDays(model, belief, day, 240, spreadPerWeek.sack),

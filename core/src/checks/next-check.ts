@@ -1,5 +1,5 @@
 import { bearableBadShare, checkIntervalDays, ownHarm } from '../assumptions'
-import { runningShare, soundShare, type LifeModel, type LotBelief } from '../stores'
+import { badShare, runningShare, runsForDays, soundShare, type LifeModel, type LotBelief } from '../stores'
 
 /**
  * Days until the next look: the earliest day on which the harm expected by then passes what the household bears.
@@ -21,7 +21,7 @@ export function nextCheckInDays(
   const { lo, hi } = checkIntervalDays
   let missed = 0
   const now = Array.from(belief.weights, (w, j) => {
-    missed += w * belief.badShare[j]! * runningShare(model, 0, nowDay, j)
+    missed += w * belief.bad[j]!.running
     return soundShare(model, nowDay, j)
   })
   // what the coming weeks' bad ones will do to their neighbours changes slowly
@@ -30,11 +30,16 @@ export function nextCheckInDays(
     let running = 0
     for (let j = 0; j < belief.weights.length; j++) {
       const kept = now[j]! > 1e-12 ? soundShare(model, nowDay + days, j) / now[j]! : 0
-      running += belief.weights[j]! * (1 - belief.badShare[j]!) * (1 - kept) * runs[j]!
+      running += belief.weights[j]! * (1 - badShare(belief.bad[j]!)) * (1 - kept) * runs[j]!
     }
-    // spoilt ones spoil others in turn: growth over the interval, from its start for the missed, on average for the new
-    const x = Math.max(1e-6, (spread * days) / 7)
-    const harm = pieces * (running * (ownHarm + (Math.expm1(x) - x) / x) + missed * Math.expm1(x))
+    // spoilt ones spoil others in turn until they have dried up: from the interval's start for the missed, on average for
+    // the new
+    const daily = spread / 7
+    const growth = daily - 1 / runsForDays
+    const x = Math.abs(growth * days) < 1e-6 ? 1e-6 : growth * days
+    const byMissed = (daily * days * Math.expm1(x)) / x
+    const byNew = (daily * days * (Math.expm1(x) - x)) / (x * x)
+    const harm = pieces * (running * (ownHarm + byNew) + missed * byMissed)
     return harm >= bearable
   }
   // both grow with the days, so the first due day is found by halving

@@ -1,6 +1,7 @@
-import { lookBeforeLost } from '../assumptions'
-import { soundShare, type LifeModel, type LotBelief } from '../stores'
+import { firstLookDays, goThroughAllShare, lookBeforeLost } from '../assumptions'
+import { cullsCome, soundShare, type LifeModel, type LotBelief } from '../stores'
 import { nextCheckInDays } from './next-check'
+import type { Check } from './posterior'
 
 /** Days until this share of what is sound now is expected to be gone, by whatever cause; at least one. */
 export function daysUntilLost(model: LifeModel, belief: LotBelief, nowDay: number, share: number): number {
@@ -23,15 +24,27 @@ export function daysUntilLost(model: LifeModel, belief: LotBelief, nowDay: numbe
 /**
  * Days until the next look at a lot: when its bad ones are expected to have done harm to their neighbours, but in any
  * case before more than a tenth of what is sound is expected to be gone. Wrinkles and sprouts spoil no neighbour, yet
- * nobody wants to find a crate of them.
+ * nobody wants to find a crate of them. What came in hurt shows in the first weeks, so the first looks come then.
+ * @param looks how many there have been
  * @param pieces how many there are
  * @param spread new bad ones a week for each bad one
  */
-export const nextLookInDays = (
+export function nextLookInDays(
   model: LifeModel,
   belief: LotBelief,
   nowDay: number,
+  looks: number,
   pieces: number,
   spread: number,
-): number =>
-  Math.min(nextCheckInDays(model, belief, nowDay, pieces, spread), daysUntilLost(model, belief, nowDay, lookBeforeLost))
+): number {
+  const believed = Math.min(
+    nextCheckInDays(model, belief, nowDay, pieces, spread),
+    daysUntilLost(model, belief, nowDay, lookBeforeLost),
+  )
+  const early = cullsCome(model) ? firstLookDays[looks] : undefined
+  return early === undefined ? believed : Math.min(believed, Math.max(1, Math.round(early - nowDay)))
+}
+
+/** A look that found so many bad says to go through all of it, if it was not all. */
+export const asksForAll = ({ lookedAt, bad, lotSize }: Pick<Check, 'lookedAt' | 'bad' | 'lotSize'>): boolean =>
+  bad > goThroughAllShare * lookedAt && lookedAt < (lotSize ?? Infinity)

@@ -1,22 +1,30 @@
-import { lotLifeLogSd } from '../assumptions'
-import { normalDeviate, stream } from '../chance'
+import { stream } from '../chance'
 import type { Crop, Packing } from '../almanac'
 import { spreadPerWeek, runningShare, soundShare, steadyLife, usualPacking, type LifeModel } from '../stores'
 import { requireWithin } from '../refusal'
 import { nextCheckInDays } from './next-check'
-import { beliefNow, noLooksYet, takeInLook } from './posterior'
+import { beliefNow, noLooksYet, takeInLook, type Check } from './posterior'
 import { simulateStore } from './store-simulation'
 
-/** Days each piece fails on, drawn from a lot's life at one scale. */
-export function drawFailures(model: LifeModel, scale: number, pieces: number, next: () => number): Float64Array {
+/** A state, drawn by how far it is believed in. */
+export function drawState({ prior }: LifeModel, next: () => number): number {
+  let left = next()
+  return Math.max(
+    0,
+    prior.findIndex((belief) => (left -= belief) < 0),
+  )
+}
+
+/** Days each piece fails on, drawn from a lot's life in one state. */
+export function drawFailures(model: LifeModel, j: number, pieces: number, next: () => number): Float64Array {
   return Float64Array.from({ length: pieces }, () => {
     const u = next()
     let lo = 0
     let hi = model.days
-    if (soundShare(model, hi, scale) > u) return Infinity
+    if (soundShare(model, hi, j) > u) return Infinity
     while (hi - lo > 0.25) {
       const mid = (lo + hi) / 2
-      if (soundShare(model, mid, scale) > u) lo = mid
+      if (soundShare(model, mid, j) > u) lo = mid
       else hi = mid
     }
     return hi
@@ -29,7 +37,7 @@ export function drawFailures(model: LifeModel, scale: number, pieces: number, ne
  */
 export function lookingByBelief(model: LifeModel, pieces: number, spread: number, bearable?: number) {
   const looks = noLooksYet(model)
-  return (look: { day: number; lookedAt: number; bad: number }): number => {
+  return (look: Omit<Check, 'lotSize'>): number => {
     if (look.lookedAt > 0) takeInLook(model, looks, { ...look, lotSize: look.lookedAt }, spread)
     const there = look.lookedAt > 0 ? look.lookedAt - look.bad : pieces
     return nextCheckInDays(model, beliefNow(looks), look.day, there, spread, bearable)
@@ -63,17 +71,12 @@ export function comparePolicies(
   const packing = input.packing ?? usualPacking(crop)
   const spread = spreadPerWeek[packing]
   const { model } = steadyLife(crop, temperatureC, relativeHumidityPct, packing)
-  const middle = Math.floor(model.scales.length / 2)
   // followed until a third of a middling lot would have gone: nobody looks over what is nearly all gone
   let days = 14
-  while (days < Math.min(420, model.days) && soundShare(model, days, middle) > 0.67) days++
+  while (days < Math.min(420, model.days) && soundShare(model, days, model.usual) > 0.67) days++
   const stores = Array.from({ length: storesCompared }, (_, i) => {
     const next = stream(seed * 1000 + i)
-    const scale = Math.exp(normalDeviate(next) * lotLifeLogSd)
-    const j = model.scales.reduce(
-      (best, s, at) => (Math.abs(Math.log(s / scale)) < Math.abs(Math.log(model.scales[best]! / scale)) ? at : best),
-      0,
-    )
+    const j = drawState(model, next)
     const failsOn = drawFailures(model, j, pieces, next)
     return {
       failsOn,

@@ -70,15 +70,15 @@ describe('looking by belief', () => {
     expect(alarmed).toBeLessThan(calm)
   })
   it('draws lives that half outlive the middle', () => {
-    const middle = Math.floor(model.scales.length / 2)
-    const fails = [...drawFailures(model, middle, 400, stream(9))].sort((a, b) => a - b)
+    const { model } = steadyLife(cropById('apple-late'), 15, 92, 'box')
+    const fails = [...drawFailures(model, model.usual, 400, stream(9))].sort((a, b) => a - b)
     const curve = fails.filter((d) => d <= fails[200]!).length
     expect(curve).toBeGreaterThan(190)
     expect(curve).toBeLessThan(215)
   })
   it('loses fewer than the calendar with as many looks, says how far it is, and refuses what no store is', () => {
     const told: number[] = []
-    const input = { crop: cropById('apple-late'), temperatureC: 6, relativeHumidityPct: 92, pieces: 60, everyWeeks: 2 }
+    const input = { crop: cropById('carrot'), temperatureC: 4, relativeHumidityPct: 95, pieces: 100, everyWeeks: 3 }
     const { everyWeeks, byBelief, fewerLostPct } = comparePolicies(input, (share) => told.push(share))
     expect(Math.abs(byBelief.looks / everyWeeks.looks - 1)).toBeLessThan(0.12)
     expect(fewerLostPct).toBeGreaterThan(5)

@@ -35,7 +35,7 @@ export function checkUpdate(
   return {
     lifeDays: unitLife(model, belief.weights),
     soundFractionNow: soundNow(belief),
-    nextCheckInDays: nextLookInDays(model, belief, now, pieces, spreadPerWeek.net),
+    nextCheckInDays: nextLookInDays(model, belief, now, checks.length, pieces, spreadPerWeek.net),
   }
 }
 

@@ -1,21 +1,29 @@
 import { hourMs } from '../air'
 import type { Spread } from '../chance'
 import { mapSpread } from '../chance'
-import { beliefAfterChecks, checkSize, nextLookInDays } from '../checks'
+import type { Crop } from '../almanac'
+import { asksForAll, beliefAfterChecks, checkSize, nextLookInDays, type Check } from '../checks'
+import type { LotHistory } from '../lots'
+import { placeOffC } from '../assumptions'
 import { dayMs, type CivilDate } from '../households'
 import {
   agesOf,
+  badShare,
   exposureOver,
   keepingForecast,
   lifeModel,
+  paceSlopePerC,
+  runs,
   spreadPerWeek,
   stand,
   survivalCurve,
   usualPacking,
+  usualPrior,
   type End,
   type Exposure,
   type KeepingForecast,
   type LifeModel,
+  type LifePrior,
   type LotBelief,
   type Packing,
 } from '../stores'
@@ -36,6 +44,8 @@ export interface LotKeeping {
   forecast: KeepingForecast
   nextCheckInDays: number
   lookAt: number
+  /** the last look found so many bad that all of it wants looking at */
+  goThroughAll: boolean
   /** its time is over, and nobody has looked since: when it was, as it was said after the last look */
   overdue: Spread | undefined
 }
@@ -61,6 +71,38 @@ function lived(house: House, lot: LotState, startMs: number): Lived {
     : { startMs, ...known.of }
 }
 
+/** What was set apart as hurt has many that go early. */
+const hurtHeaps = ['nicked', 'bruised', 'diseased']
+const cullsOf = ({ heap }: LotState): LifePrior['culls'] => (hurtHeaps.includes(heap) ? 'many' : 'usual')
+
+/** What not knowing a place's air to come does to the pace of life there. */
+const airLogSd = (house: House, crop: Crop, place: PlaceState | undefined): number =>
+  place
+    ? placeOffC[place.measuredAtMs === null ? 'guessed' : 'measured'] *
+      paceSlopePerC(crop, meanAhead(house, place).temperatureC)
+    : 0
+
+/** A look as it speaks: each find by its cause, what only looks bad left out. */
+function lookOf(crop: Crop, { lookedAt, bad, lotSize, faults }: LotHistory['checks'][number]): Omit<Check, 'day'> {
+  const size = lotSize === undefined ? {} : { lotSize }
+  const known = faults.flatMap(({ fault, pieces, action }) => {
+    const data = crop.faults.find(({ id }) => id === fault)
+    const kept = data?.actions.find(({ id }) => id === action)?.becomes === 'kept'
+    return data ? [{ pieces, ends: data.ends, kept }] : []
+  })
+  const sum = (of: typeof known) => of.reduce((total, { pieces }) => total + pieces, 0)
+  // of a crop that was another one then, only how many is known
+  if (sum(known) !== bad) return { lookedAt, bad, ...size }
+  const real = known.filter(({ ends }) => ends !== 'none')
+  return {
+    lookedAt,
+    bad: sum(real),
+    running: sum(real.filter(({ ends }) => runs.has(ends))),
+    kept: sum(real.filter(({ kept }) => kept)),
+    ...size,
+  }
+}
+
 /** what is counted in millions is looked over like a million */
 const mostPieces = 1_000_000
 
@@ -81,19 +123,21 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
       const settledMs = startMs + before.days * dayMs
       const exposure = exposureOver(cropData, lotAir(house, lot, settledMs, horizonDays * 24, place), before)
       const { ages, lossPct } = agesOf(cropData, exposure, packing, around)
-      const model = lifeModel(ages)
+      const model = lifeModel(ages, { ...usualPrior, culls: cullsOf(lot) })
       // to be carried elsewhere is to be carried there now: the forecast is the one the move itself will make
       const asOfMs = Math.max(elsewhere ? house.nowMs : house.dayStartMs, history.events.at(-1)?.atMs ?? 0)
       const nowDay = Math.max(0, (asOfMs - beganMs) / dayMs)
       const checks = history.checks
         .filter((check) => check.atMs >= beganMs)
-        .map((check) => ({ ...check, day: (check.atMs - beganMs) / dayMs }))
+        .map((check) => ({ day: (check.atMs - beganMs) / dayMs, ...lookOf(cropData, check) }))
       const spread = spreadPerWeek[packing]
       const belief = beliefAfterChecks(model, checks, nowDay, spread)
       const pieces = lot.pieces ?? Math.max(1, Math.round(lot.weightG / cropData.pieceG.value))
       const lastDay = checks.at(-1)?.day ?? 0
       const beliefThen = beliefAfterChecks(model, checks, lastDay, spread)
-      const forecast = keepingForecast(model, lossPct, nowDay, belief, spread)
+      const airSd = airLogSd(house, cropData, place)
+      const forecast = keepingForecast(model, lossPct, nowDay, belief, spread, airSd)
+      const goThroughAll = checks.length > 0 && asksForAll(checks.at(-1)!)
       const passed = !elsewhere && forecast.nineInTenDay.p50 <= nowDay
       return {
         startMs: beganMs,
@@ -103,10 +147,11 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
         belief,
         spread,
         forecast,
-        overdue: passed ? keepingForecast(model, lossPct, lastDay, beliefThen, spread).nineInTenDay : undefined,
-        nextCheckInDays: nextLookInDays(model, beliefThen, lastDay, pieces, spread),
+        overdue: passed ? keepingForecast(model, lossPct, lastDay, beliefThen, spread, airSd).nineInTenDay : undefined,
+        nextCheckInDays: goThroughAll ? 0 : nextLookInDays(model, beliefThen, lastDay, checks.length, pieces, spread),
         // nine in ten sure of catching a fault that one in ten has
-        lookAt: checkSize(Math.min(mostPieces, pieces), 0.1, 0.9),
+        lookAt: goThroughAll ? pieces : checkSize(Math.min(mostPieces, pieces), 0.1, 0.9),
+        goThroughAll,
       }
     },
   )
@@ -171,10 +216,10 @@ export function soundSharesAhead(house: House, lot: LotState, stepDays: number, 
   const sound = new Float64Array(count)
   belief.weights.forEach((weight, j) => {
     if (weight < leastWeight) return
-    let bad = belief.badShare[j]!
+    let bad = belief.bad[j]!
     for (let i = 0, day = nowDay; i < count; i++, day += stepDays) {
       if (i > 0) bad = stand(model, j, bad, Math.min(model.days, day - stepDays), Math.min(model.days, day), spread)
-      sound[i]! += weight * (1 - bad)
+      sound[i]! += weight * (1 - badShare(bad))
     }
   })
   const now = sound[0]!

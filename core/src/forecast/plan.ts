@@ -60,6 +60,7 @@ function lotJobs(house: House, lot: LotState): Job[] {
         lastCheckedOn: checked.length > 0 ? house.dateOf(checked.at(-1)!.atMs) : null,
         checkInDays: keeping.nextCheckInDays,
         lookAt: keeping.lookAt,
+        goThroughAll: keeping.goThroughAll,
         pieces: lot.pieces,
       },
       house.today,

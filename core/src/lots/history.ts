@@ -20,7 +20,13 @@ export interface LotHistory {
   airflow: { atMs: number; airflow: 'still' | 'breezy' | 'fan' }[]
   weighings: { atMs: number; weightG: number; basis: 'lot' | 'bunch' }[]
   tests: { atMs: number; test: string; passed: boolean }[]
-  checks: { atMs: number; lookedAt: number; bad: number; lotSize?: number }[]
+  checks: {
+    atMs: number
+    lookedAt: number
+    bad: number
+    lotSize?: number
+    faults: { fault: string; pieces: number; action: string }[]
+  }[]
   pack: string | null
   /** spells in the dehydrator, the last one now or just over; weights before the first: what went in */
   loads: {
@@ -137,6 +143,7 @@ export function lotHistory(events: readonly LotEvent[]): LotHistory {
         atMs: e.atMs,
         lookedAt: d.lookedAt ?? 0,
         bad: d.bad ?? 0,
+        faults: d.faults ?? [],
         ...(d.lotSize ? { lotSize: d.lotSize } : {}),
       })
     }

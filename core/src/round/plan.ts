@@ -147,21 +147,24 @@ export interface StoredLot {
   /** days the model gives from the last look, or from today if none */
   checkInDays: number
   lookAt: number
+  /** the last look found too many bad ones to leave it at a sample */
+  goThroughAll: boolean
   pieces: number | null
 }
 
 /** Jobs a stored lot asks for: the next look, and how many to look at. */
 export function storedJobs(lot: StoredLot, today: CivilDate): Job[] {
   const from = lot.lastCheckedOn ?? lot.storedOn
-  const due = addDays(from, Math.max(1, lot.checkInDays))
+  if (lot.goThroughAll)
+    return [{ kind: 'check', dueOn: from, why: 'More than a quarter were bad: go through all of it.' }]
+  const last = lot.lastCheckedOn
+    ? `Last looked over ${daysBetween(lot.lastCheckedOn, today)} days ago.`
+    : 'First look since it was stored: what came in hurt shows now.'
   return [
     {
       kind: 'check',
-      dueOn: due,
-      why:
-        (lot.lastCheckedOn
-          ? `Last looked over ${daysBetween(lot.lastCheckedOn, today)} days ago.`
-          : 'First look since it was stored.') + (lot.pieces ? ` Look at ${lot.lookAt} of ${lot.pieces}.` : ''),
+      dueOn: addDays(from, Math.max(1, lot.checkInDays)),
+      why: last + (lot.pieces ? ` Look at ${lot.lookAt} of ${lot.pieces}.` : ''),
     },
   ]
 }

@@ -40,7 +40,14 @@ describe('jobs of a hanging lot', () => {
 
 describe('jobs of what is kept', () => {
   it('is looked over when the model says, and says how many', () => {
-    const stored = { storedOn: '2026-08-04', lastCheckedOn: '2026-08-30', checkInDays: 20, lookAt: 18, pieces: 73 }
+    const stored = {
+      storedOn: '2026-08-04',
+      lastCheckedOn: '2026-08-30',
+      checkInDays: 20,
+      lookAt: 18,
+      pieces: 73,
+      goThroughAll: false,
+    }
     expect(storedJobs(stored, '2026-10-02')).toEqual([
       { kind: 'check', dueOn: '2026-09-19', why: 'Last looked over 33 days ago. Look at 18 of 73.' },
     ])

@@ -1,9 +1,10 @@
+import { gridSpread } from '../chance'
 import { airSeries, type AirSeries } from '../air'
 import { soundAtBooksMiddle } from '../assumptions'
 import type { Crop } from '../almanac'
 import { lifeModel } from './life-model'
 import { agesAtPace, exposureOver, usualPacking, type Exposure, type Packing, type Surroundings } from './rates'
-import { spreadPerWeek, stand } from './standing'
+import { badShare, noneBad, spreadPerWeek, stand } from './standing'
 
 const paces = new WeakMap<Crop, number>()
 /** A crop whose book cannot be met (something else ends it first) is not stretched further than this. */
@@ -48,8 +49,10 @@ function anchoredPace(crop: Crop): number {
   }
   const sound = (pace: number) => {
     const model = lifeModel(agesAtPace(crop, whole, usualPacking(crop), {}, pace).ages)
-    // the usual lot, neither longer nor shorter lived than most, left to itself
-    return 1 - stand(model, (model.scales.length - 1) / 2, 0, 0, days, spreadPerWeek[usualPacking(crop)])
+    const spread = spreadPerWeek[usualPacking(crop)]
+    const sound = Array.from(model.prior, (_, j) => 1 - badShare(stand(model, j, noneBad, 0, days, spread)))
+    // half of the lots do better, half worse, left to themselves
+    return gridSpread(sound, model.prior).p50
   }
   let [low, high] = [leastPace, mostPace]
   if (sound(high) < soundAtBooksMiddle) return high

@@ -1,9 +1,10 @@
 import { airSeries, type AirSeries } from '../air'
-import { weightedSpread, type Spread } from '../chance'
+import { timeLeftLogSd } from '../assumptions'
+import { gridSpread, type Spread } from '../chance'
 import type { Crop } from '../almanac'
 import { requireWithin } from '../refusal'
-import { endShares, lifeModel, priorWeights, soundShare, unitLife, type LifeModel } from './life-model'
-import { spreadPerWeek, stand } from './standing'
+import { endShares, lifeModel, priorWeights, unitLife, type LifeModel } from './life-model'
+import { badShare, noneBad, spreadPerWeek, stand, type Bad } from './standing'
 import { agesByDay } from './anchor'
 import {
   bearableLossPct,
@@ -25,11 +26,11 @@ export interface KeepingForecast {
   weightLossPctPerMonth: number
 }
 
-/** Believed share bad now and life scale, by scale: the state checks leave behind. */
+/** What is believed of a lot, by state: what looks leave behind. */
 export interface LotBelief {
   weights: Float64Array
-  /** share bad among what is there now, by scale */
-  badShare: Float64Array
+  /** shares bad among what is there now */
+  bad: Bad[]
 }
 
 /**
@@ -38,6 +39,7 @@ export interface LotBelief {
  * @param nowDay day of the model that is today
  * @param belief what checks have taught; the prior when nobody has looked
  * @param spread new bad ones a week for each bad one lying there
+ * @param airLogSd log standard deviation of the pace of life for not knowing the air to come
  */
 export function keepingForecast(
   model: LifeModel,
@@ -45,20 +47,27 @@ export function keepingForecast(
   nowDay: number,
   belief: LotBelief = unlooked(model, nowDay),
   spread = 0,
+  airLogSd = 0,
 ): KeepingForecast {
   const { weights } = belief
   const ends = endDays(model, nowDay, belief, spread)
-  const nineInTenDay = weightedSpread(ends.nineInTen, weights)
+  const nineInTenDay = widened(gridSpread(ends.nineInTen, weights), nowDay, airLogSd)
   const today = Math.floor(Math.min(nowDay, model.days - 1))
   const ahead = Math.min(model.days, today + 30)
   // what takes the next tenth, in the air there is and will be: not what would be last in a year
   const until = Math.max(nineInTenDay.p50, Math.min(model.days, nowDay + leastEndedDays))
   return {
     nineInTenDay,
-    halfDay: weightedSpread(ends.half, weights),
-    endedBy: endShares(model, weights, nowDay, until),
+    halfDay: widened(gridSpread(ends.half, weights), nowDay, airLogSd),
+    endedBy: culpritFirst(endShares(model, weights, nowDay, until)),
     weightLossPctPerMonth: ((lossPct[ahead]! - lossPct[today]!) / (ahead - today)) * 30,
   }
+}
+
+/** Hurt ones go whatever the air: what else takes the next tenth is named first, unless they are most of it. */
+const culpritFirst = (shares: { end: End; share: number }[]) => {
+  const early = shares.find(({ end }) => end === 'early rot')
+  return !early || early.share > 0.5 ? shares : [...shares.filter((share) => share !== early), early]
 }
 
 /** A tenth that has gone already is followed by the next weeks', for saying what ends it. */
@@ -66,18 +75,32 @@ const leastEndedDays = 14
 /** a life nobody believes in any more costs time and changes nothing */
 const leastWeight = 1e-5
 
-/** For each life scale, the days on which nine in ten and half of the lot are still sound; today where that has passed. */
-function endDays(model: LifeModel, nowDay: number, { weights, badShare }: LotBelief, spread: number) {
+/** What is left of the time is known no better than the model and the air are: the middle stays. */
+function widened({ p10, p50, p90 }: Spread, nowDay: number, airLogSd: number): Spread {
+  const left = Math.max(0, p50 - nowDay)
+  const own = inTenth * Math.hypot(timeLeftLogSd, airLogSd)
+  return {
+    p10: p50 - Math.min(Math.max(left, p50 - p10), Math.hypot(p50 - p10, left * -Math.expm1(-own))),
+    p50,
+    p90: p50 + Math.hypot(p90 - p50, left * Math.expm1(own)),
+  }
+}
+/** Standard deviations from the middle to one in ten. */
+const inTenth = 1.2816
+
+/** For each state, the days on which nine in ten and half of the lot are still sound; today where that has passed. */
+function endDays(model: LifeModel, nowDay: number, belief: LotBelief, spread: number) {
+  const { weights } = belief
   const nineInTen = new Float64Array(weights.length).fill(nowDay)
   const half = new Float64Array(weights.length).fill(nowDay)
   for (let j = 0; j < weights.length; j++) {
     if (weights[j]! < leastWeight) continue
     let day = nowDay
-    let bad = badShare[j]!
+    let bad = badShare(belief.bad[j]!)
     nineInTen[j] = bad > 0.1 ? nowDay : model.days
     half[j] = bad > 0.5 ? nowDay : model.days
     if (bad > 0.5) continue
-    stand(model, j, bad, nowDay, model.days, spread, (next, then) => {
+    stand(model, j, belief.bad[j]!, nowDay, model.days, spread, (next, then) => {
       const crossed = (level: number) => day + ((level - bad) / (then - bad)) * (next - day)
       if (bad <= 0.1 && then > 0.1) nineInTen[j] = crossed(0.1)
       if (then > 0.5) half[j] = crossed(0.5)
@@ -92,29 +115,31 @@ function endDays(model: LifeModel, nowDay: number, { weights, badShare }: LotBel
 /** Share sound, by day from the start, middle and 8-in-10 band. */
 export function survivalCurve(model: LifeModel, nowDay: number, belief: LotBelief, spread = 0, stepDays = 3) {
   const days = Array.from({ length: Math.floor(model.days / stepDays) + 1 }, (_, i) => i * stepDays)
-  const sound = Array.from(belief.weights, (_, j) => {
-    let bad = 0
+  const believed = [...belief.weights.keys()].filter((j) => belief.weights[j]! >= leastWeight)
+  const weights = believed.map((j) => belief.weights[j]!)
+  const sound = believed.map((j) => {
+    let bad = noneBad
     let at = 0
     return Float64Array.from(days, (day) => {
-      if (at < nowDay && day >= nowDay) [bad, at] = [belief.badShare[j]!, nowDay]
+      if (at < nowDay && day >= nowDay) [bad, at] = [belief.bad[j]!, nowDay]
       bad = stand(model, j, bad, at, day, spread)
       at = Math.max(at, day)
-      return 1 - bad
+      return 1 - badShare(bad)
     })
   })
   return days.map((day, i) => ({
     day,
-    ...weightedSpread(
+    ...gridSpread(
       sound.map((of) => of[i]!),
-      belief.weights,
+      weights,
     ),
   }))
 }
 
-/** Nobody has looked: the prior scales, and as many bad as each says. */
+/** Nobody has looked: the prior, and as many bad as each state says by itself. */
 export function unlooked(model: LifeModel, nowDay: number): LotBelief {
   const weights = priorWeights(model)
-  return { weights, badShare: Float64Array.from(weights, (_, j) => 1 - soundShare(model, nowDay, j)) }
+  return { weights, bad: Array.from(weights, (_, j) => stand(model, j, noneBad, 0, nowDay, 0)) }
 }
 
 /** Life model of a lot over an hourly series. */
@@ -145,7 +170,8 @@ export function steadyLife(
   // the share of its water that stays after one day, day after day
   const stays = 1 - one.lossPct[1]! / water
   const lossAt = (i: number) => water * (1 - stays ** i)
-  const fastest = Math.max(...one.ages.map((a) => a[1]!), 1e-9)
+  // hurt ones go long before the rest
+  const fastest = Math.max(...one.ages.filter((_, end) => end !== earlyRot).map((a) => a[1]!), 1e-9)
   const days = Math.min(longestSteadyDays, Math.max(60, Math.ceil(8 / fastest)))
   const ages = one.ages.map((a, end) =>
     Float64Array.from({ length: days + 1 }, (_, i) =>
@@ -155,6 +181,7 @@ export function steadyLife(
   return { model: lifeModel(ages), lossPct: Float64Array.from({ length: days + 1 }, (_, i) => lossAt(i)) }
 }
 const dryingOut = ends.indexOf('drying out')
+const earlyRot = ends.indexOf('early rot')
 
 export interface KeepAnswer {
   /** life of one piece picked blindly */
@@ -236,6 +263,8 @@ export function endReason(crop: Crop, end: End, temperatureC: number, relativeHu
       return `Below ${keeping.chillsBelowC?.value ?? 0} °C it chills; ${t} here.`
     case 'greening':
       return 'Daylight turns it green.'
+    case 'early rot':
+      return 'Some are hurt or infected when they come in; they go in the first weeks.'
     case 'ethylene':
       return `Gas from ripening fruit nearby: it ${keeping.ethyleneShows ?? 'ages sooner'}.`
   }

@@ -131,7 +131,7 @@ describe('survival', () => {
     for (const end of ends) {
       const says = endReason(garlic, end, 13.2, 61.7)
       expect(says).toMatch(/\.$/)
-      if (end !== 'greening' && end !== 'ethylene') expect(says).toMatch(/\d/)
+      if (!['greening', 'ethylene', 'early rot'].includes(end)) expect(says).toMatch(/\d/)
     }
   })
 })

@@ -1,10 +1,12 @@
-import { lotLifeLogSd } from '../assumptions'
+import { cullShares, lotLifeLogSd, strangeLots, strangeSd, unlikeLots, unlikeShape } from '../assumptions'
 import type { Spread } from '../chance'
 import { endShape, ends, type End } from './rates'
 
 /**
- * A lot's life as competing ends on a daily grid, times a life scale nobody knows before looking:
- * S(t | s) = exp(−Σ hᵢ(t) · s^−kᵢ), hᵢ(t) = ln 2 · ageᵢ(t)^kᵢ.
+ * A lot's life as competing ends on a daily grid, in each of the states the lot may be in, which nobody knows before
+ * looking: how long it lives, how many hurt or infected ones came in with it, and how alike its pieces are.
+ * S(t | state j) = exp(−Σ hᵢ(t) · wᵢⱼ); for common ends hᵢ(t) = ln 2 · ageᵢ(t)^kᵢ and wᵢⱼ = sⱼ^−kᵢ, for hurt ones hᵢ(t) is
+ * the share of them that has gone, and wᵢⱼ = −ln(1 − cⱼ), so that a share cⱼ goes by them.
  */
 export interface LifeModel {
   days: number
@@ -13,42 +15,105 @@ export interface LifeModel {
   shapes: number[]
   /** hᵢ(t) for each hazard, days + 1 values */
   hazard: Float64Array[]
-  /** life scales, far enough out that a surprising look still finds one that fits */
+  /** life scale of each state, far enough out that a surprising look still finds one that fits */
   scales: Float64Array
-  /** belief in each before anybody has looked, summing to 1 */
+  /** belief in each state before anybody has looked, summing to 1 */
   prior: Float64Array
-  /** scales[j]^−kᵢ, by hazard */
-  scalePower: Float64Array[]
+  /** how much each hazard counts in each state, by hazard */
+  counts: Float64Array[]
+  /** the state of a usual lot */
+  usual: number
 }
 
-const scalePoints = 41
+/** What is thought of a lot before anybody has looked: by crop, variety, place and heap. */
+export interface LifePrior {
+  /** how much longer it lives than the forecast, as a logarithm, and the standard deviation of that */
+  logMean: number
+  logSd: number
+  /** hurt and infected ones that came in with it */
+  culls: 'usual' | 'many'
+}
+export const usualPrior: LifePrior = { logMean: 0, logSd: lotLifeLogSd, culls: 'usual' }
+
+const scalePoints = 21
 const scaleReach = 4
 const deviates = Array.from({ length: scalePoints }, (_, i) => scaleReach * ((2 * i) / (scalePoints - 1) - 1))
+/** Most lots lie about the forecast; some are nothing like it. */
+const density = deviates.map(
+  (z) => (1 - strangeLots) * Math.exp((-z * z) / 2) + (strangeLots / strangeSd) * Math.exp(-((z / strangeSd) ** 2) / 2),
+)
 
-function withScales(names: string[], shapes: number[], hazard: Float64Array[], logSd: number): LifeModel {
-  const scales = Float64Array.from(deviates, (z) => Math.exp(z * logSd))
-  const density = deviates.map((z) => Math.exp((-z * z) / 2))
-  const total = density.reduce((a, b) => a + b, 0)
+/** One state of a lot. */
+interface LotKind {
+  scale: number
+  culls: number
+  /** its pieces are less alike than the usual lot's */
+  unlike: boolean
+  belief: number
+}
+
+/** One hazard, and how much it counts in each state. */
+interface Row {
+  name: string
+  shape: number
+  hazard: Float64Array
+  counts: (kind: LotKind) => number
+}
+
+function withKinds(kinds: readonly LotKind[], rows: readonly Row[]): LifeModel {
+  const total = kinds.reduce((sum, { belief }) => sum + belief, 0)
   return {
-    days: hazard[0]!.length - 1,
-    names,
-    shapes,
-    hazard,
-    scales,
-    prior: Float64Array.from(density, (d) => d / total),
-    scalePower: shapes.map((k) => scales.map((s) => s ** -k)),
+    days: rows[0]!.hazard.length - 1,
+    names: rows.map(({ name }) => name),
+    shapes: rows.map(({ shape }) => shape),
+    hazard: rows.map(({ hazard }) => hazard),
+    scales: Float64Array.from(kinds, ({ scale }) => scale),
+    prior: Float64Array.from(kinds, ({ belief }) => belief / total),
+    counts: rows.map(({ counts }) => Float64Array.from(kinds, counts)),
+    usual: kinds.reduce((best, kind, j) => (kind.belief > kinds[best]!.belief ? j : best), 0),
   }
 }
 
+/** Ageing and sprouting of the whole lot are its common clock: how alike its pieces are is learnt. */
+const clockEnds: readonly string[] = ['rot', 'sprouting']
+
 /** The life of a lot whose ends have come so far by each day (see agesByDay). */
-export function lifeModel(ages: Float64Array[], logSd = lotLifeLogSd): LifeModel {
-  const shapes = ends.map((end) => endShape[end])
-  // an end that never comes is the row of noughts it was given
-  const hazard = ages.map((age, i) =>
-    age[age.length - 1] === 0 ? age : age.map((a) => (a > 0 ? Math.LN2 * a ** shapes[i]! : 0)),
+export function lifeModel(ages: Float64Array[], prior: LifePrior = usualPrior): LifeModel {
+  const comes = (age: Float64Array) => age[age.length - 1] !== 0
+  const hurtGo = comes(ages[ends.indexOf('early rot')]!)
+  const kinds = deviates.flatMap((z, i) =>
+    (hurtGo ? cullShares[prior.culls] : [[0, 1] as const]).flatMap(([culls, believed]) =>
+      [false, true].map((unlike) => ({
+        scale: Math.exp(prior.logMean + z * prior.logSd),
+        culls,
+        unlike,
+        belief: density[i]! * believed * (unlike ? unlikeLots : 1 - unlikeLots),
+      })),
+    ),
   )
-  return withScales([...ends], shapes, hazard, logSd)
+  // an end that never comes is the row of noughts it was given
+  const hazardOf = (age: Float64Array, h: (age: number) => number) =>
+    comes(age) ? age.map((a) => (a > 0 ? h(a) : 0)) : age
+  const rows = ends.flatMap((name, i): Row[] => {
+    const age = ages[i]!
+    const shape = endShape[name]
+    if (name === 'early rot') {
+      const gone = (a: number) => -Math.expm1(-Math.LN2 * a)
+      return [{ name, shape, hazard: hazardOf(age, gone), counts: (kind) => -Math.log1p(-kind.culls) }]
+    }
+    const alike = hazardOf(age, (a) => Math.LN2 * a ** shape)
+    const clock = clockEnds.includes(name) && comes(age)
+    const row: Row = { name, shape, hazard: alike, counts: (kind) => (clock && kind.unlike ? 0 : kind.scale ** -shape) }
+    if (!clock) return [row]
+    // both kinds have lost a tenth at the same age, which is what books and households speak of
+    const flat = shape * unlikeShape
+    const hazard = hazardOf(age, (a) => Math.LN2 * tenthAge(shape) ** (shape - flat) * a ** flat)
+    return [row, { name, shape: flat, hazard, counts: (kind) => (kind.unlike ? kind.scale ** -flat : 0) }]
+  })
+  return withKinds(kinds, rows)
 }
+/** Age at which a tenth has gone. */
+const tenthAge = (shape: number) => (-Math.log(0.9) / Math.LN2) ** (1 / shape)
 
 /**
  * A life known only by its spread: half of the spread between lots, half between the pieces of one.
@@ -71,11 +136,12 @@ export function lifeModelFromSpread(lifeDays: Spread, horizonDays: number): Life
 function weibullLife(median: number, logSd: number, days: number): LifeModel {
   const shape = Math.PI / Math.sqrt(6) / logSd
   const hazard = Float64Array.from({ length: days + 1 }, (_, day) => Math.LN2 * (day / median) ** shape)
-  return withScales(['life'], [shape], [hazard], logSd)
+  const kinds = deviates.map((z, i) => ({ scale: Math.exp(z * logSd), culls: 0, unlike: false, belief: density[i]! }))
+  return withKinds(kinds, [{ name: 'life', shape, hazard, counts: ({ scale }) => scale ** -shape }])
 }
 
 /** Rot and mould run to neighbours, and what frost or chill has broken rots; a sprout or a wrinkle harms nobody. */
-export const runs: ReadonlySet<string> = new Set(['rot', 'mould', 'frost', 'chilling', 'life'])
+export const runs: ReadonlySet<string> = new Set(['rot', 'mould', 'frost', 'chilling', 'early rot', 'life'])
 
 /** Of what goes bad between two days, the share that goes in a way that runs to its neighbours. */
 export function runningShare(model: LifeModel, from: number, to: number, j: number): number {
@@ -83,12 +149,16 @@ export function runningShare(model: LifeModel, from: number, to: number, j: numb
   let all = 0
   let running = 0
   for (let i = 0; i < model.hazard.length; i++) {
-    const rise = (at(model.hazard[i]!, to) - at(model.hazard[i]!, from)) * model.scalePower[i]![j]!
+    const rise = (at(model.hazard[i]!, to) - at(model.hazard[i]!, from)) * model.counts[i]![j]!
     all += rise
     if (runs.has(model.names[i]!)) running += rise
   }
   return all > 0 ? running / all : 0
 }
+
+/** Whether hurt ones that came in with it go before their time: nothing does in a jar. */
+export const cullsCome = (model: LifeModel): boolean =>
+  model.names.some((name, i) => name === 'early rot' && model.hazard[i]![model.days]! > 0)
 
 export const priorWeights = (model: LifeModel): Float64Array => model.prior.slice()
 
@@ -113,7 +183,7 @@ export function hazardAt(model: LifeModel, i: number, day: number): number {
 /** S(day | scale j): share still sound. */
 export function soundShare(model: LifeModel, day: number, j: number): number {
   let sum = 0
-  for (let i = 0; i < model.hazard.length; i++) sum += hazardAt(model, i, day) * model.scalePower[i]![j]!
+  for (let i = 0; i < model.hazard.length; i++) sum += hazardAt(model, i, day) * model.counts[i]![j]!
   return Math.exp(-sum)
 }
 
@@ -169,7 +239,7 @@ export function endShares(
     for (let day = first + step; day <= last && before > 1e-6; day += step) {
       let all = 0
       for (let i = 0; i < rise.length; i++) {
-        rise[i] = (model.hazard[i]![day]! - model.hazard[i]![day - step]!) * model.scalePower[i]![j]!
+        rise[i] = (model.hazard[i]![day]! - model.hazard[i]![day - step]!) * model.counts[i]![j]!
         all += rise[i]!
       }
       const now = before * Math.exp(-all)
@@ -179,5 +249,7 @@ export function endShares(
     }
   }
   const total = taken.reduce((a, b) => a + b, 0) || 1
-  return model.names.map((end, i) => ({ end: end as End, share: taken[i]! / total })).sort((a, b) => b.share - a.share)
+  const shares = new Map<string, number>()
+  model.names.forEach((end, i) => shares.set(end, (shares.get(end) ?? 0) + taken[i]! / total))
+  return [...shares].map(([end, share]) => ({ end: end as End, share })).sort((a, b) => b.share - a.share)
 }

@@ -26,6 +26,7 @@ export const endShape: Record<End, number> = {
   chilling: 3,
   greening: 3,
   ethylene: 3,
+  'early rot': 1,
 }
 
 /** Temperatures the keeping model answers for, °C, and humidities, %. */
@@ -104,6 +105,18 @@ function sproutingRatePerDay(crop: Crop, temperatureC: number): number {
     if (temperatureC <= t1) return 1 / (d0 + ((temperatureC - t0) / (t1 - t0)) * (d1 - d0))
   }
   return 1 / points[points.length - 1]![1]
+}
+
+/** How much quicker the common clock runs a degree warmer there: change of its logarithm, 1/K, the steeper of its ends. */
+export function paceSlopePerC(crop: Crop, temperatureC: number): number {
+  const slope = (rate: (t: number) => number) => {
+    const [below, above] = [rate(temperatureC - 1), rate(temperatureC + 1)]
+    return below > 0 && above > 0 ? Math.abs(Math.log(above / below)) / 2 : 0
+  }
+  return Math.max(
+    slope((t) => rotRatePerDay(crop, t)),
+    slope((t) => sproutingRatePerDay(crop, t)),
+  )
 }
 
 /** Weight lost, % an hour, for 1 kPa of pull: ng/(kg·s·Pa) × 1000 Pa × 3600 s, slowed by the packing. */
@@ -272,9 +285,14 @@ export function agesAtPace(
     scaled(sums.chilling, 1 / (5 * (keeping.chillingDays?.value ?? 1) * 24)),
     scaled(sums.greening, around.light ? 1 / (20 * 24 * (keeping.greeningDays?.value ?? 1)) : 0),
     scaled(sums.gas, gasShare(around.gas) / (24 * gasDays[keeping.ethyleneFelt.value])),
+    // what is dry in a jar was picked over, and nothing runs there
+    scaled(sums.rot, sealed ? 0 : 1 / (24 * pace * cullsAge)),
   ]
   return { ages, lossPct }
 }
+
+/** Half of the hurt ones have gone when the others have lived so much of their time: judgement, weeks for what keeps months. */
+const cullsAge = 0.06
 
 /** Packings that shut out the air of the place. */
 const closedPackings: readonly Packing[] = ['jar', 'bag']

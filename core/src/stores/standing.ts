@@ -20,13 +20,29 @@ const longestStepDays = 7
 const shortestStepDays = 0.05
 const stepsToHalf = 24
 
+/** Shares bad among what is there. */
+export interface Bad {
+  /** rotten, and running to neighbours */
+  running: number
+  /** rotten, and dried up since */
+  spent: number
+  /** bad in a way that harms nobody */
+  quiet: number
+}
+export const noneBad: Bad = { running: 0, spent: 0, quiet: 0 }
+export const badShare = ({ running, spent, quiet }: Bad): number => running + spent + quiet
+
+/** How long a rotten one runs before it has dried up or nothing sound touches it, days. Judgement. */
+export const runsForDays = 12
+
 interface Standing {
   /** step in which a lot is let stand, days: a part of the time in which half of the usual lot go */
   step: number
-  /** the ends that ever come */
-  active: number[]
-  /** of those, the ones that run to neighbours */
+  /** hazards that ever come: those that run to neighbours, and those that do not */
   running: number[]
+  quiet: number[]
+  /** of each hazard its value at the whole steps, as far as it was asked for */
+  atStep: Float64Array[]
 }
 
 const standings = new WeakMap<LifeModel, Standing>()
@@ -35,60 +51,76 @@ function standingOf(model: LifeModel): Standing {
   let made = standings.get(model)
   if (!made) {
     const active = [...model.hazard.keys()].filter((i) => model.hazard[i]![model.days]! > 0)
-    const usual = (model.scales.length - 1) / 2
     let half = 1
-    while (half < model.days && soundShare(model, half, usual) > 0.5) half *= 1.25
+    while (half < model.days && soundShare(model, half, model.usual) > 0.5) half *= 1.25
     const step = Math.min(longestStepDays, Math.max(shortestStepDays, half / stepsToHalf))
-    made = { step, active, running: active.filter((i) => runs.has(model.names[i]!)) }
+    const steps = Math.ceil(model.days / step) + 1
+    made = {
+      step,
+      running: active.filter((i) => runs.has(model.names[i]!)),
+      quiet: active.filter((i) => !runs.has(model.names[i]!)),
+      atStep: model.hazard.map((_, i) =>
+        active.includes(i) ? Float64Array.from({ length: steps + 1 }, (_, n) => hazardAt(model, i, n * step)) : none,
+      ),
+    }
     standings.set(model, made)
   }
   return made
 }
-
-/** what has begun to go in the last weeks is what lies there running, days */
-const runningForDays = 20
+const none = new Float64Array(0)
 
 /**
  * Lets a lot stand: sound pieces go bad as the model says, and bad ones spoil others. One law for what is believed now and
  * for what is forecast, on one grid of days, so that what is said of an untouched lot today is said of it tomorrow.
- * @param spread new bad ones a week for each bad one lying there
+ * @param j the state it is in
+ * @param spread new bad ones a week for each running one lying there
  * @param each hears of the share bad at the end of every step; true stops
- * @returns the share bad at the end
+ * @returns the shares bad at the end
  */
 export function stand(
   model: LifeModel,
   j: number,
-  bad: number,
+  bad: Bad,
   from: number,
   to: number,
   spread: number,
   each?: (day: number, bad: number) => boolean | void,
-): number {
-  const { step, active, running } = standingOf(model)
-  const sum = (ends: readonly number[], day: number) => {
+): Bad {
+  const { step, running: runningEnds, quiet: quietEnds, atStep } = standingOf(model)
+  const sum = (ends: readonly number[], day: number, n: number) => {
     let total = 0
-    for (const i of ends) total += hazardAt(model, i, day) * model.scalePower[i]![j]!
+    for (const i of ends) {
+      const counts = model.counts[i]![j]!
+      if (counts > 0) total += (n >= 0 ? atStep[i]![n]! : hazardAt(model, i, day)) * counts
+    }
     return total
   }
-  let sumFrom = sum(active, from)
+  let { running, spent, quiet } = bad
+  let ran = sum(runningEnds, from, -1)
+  let quietened = sum(quietEnds, from, -1)
   for (let day = from; day < to - 1e-9;) {
-    const next = spread > 0 || each ? Math.min(to, (Math.floor(day / step + 1e-6) + 1) * step) : to
-    const sumNext = sum(active, next)
+    const n = Math.floor(day / step + 1e-6) + 1
+    const next = n * step <= to && (spread > 0 || each) ? n * step : to
+    const at = next === n * step ? n : -1
+    const ranNext = sum(runningEnds, next, at)
+    const quietNext = sum(quietEnds, next, at)
+    const sound = 1 - running - spent - quiet
+    const risen = ranNext - ran + quietNext - quietened
+    const going = sound * -Math.expm1(-risen)
+    const goingRunning = risen > 0 ? (going * (ranNext - ran)) / risen : 0
     // those going bad in this step spoil others for half of it
-    const going = (1 - bad) * -Math.expm1(sumFrom - sumNext)
-    let spoilt = 0
-    if (spread > 0 && running.length > 0 && bad + going > 1e-9) {
-      const since = day - runningForDays
-      const risen = sumNext - sum(active, since)
-      const ran = running.length === active.length ? risen : sum(running, next) - sum(running, since)
-      const share = risen > 0 ? ran / risen : 0
-      spoilt = (spread / 7) * (next - day) * share * (bad + going / 2) * (1 - bad - going)
-    }
-    bad = Math.min(1, bad + going + spoilt)
+    const days = next - day
+    const spoilt = Math.min(sound - going, (spread / 7) * days * (running + goingRunning / 2) * (sound - going))
+    const dried = running * -Math.expm1(-days / runsForDays)
+    running += goingRunning + spoilt - dried
+    spent += dried
+    quiet += going - goingRunning
     day = next
-    sumFrom = sumNext
+    ran = ranNext
+    quietened = quietNext
+    const gone = running + spent + quiet
     // nothing is left to go bad
-    if (each?.(day, bad) || (!each && bad > 1 - 1e-9)) break
+    if (each?.(day, gone) || (!each && gone > 1 - 1e-9)) break
   }
-  return bad
+  return { running, spent, quiet }
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useView } from '../view'
 import { readLot } from '@vadose/contract/lots'
+import { asksForAll } from '@vadose/core/checks'
 import { Choices } from '../kit'
 import { ElButton } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'
@@ -117,6 +118,9 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
         </div>
       </section>
       <p v-if="bad > lookedAt" class="notice bad">That is more than were looked at.</p>
+      <p v-else-if="asksForAll({ lookedAt, bad, ...(lot.pieces && { lotSize: lot.pieces }) })" class="notice bad">
+        More than a quarter are bad: go through all of it.
+      </p>
       <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
       <ElButton class="go" type="primary" :disabled="busy || bad > lookedAt || lookedAt < 1" @click="proceed">
         {{ bad > 0 ? `What to do with ${bad === 1 ? 'it' : `the ${bad}`}` : 'All sound' }}
