@@ -187,7 +187,7 @@ export const strangeSd = 2.5
 
 /** Share of lots whose pieces are less alike than usual, and by how much: a factor on the shape of ageing and sprouting. */
 export const unlikeLots = 0.3
-export const unlikeShape = 0.35
+export const unlikeShape = 0.42
 
 /**
  * Share of a lot sound at the geometric middle of a handbook's storage life: the book says how long a lot stays good to

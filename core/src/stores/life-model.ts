@@ -83,7 +83,8 @@ export function lifeModel(ages: Float64Array[], prior: LifePrior = usualPrior): 
   const hurtGo = comes(ages[ends.indexOf('early rot')]!)
   const kinds = deviates.flatMap((z, i) =>
     (hurtGo ? cullShares[prior.culls] : [[0, 1] as const]).flatMap(([culls, believed]) =>
-      [false, true].map((unlike) => ({
+      // what lies dry in a jar ages as one
+      (hurtGo ? [false, true] : [false]).map((unlike) => ({
         scale: Math.exp(prior.logMean + z * prior.logSd),
         culls,
         unlike,
