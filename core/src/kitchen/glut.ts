@@ -119,7 +119,7 @@ export function glutPlan(heaps: readonly GlutHeap[], evenings: readonly FreeTime
         startInHours: start,
         minutes: next.batchMinutes,
         hoursOld: next.heap.hoursSincePicking + start,
-        late: doneAt > next.deadline,
+        late: doneAt > next.deadline + 1e-9,
       })
       loads.push({ at: start, kg })
       onTrays += kg
