@@ -57,7 +57,7 @@ async function saidOf(code: string) {
 
 describe('from autumn to spring, every screen says the same of a lot on the same day', () => {
   const seen = { overdue: 0, looks: 0, said: 0 }
-  it.each([0, 3, 4, 5, 6, 7])('after %i weeks more', { timeout: 120_000 }, async (weeks) => {
+  it.each([0, 2, 2, 3, 6, 9])('after %i weeks more', { timeout: 120_000 }, async (weeks) => {
     for (let i = 0; i < weeks; i++) await at.client.post('/clock', { to: 'next-week' })
     const kept = (await read<StoresView>('/stores')).lots.filter(({ keeps }) => keeps).map(({ code }) => code)
     for (const code of kept) {
@@ -98,7 +98,7 @@ describe('from autumn to spring, every screen says the same of a lot on the same
       }
     }
     // some of it is looked over
-    for (const code of kept.filter((_, i) => i % 2 === 0)) {
+    for (const code of weeks > 0 ? kept.filter((_, i) => i % 2 === 0) : []) {
       const look = { requestId: randomUUID(), act: 'check', lookedAt: 5, faults: [] }
       await at.client.post(`/lots/${code}/acts`, look)
     }
@@ -112,7 +112,7 @@ describe('from autumn to spring, every screen says the same of a lot on the same
   })
   it('had looks to make and lots past their time among them', () => {
     expect(seen.said).toBeGreaterThan(30)
-    expect(seen.looks).toBeGreaterThan(3)
+    expect(seen.looks).toBeGreaterThan(2)
     expect(seen.overdue).toBeGreaterThan(5)
   })
 })
