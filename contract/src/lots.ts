@@ -144,8 +144,10 @@ export const lotEventView = closed({
   place: nullable(words),
   /** in the household's words */
   says: words,
-  /** a weighing that a later entry strikes out */
+  /** a later entry strikes it out or undoes it */
   struck: bool,
+  /** it is the last that stands, and can be undone */
+  undoable: bool,
 })
 export type LotEventView = Static<typeof lotEventView>
 
@@ -237,6 +239,9 @@ export const actAnswer = closed({
   lot: lotRow,
   /** codes of lots made by a split */
   made: listOf(words),
+  /** its last entry, by which it can be undone, and what that says */
+  entry: number,
+  says: words,
 })
 export type ActAnswer = Static<typeof actAnswer>
 
@@ -268,6 +273,19 @@ export const actOnLot = ofHousehold('act', {
   says: 'Does something with a lot: weigh, test, move, finish, check, use and so on.',
   body: anyAct,
   answer: actAnswer,
+  status: 201,
+  stale: lotViews,
+})
+
+export const undoAct = ofHousehold('undo-act', {
+  method: 'POST',
+  path: '/lots/:code/undo',
+  says: 'Undoes the last act on a lot, with all it wrote on other lots: named by its last entry here.',
+  body: closed({ requestId, event: whole(1, Number.MAX_SAFE_INTEGER) }),
+  answer: closed({
+    /** codes of the lots it touched */
+    undone: listOf(words),
+  }),
   status: 201,
   stale: lotViews,
 })

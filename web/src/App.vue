@@ -6,7 +6,7 @@ import { call, householdHere } from './call'
 import { settleUnanswered } from './unanswered'
 import { readRequest } from '@vadose/contract/households'
 import { fullDate, useFrame, YearStrip } from './households'
-import { FindBox } from './lots'
+import { FindBox, UndoBar, useLastAct } from './lots'
 import { tabs } from './router'
 
 const frame = useFrame()
@@ -14,6 +14,7 @@ const route = useRoute()
 const router = useRouter()
 const find = ref<InstanceType<typeof FindBox>>()
 const keysShown = ref(false)
+const last = useLastAct()
 const WhoseView = defineAsyncComponent(() => import('./households/WhoseView.vue'))
 /** the address names no household, or one that is not here (any more) */
 const nobody = computed(() => !householdHere || frame.unknown)
@@ -36,7 +37,8 @@ function onKey(event: KeyboardEvent) {
   else if (event.key === '/') {
     event.preventDefault()
     find.value?.focus()
-  } else if (event.key === '?') keysShown.value = !keysShown.value
+  } else if (event.key === 'z') void last.undo()
+  else if (event.key === '?') keysShown.value = !keysShown.value
   else if (event.key === 'Escape') keysShown.value = false
 }
 
@@ -101,6 +103,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     <p v-if="arrived" class="notice" role="status">
       What you kept just before this page was loaded again did arrive; it need not be entered once more.
     </p>
+    <UndoBar />
     <WhoseView v-if="nobody" :unknown="householdHere" />
     <!-- no screen begins before its household is known -->
     <RouterView v-else-if="frame.frame || frame.failure" />
@@ -127,6 +130,8 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       <dd>On a lot: use, look over, move</dd>
       <dt><kbd>w</kbd></dt>
       <dd>On the line: weigh the chosen lot</dd>
+      <dt><kbd>z</kbd></dt>
+      <dd>Undo the last thing done to a lot</dd>
       <dt><kbd>?</kbd></dt>
       <dd>This list</dd>
     </dl>

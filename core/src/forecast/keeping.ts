@@ -125,7 +125,7 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
       const { ages, lossPct } = agesOf(cropData, exposure, packing, around)
       const model = lifeModel(ages, { ...usualPrior, culls: cullsOf(lot) })
       // to be carried elsewhere is to be carried there now: the forecast is the one the move itself will make
-      const asOfMs = Math.max(elsewhere ? house.nowMs : house.dayStartMs, history.events.at(-1)?.atMs ?? 0)
+      const asOfMs = Math.max(elsewhere ? house.nowMs : house.dayStartMs, history.lastAtMs)
       const nowDay = Math.max(0, (asOfMs - beganMs) / dayMs)
       const checks = history.checks
         .filter((check) => check.atMs >= beganMs)

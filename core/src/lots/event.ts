@@ -23,6 +23,7 @@ export type EventKind =
   | 'rotated'
   | 'jarred'
   | 'shaken'
+  | 'undone'
 
 /** An event about to be written. Changes are whole grams and pieces; the lot's quantity is their sum. */
 export interface EventDraft {
@@ -37,6 +38,8 @@ export interface LotEvent extends EventDraft {
   atMs: number
   /** its number in the ledger; events not yet written have none */
   id?: number
+  /** an act here wrote it, which can be undone: it came with no file */
+  acted?: boolean
 }
 
 export interface EventDetails {
@@ -47,8 +50,9 @@ export interface EventDetails {
   airflow?: 'still' | 'breezy' | 'fan'
   /** how it was hung or spread */
   hungIn?: HungIn
-  /** the entry this one strikes out */
+  /** the entry this one strikes out or undoes, and what kind that was */
   strikes?: number
+  of?: EventKind
   neck?: string
   pack?: string
   units?: number

@@ -1,5 +1,6 @@
 import type { HungIn } from '../almanac'
 import type { LotEvent } from './event'
+import { standing } from './undo'
 import type { Quantity } from './quantity'
 
 /** On the line, in the dehydrator, in the conditioning jar, waiting to be used, in store, or nothing left. */
@@ -10,6 +11,8 @@ export interface LotHistory {
   quantity: Quantity
   stage: Stage
   broughtAtMs: number
+  /** when something last happened to it that stands */
+  lastAtMs: number
   hungAtMs: number | null
   storedAtMs: number | null
   placeId: string | null
@@ -63,9 +66,13 @@ function placed(e: LotEvent): Exclude<Stage, 'gone'> | undefined {
   }
 }
 
-/** Numbers of the entries that later ones strike out. */
+/** Numbers of the entries that later ones strike out or undo. */
 export const struckIn = (events: readonly LotEvent[]): Set<number> =>
-  new Set(events.flatMap((e) => (e.details.strikes === undefined ? [] : [e.details.strikes])))
+  new Set(
+    [...standing(events), ...events.filter((e) => e.kind === 'undone')].flatMap((e) =>
+      e.details.strikes === undefined ? [] : [e.details.strikes],
+    ),
+  )
 
 /** Reads a lot's events, oldest first. The lot is counted once an event has named pieces. */
 export function lotHistory(events: readonly LotEvent[]): LotHistory {
@@ -77,6 +84,7 @@ export function lotHistory(events: readonly LotEvent[]): LotHistory {
     quantity: { weightG: 0, pieces: null },
     stage: 'fresh',
     broughtAtMs: events[0]?.atMs ?? 0,
+    lastAtMs: 0,
     hungAtMs: null,
     storedAtMs: null,
     placeId: null,
@@ -95,7 +103,9 @@ export function lotHistory(events: readonly LotEvent[]): LotHistory {
     piecesAtFirst: null,
   }
   const struck = struckIn(events)
-  for (const e of events) {
+  // what was undone never happened
+  for (const e of standing(events)) {
+    h.lastAtMs = e.atMs
     weightG += e.weightG
     pieces += e.pieces
     if (e.pieces !== 0) counted = true

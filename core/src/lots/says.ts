@@ -1,7 +1,33 @@
 import { hungInWords, type Crop } from '../almanac'
-import type { EventDraft } from './event'
+import type { EventDraft, EventKind } from './event'
 
 const grams = (g: number) => (Math.abs(g) >= 10_000 ? `${(g / 1000).toFixed(1)} kg` : `${g.toLocaleString('en-GB')} g`)
+
+/** What was undone, by what it was. */
+const undoneWords: Record<EventKind, string> = {
+  'brought-in': 'bringing in',
+  hung: 'hanging up',
+  weighed: 'the weighing',
+  tested: 'the test',
+  fan: 'the fan',
+  finished: 'taking down',
+  'split-out': 'splitting off',
+  'split-in': 'being split off',
+  moved: 'the move',
+  checked: 'the look',
+  used: 'the use',
+  lost: 'what was gone',
+  given: 'giving away',
+  planted: 'planting',
+  corrected: 'the correction',
+  noted: 'the note',
+  cleaned: 'cleaning',
+  loaded: 'loading the dryer',
+  rotated: 'turning',
+  jarred: 'putting into jars',
+  shaken: 'shaking the jar',
+  undone: 'undoing',
+}
 
 /** What an event says in the household's words. */
 export function eventSays(crop: Crop, event: EventDraft, placeName: string | null): string {
@@ -63,6 +89,8 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
       return `out of the dryer, ${grams(d.scaleG ?? 0)} into jars to condition`
     case 'shaken':
       return `jar shaken: ${d.mould ? 'mould' : d.beads ? 'beads on the glass' : 'no beads'}${d.jarHumidityPct === undefined ? '' : `, ${Math.round(d.jarHumidityPct)} % in the jar`}`
+    case 'undone':
+      return `undone: ${undoneWords[d.of ?? 'noted']}`
     case 'noted':
       return d.text ?? ''
   }

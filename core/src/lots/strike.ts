@@ -1,6 +1,7 @@
 import { Refusal } from '../refusal'
 import { draft, type EventDraft, type LotEvent } from './event'
 import { struckIn } from './history'
+import { standing } from './undo'
 
 /**
  * What a weighing changes: a whole lot stands at what the scale shows, a marked bunch stands for the lot by the share of
@@ -21,7 +22,7 @@ export function weighingChangeG(
 function weightWithoutG(events: readonly LotEvent[], struck: ReadonlySet<number>): number {
   const last: Partial<Record<'lot' | 'bunch', number>> = {}
   let weightG = 0
-  for (const e of events) {
+  for (const e of standing(events)) {
     const { scaleG, basis = 'lot', strikes } = e.details
     if (strikes !== undefined) continue
     if (e.kind !== 'weighed' || !scaleG) {

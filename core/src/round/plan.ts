@@ -68,7 +68,7 @@ export function dryingJobs(lot: DryingLot, today: CivilDate): Job[] {
       : {
           kind: 'weigh',
           dueOn: addDays(lot.lastWeighedOn, weighEveryDays),
-          why: `Day ${day}, last weighed ${daysBetween(lot.lastWeighedOn, today)} days ago.`,
+          why: `Day ${day}, last weighed ${daysAgo(lot.lastWeighedOn, today)}.`,
         }
   if (!lot.heals) jobs.push(weigh)
   if (lot.ready.p10 !== null) {
@@ -141,6 +141,12 @@ export const jarJob = (day: number, of: number, shakenToday: boolean, today: Civ
   why: `Day ${Math.min(day, of)} of ${of}: look for beads on the glass.`,
 })
 
+/** How long ago a day was, in words. */
+function daysAgo(on: CivilDate, today: CivilDate): string {
+  const days = daysBetween(on, today)
+  return days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`
+}
+
 export interface StoredLot {
   storedOn: CivilDate
   lastCheckedOn: CivilDate | null
@@ -158,7 +164,7 @@ export function storedJobs(lot: StoredLot, today: CivilDate): Job[] {
   if (lot.goThroughAll)
     return [{ kind: 'check', dueOn: from, why: 'More than a quarter were bad: go through all of it.' }]
   const last = lot.lastCheckedOn
-    ? `Last looked over ${daysBetween(lot.lastCheckedOn, today)} days ago.`
+    ? `Last looked over ${daysAgo(lot.lastCheckedOn, today)}.`
     : 'First look since it was stored: what came in hurt shows now.'
   return [
     {
@@ -173,8 +179,8 @@ export function storedJobs(lot: StoredLot, today: CivilDate): Job[] {
 export const overdueJob = (since: CivilDate, lastLookedOn: CivilDate | null, today: CivilDate): Job => ({
   kind: 'overdue',
   dueOn: since,
-  why: `Nine in ten were good until then, ${daysBetween(since, today)} days ago; ${
-    lastLookedOn ? `nobody has looked for ${daysBetween(lastLookedOn, today)} days` : 'nobody has looked yet'
+  why: `Nine in ten were good until then, ${daysAgo(since, today)}; ${
+    lastLookedOn ? `the last look was ${daysAgo(lastLookedOn, today)}` : 'nobody has looked yet'
   }.`,
 })
 

@@ -60,6 +60,26 @@ export const appendEvent = (
     [householdId, lotId, at, event.kind, event.weightG, event.pieces, event.placeId, event.details, requestId],
   )
 
+/** The number of the request that wrote an entry, where it came with one. */
+export const requestOf = async (db: Client, householdId: string, eventId: number): Promise<string | null> =>
+  (
+    await db.query<{ request: string | null }>(
+      'select request_id as request from lot_events where household_id = $1 and id = $2',
+      [householdId, eventId],
+    )
+  ).rows[0]?.request ?? null
+
+/** The lots a request wrote on, with the numbers of its entries; in the order in which lots are locked. */
+export const touchedBy = async (db: Client, householdId: string, requestId: string) =>
+  (
+    await db.query<{ code: string; events: number[] }>(
+      `select l.code, array_agg(e.id::integer order by e.id) as events
+       from lot_events e join lots l on l.household_id = e.household_id and l.id = e.lot_id
+       where e.household_id = $1 and e.request_id = $2 group by l.code order by l.code`,
+      [householdId, requestId],
+    )
+  ).rows
+
 /** Codes of the household that begin like this, gone lots' too. */
 export const codesLike = async (db: Client, householdId: string, stem: string): Promise<string[]> =>
   (

@@ -1,4 +1,4 @@
-import { actOnLot, listLots, readElsewhere, readLot } from '@vadose/contract/lots'
+import { actOnLot, listLots, readElsewhere, readLot, undoAct } from '@vadose/contract/lots'
 import { keepsElsewhere } from '@vadose/core/forecast'
 import type { LotAct } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
@@ -8,6 +8,7 @@ import type { Server } from '../serve'
 import { codeIn } from './code'
 import { lotByCode, lotsGone } from './queries'
 import { lotRow, lotView } from './view'
+import { undoAct as undoLastAct } from './undo'
 import { writeAct } from './write'
 
 export function serveLots(server: Server): void {
@@ -53,11 +54,16 @@ export function serveLots(server: Server): void {
   server.household(actOnLot, async (visit, { params, body }) => {
     const code = codeIn(params.code)
     const { requestId, ...act } = body
-    const made = await visit.write((db, moment) => writeAct(db, moment, code, act as LotAct, requestId))
+    const written = await visit.write((db, moment) => writeAct(db, moment, code, act as LotAct, requestId))
     const house = await visit.house()
     const lot = house.lot(code)
-    if (lot) return { lot: lotRow(house, lot), made }
+    if (lot) return { lot: lotRow(house, lot), ...written }
     const { id: _, ...gone } = (await visit.read((db) => lotByCode(db, visit.id, code)))!
-    return { lot: gone, made }
+    return { lot: gone, ...written }
+  })
+
+  server.household(undoAct, async (visit, { params, body: { event, requestId } }) => {
+    const code = codeIn(params.code)
+    return { undone: await visit.write((db, moment) => undoLastAct(db, moment, code, event, requestId)) }
   })
 }

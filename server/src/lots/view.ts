@@ -21,7 +21,7 @@ import {
 import { addDays } from '@vadose/core/households'
 import { endReason } from '@vadose/core/stores'
 import { airflowAt, conditioningDays, conditioningVerdict } from '@vadose/core/line'
-import { eventSays, jarDay, struckIn, type LotEvent } from '@vadose/core/lots'
+import { eventSays, jarDay, standing, struckIn, type LotEvent } from '@vadose/core/lots'
 import type { FullLotRow } from './queries'
 
 /** A lot as a line of a list. */
@@ -98,6 +98,7 @@ const eventView = (
   placeName: string | null,
   on: string,
   struck: ReadonlySet<number>,
+  last: LotEvent | undefined,
 ): LotEventView => ({
   id: event.id!,
   kind: event.kind,
@@ -108,6 +109,7 @@ const eventView = (
   place: placeName,
   says: eventSays(crop, event, placeName),
   struck: struck.has(event.id!),
+  undoable: event === last && event.acted === true,
 })
 
 const iso = (ms: number) => new Date(ms).toISOString()
@@ -152,10 +154,13 @@ export function lotView(house: House, row: FullLotRow, events: readonly LotEvent
   const listedLot = house.lot(row.code)
   const lot = listedLot && !troubleOf(house, listedLot) ? listedLot : undefined
   const struck = struckIn(events)
+  const last = standing(events).at(-1)
   const { id: _, ...listed } = row
   return {
     ...(listedLot ? lotRow(house, listedLot) : listed),
-    events: events.map((e) => eventView(crop, e, house.place(e.placeId)?.name ?? null, house.dateOf(e.atMs), struck)),
+    events: events.map((e) =>
+      eventView(crop, e, house.place(e.placeId)?.name ?? null, house.dateOf(e.atMs), struck, last),
+    ),
     keeping: lot?.stage === 'stored' ? keepingView(house, lot) : null,
     curing: lot?.stage === 'drying' ? curingView(house, lot) : null,
     dryer: lot?.stage === 'dryer' ? dryerView(house, lot) : null,

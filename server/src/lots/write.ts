@@ -1,5 +1,5 @@
 import { cropIn, driedFormOf, isDried, naturalAirflow } from '@vadose/core/forecast'
-import { codeStem, lotHistory, nextLotCode, perform, type LotAct } from '@vadose/core/lots'
+import { codeStem, eventSays, lotHistory, nextLotCode, perform, standing, type LotAct } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
 import { almanacOf } from '../almanac'
 import type { Client } from '../database'
@@ -9,14 +9,21 @@ import type { Moment } from '../serve'
 import { enter } from './ledger'
 import { addLot, codesLike, lockLot } from './queries'
 
-/** Writes an act on a lot: its events, and the lots it splits off. @returns their codes */
+/** What an act wrote: codes of the lots it split off, and its last entry. */
+export interface Written {
+  made: string[]
+  entry: number
+  says: string
+}
+
+/** Writes an act on a lot: its events, and the lots it splits off. */
 export async function writeAct(
   db: Client,
   { householdId, nowMs }: Moment,
   code: string,
   act: LotAct,
   requestId: string | null,
-): Promise<string[]> {
+): Promise<Written> {
   const lot = await lockLot(db, householdId, code)
   if (!lot) throw new Refusal('not-found', `There is no lot ${code}.`)
   const grown = cropIn(await almanacOf(db, householdId), lot.crop)
@@ -57,5 +64,7 @@ export async function writeAct(
     event.kind === 'split-out' ? { ...event, details: { ...event.details, code: made[split++]! } } : event,
   )
   await enter(db, householdId, lot.id, at, events, requestId, grown)
-  return made
+  const last = standing(await eventsOfLots(db, householdId, [lot.id])).at(-1)!
+  const placeName = places.find(({ id }) => id === last.placeId)?.name ?? null
+  return { made, entry: last.id, says: eventSays(crop, last, placeName) }
 }

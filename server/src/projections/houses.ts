@@ -12,7 +12,7 @@ import {
   sameDay,
   laterHour,
   sameHouse,
-  moveOf,
+  movesWith,
   lotsOf,
   inOrder,
   lastOf,
@@ -131,7 +131,7 @@ export class Houses {
         measured.set(place.id, { record: recordOf(own), lastAtMs: lastOf(own), epoch: 0 })
       }
       const expected = await expectedOutdoors(db, id, nowMs)
-      const moves = (await movesSince(db, id, since)).map((row) => moveOf(row, household.timeZone))
+      const moves = movesWith([], await movesSince(db, id, since), household.timeZone)
       return {
         household,
         house: new House({
@@ -197,7 +197,7 @@ export class Houses {
         places,
         lots,
         lastEvent,
-        moves: [...known.moves, ...moves.map((row) => moveOf(row, household.timeZone))],
+        moves: movesWith(known.moves, moves, household.timeZone),
         catchingUp: undefined,
       }
     })

@@ -16,13 +16,14 @@ import { withMonths, type HourlyRecord } from '@vadose/core/readings'
 import { type Client } from '../database'
 import { nowOf, type HouseholdRow } from '../households'
 import { monthOfHours } from './place-hours'
-import { eventsOfLots, forecastHours, identitiesOf, type EventOfLot, type MonthRow } from './queries'
+import { eventsOfLots, forecastHours, identitiesOf, type EventOfLot, type MonthRow, type MoveRow } from './queries'
 
 /** a weather forecast further ahead than this is no better than the season, days */
 const forecastDays = 10
 
 /** Grams that moved on one day. */
 export interface Move {
+  id: number
   on: string
   kind: string
   crop: string
@@ -57,15 +58,23 @@ export const laterHour = (known: Known, household: HouseholdRow) =>
 export const sameHouse = (known: Known, household: HouseholdRow) =>
   known.household.timeZone === household.timeZone && known.household.latitudeDeg === household.latitudeDeg
 
-export const moveOf = (
-  { at, kind, crop, weightG }: { at: Date; kind: string; crop: string; weightG: number },
+const moveOf = (
+  { id, at, kind, crop, weightG }: Pick<MoveRow, 'id' | 'at' | 'kind' | 'crop' | 'weightG'>,
   zone: string,
-) => ({
+): Move => ({
+  id,
   on: civilDateOf(at.getTime(), zone),
   kind,
   crop,
   weightG,
 })
+
+/** What moved, with what was entered since: what was undone never did. */
+export function movesWith(known: readonly Move[], rows: readonly MoveRow[], zone: string): Move[] {
+  const undone = new Set(rows.flatMap(({ undoes }) => (undoes === null ? [] : [undoes])))
+  const moves = [...known, ...rows.filter(({ undoes }) => undoes === null).map((row) => moveOf(row, zone))]
+  return undone.size === 0 ? moves : moves.filter(({ id }) => !undone.has(id))
+}
 
 export async function lotsOf(
   db: Client,

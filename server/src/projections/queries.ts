@@ -11,7 +11,8 @@ interface EventColumns extends Omit<EventOfLot, 'atMs'> {
   at: Date
 }
 
-const eventColumns = `id, lot_id as "lotId", kind, at, weight_g as "weightG", pieces, place_id as "placeId", details`
+const eventColumns = `id, lot_id as "lotId", kind, at, weight_g as "weightG", pieces, place_id as "placeId", details,
+  request_id is not null as acted`
 const asEvents = (rows: EventColumns[]): EventOfLot[] =>
   rows.map(({ at, ...rest }) => ({ ...rest, atMs: at.getTime() }))
 
@@ -98,12 +99,15 @@ export interface MoveRow {
   kind: string
   crop: string
   weightG: number
+  /** the entry it undoes */
+  undoes: number | null
 }
 
 export const movesSince = async (db: Client, householdId: string, since: Date, afterId = 0) =>
   (
     await db.query<MoveRow>(
-      `select e.id, e.at, e.kind, l.crop, e.weight_g as "weightG"
+      `select e.id, e.at, e.kind, l.crop, e.weight_g as "weightG",
+         case when e.kind = 'undone' then (e.details ->> 'strikes')::bigint end as undoes
        from lot_events e join lots l on l.household_id = e.household_id and l.id = e.lot_id
        where e.household_id = $1 and e.at >= $2 and e.id > $3 and e.weight_g <> 0 order by e.id`,
       [householdId, since, afterId],

@@ -10,7 +10,9 @@ const frame = useFrame()
 const colour = computed(() => cropColour(props.lot.crop))
 const piece = computed(() => lotCrop(props.lot).piece)
 const gone = computed(() => props.lot.stage === 'gone')
-const line = computed(() => props.lot.events.filter((e) => !['weighed', 'used'].includes(e.kind)))
+const line = computed(() =>
+  props.lot.events.filter((e) => !e.struck && !['weighed', 'used', 'undone'].includes(e.kind)),
+)
 </script>
 
 <template>

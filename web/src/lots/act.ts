@@ -3,11 +3,13 @@ import { ref } from 'vue'
 import type { ApiError, Content } from '../call'
 import { refused } from '../households'
 import { write } from '../view'
+import { useLastAct } from './last-act'
 
 type What = Content<Act>
 
 /** Does something with a lot; keeps the refusal for the form to show. */
 export function useAct() {
+  const last = useLastAct()
   const refusal = ref<ApiError>()
   const busy = ref(false)
 
@@ -17,7 +19,9 @@ export function useAct() {
     busy.value = true
     refusal.value = undefined
     try {
-      return await write(actOnLot, { params: { code }, body: what })
+      const answer = await write(actOnLot, { params: { code }, body: what })
+      last.keep({ code: answer.lot.code, entry: answer.entry, says: answer.says })
+      return answer
     } catch (error) {
       refusal.value = refused(error)
       return undefined

@@ -20,7 +20,7 @@ const late = computed(() => daysBetween(props.job.dueOn, props.today))
     <div class="what">
       <h3>
         {{ job.title }}
-        <span v-if="where" class="soft">{{ where.toLowerCase() }}</span>
+        <span v-if="where" class="soft">{{ where.toLowerCase() }} · </span>
         <RouterLink v-if="job.code" class="code" :to="`/lots/${job.code}`">{{ job.code }}</RouterLink>
       </h3>
       <p class="soft">
