@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { LarderLot } from '@vadose/contract/larder'
 import { computed } from 'vue'
-import { cropColour } from '../almanac'
+import { cropColour, cropOf } from '../almanac'
+import { outlineOf } from './glyphs'
 
-/** A lot's bulbs on the shelf, full ones and the outline of those eaten: at most 14 glyphs. */
+/** A lot's pieces on the shelf, full ones and the outline of those eaten: at most 14 glyphs. */
 const props = defineProps<{ lot: LarderLot }>()
 const most = 14
 const atFirst = computed(() => props.lot.piecesAtFirst ?? Math.max(1, Math.round(props.lot.weightAtFirstG / 500)))
@@ -16,7 +17,7 @@ const full = computed(() =>
   ),
 )
 const says = computed(() => `${Math.round((now.value / Math.max(1, atFirst.value)) * 100)} in 100 left`)
-const garlic = computed(() => props.lot.crop.startsWith('garlic'))
+const outline = computed(() => outlineOf(cropOf(props.lot.crop), props.lot.dried))
 </script>
 
 <template>
@@ -28,14 +29,7 @@ const garlic = computed(() => props.lot.crop.startsWith('garlic'))
       :class="{ gone: i > full }"
       :style="{ '--crop': cropColour(lot.crop) }"
     >
-      <path
-        v-if="garlic"
-        d="M8 1c.6 5 .4 7-2 9C2 13 0 17 0 21.500c0 5 3.500 9 8 9s8-4 8-9c0-4.500-2-8.500-6-11.500-2.400-2-2.600-4-2-9z M8 12c-2 5-2 12 0 18 M8 12c2 5 2 12 0 18"
-      />
-      <path
-        v-else
-        d="M8 2c.3 5-1 6.500-3 8C2 12 0 15.500 0 20c0 6 3.500 10.500 8 10.500S16 26 16 20c0-4.500-2-8-5-10-2-1.500-3.300-3-3-8z M3 17c1 5 2 9 4 12"
-      />
+      <path :d="outline" />
     </g>
   </svg>
 </template>
@@ -49,7 +43,9 @@ const garlic = computed(() => props.lot.crop.startsWith('garlic'))
 path {
   fill: color-mix(in srgb, var(--crop) 55%, var(--card));
   stroke: var(--crop);
-  stroke-width: 1.4;
+  stroke-width: 1.3;
+  stroke-linejoin: round;
+  stroke-linecap: round;
 }
 .gone path {
   fill: none;
