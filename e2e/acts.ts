@@ -17,13 +17,23 @@ export async function bringIn(page: Page, crop: string, kilos: string, pieces?: 
   return (await page.locator('.made .figure').first().textContent())!
 }
 
+/** Puts by what the form of taking down says; before its window the page asks, and it is taken down all the same. */
+export async function putBy(page: Page, name = /^Put by/): Promise<void> {
+  await page.getByRole('button', { name }).click()
+  const allTheSame = page.getByRole('button', { name: 'Take it down all the same' })
+  const refused = page.locator('.notice.bad')
+  const done = page.getByRole('heading', { name: 'Put by' })
+  await expect(done.or(allTheSame).or(refused).first()).toBeVisible()
+  if (await allTheSame.isVisible()) await allTheSame.click()
+}
+
 /** Takes a hanging lot down into a place, through the interface. */
 export async function takeDown(page: Page, code: string, kilos: string, pieces: number, place: RegExp): Promise<void> {
   await page.goto(`/lots/${code}/finish`)
   await page.getByLabel('Weight cleaned, kg').fill(kilos)
   await page.getByLabel(/^Number of/).fill(String(pieces))
   await page.getByRole('radio', { name: place }).click()
-  await page.getByRole('button', { name: /^Put by/ }).click()
+  await putBy(page)
   await expect(page.getByRole('heading', { name: 'Put by' })).toBeVisible()
 }
 

@@ -1,3 +1,4 @@
+import { putBy } from './acts'
 import { apiOf, expect, test } from './page'
 import { startHousehold } from './story'
 
@@ -26,7 +27,7 @@ test('an onion harvest with a heap for the bin, a lot split at the end, and some
   await page.getByLabel('Weight cleaned, kg').fill('10.4')
   await expect(page.getByText('1.60 kg of trimmings and water off')).toBeVisible()
   await page.getByRole('radio', { name: 'plait' }).click()
-  await page.getByRole('button', { name: /^Put by 90 onions/ }).click()
+  await putBy(page, /^Put by 90 onions/)
   await expect(page.getByRole('link', { name: 'Tag for N26-3' })).toBeVisible()
 
   await page.goto('/lots/N26-1')

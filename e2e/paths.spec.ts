@@ -1,4 +1,5 @@
-import { bringIn } from './acts'
+import type { LotView } from '@vadose/contract/lots'
+import { api, bringIn, putBy } from './acts'
 import { apiOf, expect, test } from './page'
 import { startHousehold } from './story'
 
@@ -25,7 +26,7 @@ test('potatoes heal their skins in the dark, are felt by thumb, not weighed, and
   await page.getByLabel('Weight cleaned, kg').fill('31.2')
   await page.getByLabel('Number of potatoes').fill('240')
   await page.getByRole('radio', { name: /Cellar/ }).click()
-  await page.getByRole('button', { name: /^Put by/ }).click()
+  await putBy(page, /^Put by/)
   await expect(page.getByRole('heading', { name: 'Put by' })).toBeVisible()
 })
 
@@ -64,7 +65,7 @@ test('squash is hardened, felt by thumbnail, and sorted by size when it is taken
   await page.getByLabel('Small, number of squash').fill('2')
   await page.getByLabel(/^Seconds.*kg$/).fill('1.1')
   await page.getByRole('radio', { name: /North room/ }).click()
-  await page.getByRole('button', { name: /^Put by 10/ }).click()
+  await putBy(page, /^Put by 10/)
   await expect(page.getByRole('link', { name: /^Tag for/ })).toHaveCount(3)
   const lots = (await (await page.request.get(apiOf(page, '/lots'))).json()) as {
     weightG: number
@@ -97,7 +98,7 @@ test('beans are threshed and winnowed on the line and jarred clean', async ({ pa
   await page.getByRole('radio', { name: 'airtight jar' }).click()
   await page.getByLabel('How many packs').fill('3')
   await page.getByRole('radio', { name: /Cellar/ }).click()
-  await page.getByRole('button', { name: /^Put by 2.10 kg/ }).click()
+  await putBy(page, /^Put by 2.10 kg/)
   await page.goto(`/lots/${code}`)
   await expect(page.getByText('threshed: 2,600 g clean, 3,400 g of straw and chaff off').first()).toBeVisible()
   await expect(page.getByText(/cleaned and packed: 3 × airtight jar/).first()).toBeVisible()
@@ -168,4 +169,19 @@ test('weighing from the round is three acts: the field, the number, Enter', asyn
   acts++
   await expect(job).toHaveCount(0)
   expect(acts).toBeLessThanOrEqual(4)
+})
+
+test('taking down says where it would keep longest, and asks before its window opens', async ({ page }) => {
+  await startHousehold(page, 'Early House')
+  const code = await bringIn(page, 'Garlic, hardneck', '4.5', 100)
+  await page.goto(`/lots/${code}/finish`)
+  const places = page.getByRole('radiogroup', { name: 'Place' }).getByRole('radio')
+  await expect(places.first()).toHaveAttribute('aria-checked', 'true')
+  await expect(places.first()).toContainText(/keeps (to|over)/)
+  await page.getByLabel('Weight cleaned, kg').fill('3')
+  await page.getByRole('button', { name: /^Put by/ }).click()
+  await expect(page.getByText(/Its window opens (in \d+ days|tomorrow), on/)).toBeVisible()
+  await page.getByRole('link', { name: 'Leave it hanging' }).click()
+  await expect(page.getByRole('heading', { name: new RegExp(code) }).first()).toBeVisible()
+  expect((await api<LotView>(page, `/lots/${code}`)).stage).toBe('drying')
 })

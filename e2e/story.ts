@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test'
 import jsQR from 'jsqr'
 import pg from 'pg'
 import { PNG } from 'pngjs'
-import { api, pass } from './acts'
+import { api, pass, putBy } from './acts'
 import { expect, ofHousehold } from './page'
 
 const dayMs = 86_400_000
@@ -99,7 +99,7 @@ export async function liveOneHarvest(page: Page, household: string): Promise<voi
   await page.getByLabel('Number of heads').fill('96')
   await page.getByRole('radio', { name: 'net', exact: true }).click()
   await page.getByRole('radio', { name: /North room/ }).click()
-  await page.getByRole('button', { name: /^Put by 96 heads/ }).click()
+  await putBy(page, /^Put by 96 heads/)
   await page.getByRole('link', { name: 'Tag for G26-1' }).click()
   const tag = page.getByRole('img', { name: /Tag of lot G26-1/ })
   await expect(tag).toBeVisible()

@@ -182,6 +182,8 @@ const curingFields = {
   mouldRiskHours: number,
   airflow: oneOf('still', 'breezy', 'fan'),
   reasons: listOf(words),
+  /** what the last tests said that did not pass */
+  testsFailed: listOf(words),
   basis,
   lastWeighedG: nullable(number),
   expectedG: nullable(number),
@@ -229,7 +231,7 @@ export const lotView = closed({
 })
 export type LotView = Static<typeof lotView>
 
-/** The other places a stored lot could go to, best first. */
+/** The other places a stored lot could go to, or all that what hangs could be taken down into; best first. */
 export const elsewhere = listOf(
   closed({ placeId: uuid, place: words, nineInTenUntil: civilDate, beyond: bool, endedBy: words }),
 )
@@ -263,7 +265,7 @@ export const readLot = ofHousehold('lot', {
 export const readElsewhere = ofHousehold('elsewhere', {
   method: 'GET',
   path: '/lots/:code/elsewhere',
-  says: 'How a stored lot would keep in the other places of the house, best first.',
+  says: 'How a stored lot would keep in the other places of the house, or what hangs if it were taken down; best first.',
   answer: elsewhere,
 })
 

@@ -3,7 +3,7 @@ import type { Spread } from '../chance'
 import { mapSpread } from '../chance'
 import type { Crop } from '../almanac'
 import { asksForAll, beliefAfterChecks, checkSize, nextLookInDays, type Check } from '../checks'
-import type { LotHistory } from '../lots'
+import { draft, type LotHistory } from '../lots'
 import { placeOffC } from '../assumptions'
 import { dayMs, type CivilDate } from '../households'
 import {
@@ -28,7 +28,7 @@ import {
   type Packing,
 } from '../stores'
 import type { House } from './house'
-import type { LotState } from './lot'
+import { lotState, type LotState } from './lot'
 import { livedThrough, lotAir, lotAirThen } from './lot-air'
 import { horizonDays, settledFrom, type PlaceState } from './place'
 
@@ -232,6 +232,25 @@ export const keepsElsewhere = (house: House, lot: LotState) =>
     .filter((place) => place.id !== lot.placeId && !['outdoors', 'freezer'].includes(place.kind))
     .map((place) => ({ place, ...keepsUntil(house, lot, place) }))
     .sort((a, b) => (a.nineInTenUntil.p50 < b.nineInTenUntil.p50 ? 1 : -1))
+
+/** How what still hangs would keep, were it taken down now into each place of the house, best first. */
+export function keepsIfTakenDown(house: House, lot: LotState) {
+  const atMs = Math.max(house.nowMs, lot.history.lastAtMs)
+  return house.places
+    .filter((place) => !['outdoors', 'freezer'].includes(place.kind))
+    .map((place) => {
+      const details = { pack: usualPacking(lot.cropData) }
+      const events = [...lot.history.events, { atMs, ...draft('finished', { placeId: place.id, details }) }]
+      return { place, ...keepsUntil(house, lotState(lot, events, house.almanac)) }
+    })
+    .sort((a, b) => (a.nineInTenUntil.p50 < b.nineInTenUntil.p50 ? 1 : -1))
+}
+
+/** Tests of a hanging lot that failed when they were last made, in the crop's words. */
+export function testsFailed({ history, cropData }: LotState): string[] {
+  const latest = new Map(history.tests.map((t) => [t.test, t.passed]))
+  return (cropData.curing?.endTests ?? []).filter(({ id }) => latest.get(id) === false).map(({ failed }) => failed)
+}
 
 /** Mean air of a place over the coming weeks, for saying why. */
 export function meanAhead(house: House, place: PlaceState, days = 60) {

@@ -1,5 +1,5 @@
 import { actOnLot, listLots, readElsewhere, readLot, undoAct } from '@vadose/contract/lots'
-import { keepsElsewhere } from '@vadose/core/forecast'
+import { keepsElsewhere, keepsIfTakenDown } from '@vadose/core/forecast'
 import type { LotAct } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
 import { hasPhoto } from '../photos'
@@ -41,8 +41,9 @@ export function serveLots(server: Server): void {
     const code = codeIn(params.code)
     const house = await visit.house()
     const lot = house.lot(code)
-    if (!lot || lot.stage !== 'stored') return []
-    return keepsElsewhere(house, lot).map(({ place, nineInTenUntil, beyond, endedBy }) => ({
+    if (!lot || !['stored', 'drying'].includes(lot.stage)) return []
+    const places = lot.stage === 'drying' ? keepsIfTakenDown(house, lot) : keepsElsewhere(house, lot)
+    return places.map(({ place, nineInTenUntil, beyond, endedBy }) => ({
       placeId: place.id,
       place: place.name,
       nineInTenUntil: nineInTenUntil.p50,

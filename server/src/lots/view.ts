@@ -17,6 +17,7 @@ import {
   troubleOf,
   type House,
   type LotState,
+  testsFailed,
 } from '@vadose/core/forecast'
 import { addDays } from '@vadose/core/households'
 import { endReason } from '@vadose/core/stores'
@@ -86,6 +87,7 @@ export function curingView(house: House, lot: LotState): CuringView {
     mouldRiskHours: now.mouldRiskHours,
     airflow: airflowAt(curing.airflow, house.nowMs),
     reasons: now.reasons,
+    testsFailed: testsFailed(lot),
     basis: last?.basis ?? null,
     lastWeighedG: last?.weightG ?? null,
     expectedG: expectedG(house, lot),

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { useView } from '../view'
-import { readLot } from '@vadose/contract/lots'
+import { readElsewhere, readLot } from '@vadose/contract/lots'
 import { listPlaces } from '@vadose/contract/places'
+import { daysBetween } from '@vadose/core/households'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import { cropOf, schoolOf } from '../almanac'
-import { amount, gramsFrom, largeUnit, weight } from '../households'
+import { amount, gramsFrom, largeUnit, longDate, useFrame, weight } from '../households'
 import { countFrom, GradeRows, gradesFrom, useAct, type GradeEntries } from '../lots'
 import { Choices } from '../kit'
 import { placeOptions } from '../places'
@@ -15,6 +16,8 @@ const route = useRoute()
 const code = String(route.params['code']).toUpperCase()
 const { answer: lot, failure } = useView(readLot, () => ({ params: { code } }))
 const { answer: places } = useView(listPlaces)
+const { answer: keeps, failure: keepsFailure } = useView(readElsewhere, () => ({ params: { code } }))
+const frame = useFrame()
 const crop = computed(() => cropOf(lot.value?.crop ?? ''))
 const neck = ref('')
 const pack = ref('')
@@ -32,8 +35,8 @@ watchEffect(() => {
   if (!lot.value) return
   neck.value ||= schoolOf(crop.value, 'Neck') ?? crop.value.necks[0]?.id ?? ''
   pack.value ||= crop.value.packs[0]!.id
-  placeId.value ||=
-    places.value?.find((p) => p.kind === 'cool-room')?.id ?? places.value?.find((p) => p.kind === 'cellar')?.id ?? ''
+  // where it would keep longest
+  if (keeps.value || keepsFailure.value) placeId.value ||= keeps.value?.[0]?.placeId ?? placeChoices.value[0]?.id ?? ''
 })
 const grams = computed(() => gramsFrom(kilos.value, 'kg'))
 const counted = computed(() => countFrom(pieces.value))
@@ -49,9 +52,39 @@ const ready = computed(
 )
 const off = computed(() => (grams.value !== null && lot.value ? lot.value.weightG - grams.value : null))
 
-const placeChoices = computed(() =>
-  placeOptions((places.value ?? []).filter((one) => !['outdoors', 'freezer'].includes(one.kind))),
-)
+/** Every place with how long this would keep there, longest first. */
+const placeChoices = computed(() => {
+  const options = placeOptions((places.value ?? []).filter((one) => !['outdoors', 'freezer'].includes(one.kind)))
+  const order = keeps.value ?? []
+  const rank = (id: string) => order.findIndex((one) => one.placeId === id) + 1 || Infinity
+  return options
+    .sort((a, b) => rank(a.id) - rank(b.id))
+    .map((option) => {
+      const there = order.find((one) => one.placeId === option.id)
+      if (!there) return option
+      const until = there.beyond ? 'over a year' : `to ${longDate(there.nineInTenUntil)}`
+      return { ...option, detail: [`keeps ${until}`, option.detail].filter(Boolean).join(' · ') }
+    })
+})
+const inDays = (days: number) => (days === 1 ? 'tomorrow' : `in ${days} days`)
+/** What speaks against taking it down today. */
+const early = computed(() => {
+  const curing = lot.value?.curing
+  if (!curing) return []
+  const from = curing.ready.p10
+  return [
+    ...curing.testsFailed.map((says) => `At the last test: ${says}.`),
+    ...(from === null ? ['In this air it will not get ready here.'] : []),
+    ...(from !== null && from > frame.today
+      ? [`Its window opens ${inDays(daysBetween(frame.today, from))}, on ${longDate(from)}.`]
+      : []),
+  ]
+})
+const asked = ref(false)
+function offer() {
+  if (early.value.length > 0 && !asked.value) asked.value = true
+  else void keep()
+}
 
 async function keep(sure = false) {
   const answer = await act(code, {
@@ -82,7 +115,7 @@ async function keep(sure = false) {
       <RouterLink class="el-button" :to="`/lots/${code}`">See how long it keeps</RouterLink>
     </div>
   </div>
-  <form v-else-if="lot && lot.stage === 'drying'" class="stack finish" @submit.prevent="keep()">
+  <form v-else-if="lot && lot.stage === 'drying'" class="stack finish" @submit.prevent="offer">
     <header class="head">
       <h1>Take down {{ code }}</h1>
       <p class="soft">{{ crop.name }}, {{ weight(lot.weightG) }} on the line. {{ crop.trimming }}</p>
@@ -141,7 +174,12 @@ async function keep(sure = false) {
       {{ refusal.message }}
       <ElButton v-if="refusal.code === 'surprise'" @click="keep(true)">Keep it anyway</ElButton>
     </p>
-    <div>
+    <div v-if="asked && early.length" class="notice bad" role="alert">
+      <p v-for="says in early" :key="says">{{ says }}</p>
+      <ElButton native-type="button" :disabled="!ready || busy" @click="keep()">Take it down all the same</ElButton>
+      <RouterLink class="el-button" :to="`/lots/${code}`">Leave it hanging</RouterLink>
+    </div>
+    <div v-else>
       <ElButton type="primary" native-type="submit" size="large" :disabled="!ready || busy"
         >Put by {{ grams ? amount(counted, grams, crop.piece) : '' }}</ElButton
       >
