@@ -1,7 +1,16 @@
+import express from 'express'
 import { randomUUID } from 'node:crypto'
+import { once } from 'node:events'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { request } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { pino } from 'pino'
 import { describe, expect, it } from 'vitest'
+import { answerError } from '../refusals'
 import { practiceFile } from '../testing/fresh'
+import { Aside } from './aside'
 
 const at = practiceFile()
 
@@ -53,5 +62,30 @@ describe('what is heavy, in a thread of its own', () => {
       broken.write('{"format":"vadose-household",', () => setImmediate(() => broken.destroy()))
     })
     expect((await at.client.post('/readings/imports', readings(2))).status).toBe(201)
+  })
+
+  it('that ended over a request says so with 503, and is started again for the next', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'vadose-ends-'))
+    const program = join(folder, 'ends.mjs')
+    writeFileSync(program, 'process.exit(3)')
+    const aside = new Aside(program, 'postgres://nobody@127.0.0.1:1/none')
+    const app = express()
+    app.post('/heavy', (request, response) => aside.forward(request, response))
+    app.use(answerError(pino({ level: 'silent' })))
+    const server = app.listen(0, '127.0.0.1')
+    await once(server, 'listening')
+    const ask = () => fetch(`http://127.0.0.1:${(server.address() as AddressInfo).port}/heavy`, { method: 'POST' })
+    const first = await ask()
+    expect([first.status, (await first.json()).error.code]).toEqual([503, 'too-heavy'])
+    writeFileSync(
+      program,
+      `import { createServer } from 'node:http'
+       import { parentPort, workerData } from 'node:worker_threads'
+       createServer((_, response) => response.end('{"ok":true}')).listen(workerData.path, () => parentPort.postMessage('ready'))`,
+    )
+    expect(await (await ask()).json()).toEqual({ ok: true })
+    server.close()
+    await aside.end()
+    rmSync(folder, { recursive: true })
   })
 })

@@ -27,7 +27,8 @@ const gone = () =>
  * tens of megabytes is done there, and holds up nobody but who asked. Started when first needed, and again after an end.
  */
 export class Aside {
-  private readonly folder = mkdtempSync(join(tmpdir(), 'vadose-aside-'))
+  /** of the sockets, from the first start on */
+  private folder: string | undefined
   private worker: Worker | undefined
   private ready: Promise<string> | undefined
   private starts = 0
@@ -40,6 +41,7 @@ export class Aside {
   ) {}
 
   private start(): Promise<string> {
+    this.folder ??= mkdtempSync(join(tmpdir(), 'vadose-aside-'))
     const path = join(this.folder, `${this.starts++}.sock`)
     const workerData: AsideStart = { databaseUrl: this.databaseUrl, path, strict: this.strict }
     const worker = new Worker(this.program, { workerData })
@@ -81,6 +83,6 @@ export class Aside {
 
   async end(): Promise<void> {
     await this.worker?.terminate()
-    rmSync(this.folder, { recursive: true, force: true })
+    if (this.folder) rmSync(this.folder, { recursive: true, force: true })
   }
 }
