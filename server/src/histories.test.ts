@@ -7,7 +7,7 @@ const at = practiceFile()
 const screens = ['/frame', '/round', '/line', '/line-advice', '/stores', '/larder', '/lots', '/exports/jobs.ics']
 const crops = cropFiles.map(({ id }) => cropById(id))
 const hanging = crops.filter(({ heaps }) => heaps[0]!.hangs)
-const steps = 110
+const steps = 140
 
 interface Lot {
   code: string
@@ -38,6 +38,8 @@ const step = fc.record({
     'use',
     'weigh',
     'correct',
+    'undo',
+    'revive',
     'time',
   ),
   crop: fc.constantFrom(...crops),
@@ -138,6 +140,19 @@ async function take(one: Step, lots: Lot[]) {
       const lot = here(['drying', 'stored', 'fresh'])
       return lot && act(lot.code, { act: 'correct', weightG: part(lot.weightG, one) - 1, why: 'weighed again' }, one)
     }
+    case 'undo': {
+      const lot = pick(lots, one)
+      if (!lot) return undefined
+      const { events } = (await at.client.get(`/lots/${lot.code}`)).body as {
+        events: { id: number; undoable: boolean }[]
+      }
+      const last = events.find(({ undoable }) => undoable)
+      return last && at.client.post(`/lots/${lot.code}/undo`, { requestId: number, event: last.id })
+    }
+    case 'revive': {
+      const gone = pick((await at.client.get('/lots?gone=yes')).body as Lot[], one)
+      return gone && act(gone.code, { act: 'correct', weightG: Math.min(one.grams, 50_000), why: 'found again' }, one)
+    }
     case 'time':
       return at.client.post('/clock', { to: one.counted ? 'next-week' : 'next-morning' })
   }
@@ -168,8 +183,10 @@ it(`nothing that is accepted makes any screen fail, in ${steps} steps`, async ()
     'count',
     'finish',
     'pick',
+    'revive',
     'split',
     'time',
+    'undo',
     'use',
     'weigh',
   ])
