@@ -9,6 +9,7 @@ import * as labels from './labels'
 import * as larder from './larder'
 import * as line from './line'
 import * as lots from './lots'
+import * as photos from './photos'
 import * as places from './places'
 import * as readings from './readings'
 import * as round from './round'
@@ -19,6 +20,7 @@ const rooms = {
   households,
   intake,
   lots,
+  photos,
   labels,
   line,
   stores,

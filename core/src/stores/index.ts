@@ -1,3 +1,4 @@
+export { paceSlopePerC } from './common-clock'
 export { agesByDay, agesOf } from './anchor'
 export * from './forecast'
 export * from './life-model'

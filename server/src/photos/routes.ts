@@ -1,4 +1,4 @@
-import { addPhoto, readPhoto } from '@vadose/contract/lots'
+import { addPhoto, readPhoto } from '@vadose/contract/photos'
 import { Refusal } from '@vadose/core/refusal'
 import { lockLot, codeIn } from '../lots'
 import type { Server } from '../serve'

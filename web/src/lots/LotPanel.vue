@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { readPhoto, type LotView } from '@vadose/contract/lots'
+import type { LotView } from '@vadose/contract/lots'
+import { readPhoto } from '@vadose/contract/photos'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropOf, heapLabel, lotCrop } from '../almanac'

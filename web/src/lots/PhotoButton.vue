@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { addPhoto } from '@vadose/contract/lots'
+import { addPhoto } from '@vadose/contract/photos'
 import { ApiError } from '../call'
 import { write } from '../view'
 
