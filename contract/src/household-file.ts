@@ -15,6 +15,7 @@ import {
   nullable,
   number,
   oneOf,
+  optional,
   relativeHumidityPct,
   rainMm,
   saying,
@@ -89,6 +90,10 @@ export const householdFile = closed({
       harvest: nullable(uuid),
       splitFrom: nullable(uuid),
       broughtOn: civilDate,
+      /** files of a time before lots had their own go by their harvest's */
+      variety: optional(nullable(words)),
+      bed: optional(nullable(words)),
+      bedMarked: optional(bool),
       /** a JPEG in base64 */
       picture: nullable(words),
     }),
@@ -105,6 +110,8 @@ export const householdFile = closed({
       weightG: number,
       pieces: number,
       place: nullable(uuid),
+      /** entries of one act have the number of its first; none where that is not known */
+      act: optional(nullable(whole(1, 600_000))),
       details,
     }),
     most,

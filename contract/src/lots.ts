@@ -32,10 +32,16 @@ const text = saying(500)
 const id = textUpTo(40)
 const sure = optional(bool)
 
-const grades = listOf(
-  closed({ grade: oneOf('large', 'middling', 'small', 'seconds'), weightG: grams, pieces: optional(pieces) }),
-  { minItems: 1, maxItems: 4 },
-)
+/** Why something is set aside, where what nobody eats goes, and what a lot poured out is sorted into. */
+export const asideReasons = ['eat-first', 'cut-round', 'cook', 'freeze', 'dry', 'juice'] as const
+export const endings = ['compost', 'bin', 'burn'] as const
+const gradeNames = ['large', 'middling', 'small', 'seconds'] as const
+export const sortFates = ['store', ...asideReasons, 'plant', ...gradeNames, 'use', 'feed', 'give', ...endings] as const
+
+const grades = listOf(closed({ grade: oneOf(...gradeNames), weightG: grams, pieces: optional(pieces) }), {
+  minItems: 1,
+  maxItems: 4,
+})
 const airC = between(25, 80)
 
 /** Everything that can be done with a lot; each leaves events in its ledger. */
@@ -47,7 +53,13 @@ export const acts = {
     results: listOf(closed({ test: id, passed: bool }), { minItems: 1, maxItems: 10 }),
   }),
   fan: closed({ requestId, act: just('fan'), on: bool }),
-  move: closed({ requestId, act: just('move'), placeId: uuid }),
+  move: closed({ requestId, act: just('move'), placeId: uuid, ...quantity }),
+  hang: closed({
+    requestId,
+    act: just('hang'),
+    placeId: uuid,
+    hungIn: optional(oneOf('bunch', 'plait', 'rack', 'bag', 'sheet', 'box')),
+  }),
   finish: closed({
     requestId,
     act: just('finish'),
@@ -56,6 +68,7 @@ export const acts = {
     placeId: uuid,
     weightG: grams,
     pieces: optional(pieces),
+    ofG: optional(grams),
     units: optional(whole(1, 500)),
     wasteG: optional(grams),
     grades: optional(grades),
@@ -68,7 +81,27 @@ export const acts = {
     faults: listOf(closed({ fault: id, pieces, action: id }), { maxItems: 20 }),
   }),
   use: closed({ requestId, act: just('use'), ...quantity }),
-  lose: closed({ requestId, act: just('lose'), ...quantity, cause: text }),
+  lose: closed({ requestId, act: just('lose'), ...quantity, cause: text, to: optional(oneOf(...endings)) }),
+  feed: closed({ requestId, act: just('feed'), ...quantity, to: saying(40) }),
+  sort: closed({
+    requestId,
+    act: just('sort'),
+    heaps: listOf(
+      closed({
+        fate: oneOf(...sortFates),
+        weightG: optional(whole(0, 2_000_000)),
+        pieces: optional(whole(0, 100_000)),
+        placeId: optional(uuid),
+        days: optional(whole(1, 400)),
+        fault: optional(id),
+        to: optional(saying(40)),
+      }),
+      { minItems: 1, maxItems: 40 },
+    ),
+    rest: oneOf('store', 'missing'),
+    sure,
+  }),
+  tag: closed({ requestId, act: just('tag') }),
   give: closed({ requestId, act: just('give'), ...quantity }),
   plant: closed({ requestId, act: just('plant'), ...quantity }),
   correct: closed({
@@ -90,7 +123,6 @@ export const acts = {
     placeId: uuid,
     sure,
   }),
-  strike: closed({ requestId, act: just('strike'), event: whole(1, 2 ** 53 - 1), why: text }),
   grade: closed({ requestId, act: just('grade'), grades }),
   rotate: closed({ requestId, act: just('rotate') }),
   jar: closed({ requestId, act: just('jar'), weightG: grams, sure }),
@@ -126,6 +158,8 @@ const lotFields = {
   pieces: nullable(number),
   /** has been in the dehydrator */
   dried: bool,
+  /** set aside to be used soon: why, and by when; null for what is not */
+  aside: nullable(closed({ why: oneOf(...asideReasons), until: civilDate })),
   /** why it cannot be worked out; there only where it cannot */
   trouble: optional(words),
 }
@@ -148,6 +182,8 @@ export const lotEventView = closed({
   struck: bool,
   /** it is the last that stands, and can be undone */
   undoable: bool,
+  /** the lot it split off or came from */
+  other: nullable(words),
 })
 export type LotEventView = Static<typeof lotEventView>
 
@@ -224,6 +260,10 @@ export const lotView = closed({
   jar: nullable(jarView),
   /** there is a picture at /lots/CODE/photo.jpg */
   pictured: bool,
+  /** since when its tag says something else than the last one printed */
+  tagSince: nullable(civilDate),
+  /** the lots brought in with it, this one too */
+  harvest: listOf(words),
   events: listOf(lotEventView),
   keeping: nullable(keepingView),
   curing: nullable(curingView),
@@ -290,4 +330,89 @@ export const undoAct = ofHousehold('undo-act', {
   }),
   status: 201,
   stale: lotViews,
+})
+
+const entry = whole(1, Number.MAX_SAFE_INTEGER)
+const whyRight = saying(200)
+const putRight = closed({
+  /** codes of the lots it touched */
+  lots: listOf(words),
+  /** by which it can be undone, and what it says */
+  entry: number,
+  says: words,
+})
+export type PutRight = Static<typeof putRight>
+/** what follows it: the pick of the week and the marked beds too */
+const rightViews = [...lotViews, 'last-harvests', 'marked-beds', 'picks'] as const
+
+export const strikeEntry = ofHousehold('strike-entry', {
+  method: 'POST',
+  path: '/lots/:code/strike',
+  says: 'Strikes out an entry of any day, with the act it was part of: the household is as if it had never been.',
+  body: closed({ requestId, event: entry, why: whyRight }),
+  answer: putRight,
+  status: 201,
+  stale: rightViews,
+})
+
+/** What an entry says instead. */
+const restatement = {
+  weightG: optional(whole(0, 2_000_000)),
+  pieces: optional(whole(0, 100_000)),
+  placeId: optional(uuid),
+  on: optional(civilDate),
+  cause: optional(text),
+  text: optional(text),
+}
+export type Restatement = Static<ReturnType<typeof closed<typeof restatement>>>
+
+export const restateEntry = ofHousehold('restate-entry', {
+  method: 'POST',
+  path: '/lots/:code/restate',
+  says: 'Tells an entry otherwise: its weight, count, place, day or cause. What came after is worked out anew.',
+  body: closed({ requestId, event: entry, why: whyRight, ...restatement }),
+  answer: putRight,
+  status: 201,
+  stale: rightViews,
+})
+
+const label = {
+  crop: optional(textUpTo(40)),
+  variety: optional(nullable(textUpTo(60))),
+  bed: optional(nullable(textUpTo(60))),
+  heap: optional(textUpTo(40)),
+  broughtOn: optional(civilDate),
+}
+const correction = { ...label, whole: bool, why: optional(whyRight) }
+export type Correction = Static<ReturnType<typeof closed<typeof correction>>>
+
+export const relabel = ofHousehold('relabel', {
+  method: 'POST',
+  path: '/lots/:code/label',
+  says: 'Puts a tag right: crop, variety, bed, heap or day, of this lot or of its whole harvest.',
+  body: closed({ requestId, ...correction }),
+  answer: putRight,
+  status: 201,
+  stale: rightViews,
+})
+
+export const previewLabel = ofHousehold('preview-label', {
+  method: 'GET',
+  path: '/lots/:code/label',
+  says: 'What would change with another crop, heap or day: the dates as they are and as they would be. Nothing is done.',
+  query: closed({ crop: optional(textUpTo(40)), heap: optional(textUpTo(40)), broughtOn: optional(civilDate) }),
+  answer: closed({
+    now: nullable(closed({ from: nullable(civilDate), to: nullable(civilDate), says: words })),
+    then: nullable(closed({ from: nullable(civilDate), to: nullable(civilDate), says: words })),
+  }),
+})
+
+export const strikeHarvest = ofHousehold('strike-harvest', {
+  method: 'POST',
+  path: '/lots/:code/strike-harvest',
+  says: 'Strikes out the whole harvest a lot came with: all of its lots, with all that happened to them.',
+  body: closed({ requestId, why: whyRight }),
+  answer: putRight,
+  status: 201,
+  stale: rightViews,
 })

@@ -49,6 +49,40 @@ export const askedAboveKg: Record<CropGroup, number> = {
   seed: 40,
   brining: 200,
 }
+/**
+ * Days that what was set aside has: nicked or sprouting ones of what is firm lie some weeks, cut ones are for these days.
+ * Common practice, no source.
+ */
+export const asideDays = {
+  'eat-first': { firm: 21, soft: 4 },
+  'cut-round': 3,
+  cook: 2,
+  freeze: 2,
+  dry: 2,
+  juice: 3,
+} as const
+
+/**
+ * The most that cutting tops, roots, pods and peel usually takes off, as a share of what hung; more is asked about.
+ * Common practice, no source.
+ */
+export const trimmedShare: Record<CropGroup, number> = {
+  allium: 0.4,
+  tuber: 0.06,
+  squash: 0.08,
+  root: 0.4,
+  cabbage: 0.4,
+  leaf: 0.3,
+  fruiting: 0.15,
+  legume: 0.7,
+  orchard: 0.15,
+  stone: 0.15,
+  berry: 0.15,
+  herb: 0.7,
+  seed: 0.9,
+  brining: 0.3,
+}
+
 /** A day's pick is so much of a harvest. */
 export const pickShare = 0.25
 

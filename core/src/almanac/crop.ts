@@ -32,7 +32,11 @@ export interface FaultAction {
   id: string
   label: string
   /** the ledger event it makes */
-  becomes: 'lost' | 'used' | 'planted' | 'given' | 'kept'
+  becomes: 'lost' | 'set-aside' | 'planted' | 'fed' | 'kept'
+  /** why it is set aside */
+  aside?: 'eat-first' | 'cut-round' | 'freeze'
+  /** where what is lost goes, or who is fed */
+  to?: 'compost' | 'bin' | 'hens'
   detail: string
 }
 

@@ -1,22 +1,27 @@
 import type { Fault, FaultAction } from './crop'
 
-const bin = (detail: string, label = 'Out of the house'): FaultAction => ({ id: 'bin', label, becomes: 'lost', detail })
-const compost = (detail: string): FaultAction => ({ id: 'bin', label: 'Compost', becomes: 'lost', detail })
-const cut = (detail: string, label = 'Cut round it, cook today'): FaultAction => ({
-  id: 'cut',
+const bin = (detail: string, label = 'Out of the house'): FaultAction => ({
+  id: 'bin',
   label,
-  becomes: 'used',
+  becomes: 'lost',
+  to: 'bin',
   detail,
 })
-const eat = (detail: string, label = 'Eat these first'): FaultAction => ({ id: 'eat', label, becomes: 'used', detail })
-const freeze = (detail: string): FaultAction => ({
-  id: 'freeze',
-  label: 'Cook or freeze today',
-  becomes: 'used',
+const compost = (detail: string): FaultAction => ({
+  id: 'bin',
+  label: 'Compost',
+  becomes: 'lost',
+  to: 'compost',
   detail,
 })
+const aside =
+  (id: string, usual: string, why: NonNullable<FaultAction['aside']>) =>
+  (detail: string, label = usual): FaultAction => ({ id, label, becomes: 'set-aside', aside: why, detail })
+const cut = aside('cut', 'Cut round it, cook today', 'cut-round')
+const eat = aside('eat', 'Eat these first', 'eat-first')
+const freeze = aside('freeze', 'Cook or freeze today', 'freeze')
 const plant = (detail: string): FaultAction => ({ id: 'plant', label: 'Plant', becomes: 'planted', detail })
-const feed = (detail: string): FaultAction => ({ id: 'feed', label: 'To the hens', becomes: 'given', detail })
+const feed = (detail: string): FaultAction => ({ id: 'feed', label: 'To the hens', becomes: 'fed', to: 'hens', detail })
 const keep = (detail: string, label = 'Leave it, only looks'): FaultAction => ({
   id: 'keep',
   label,

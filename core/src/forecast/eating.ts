@@ -1,6 +1,7 @@
 import { addDays } from '../households'
 import { eatFirst, useWithinShare, type Eatable } from '../larder'
 import { soundNow } from '../checks'
+import { asideWords } from '../lots'
 import type { House } from './house'
 import { keepingOf, keepsUntil, soundSharesAhead } from './keeping'
 import type { LotState } from './lot'
@@ -35,13 +36,16 @@ function soundness(house: House, lot: LotState): Omit<EatableLot, 'lot' | 'lossA
   const soon = useWithin(house, lot)
   if (soon) {
     const left = soon.days - soon.age
-    const heap = lot.cropData.heaps.find((h) => h.id === lot.heap)!.label.toLowerCase()
+    const { aside } = lot.history
+    const heap = aside
+      ? asideWords[aside.why]
+      : (lot.cropData.heaps.find((h) => h.id === lot.heap)?.label.toLowerCase() ?? lot.heap)
     return {
       code,
       weightG,
       soundNow: useWithinShare(soon.age, soon.days),
       soundInFortnight: useWithinShare(soon.age + fortnight, soon.days),
-      keepsUntil: addDays(lot.broughtOn, soon.days),
+      keepsUntil: addDays(house.today, left),
       beyond: false,
       overdueSince: null,
       why: left > 0 ? `${heap}: ${left} ${left === 1 ? 'day' : 'days'} left` : `${heap}: overdue`,

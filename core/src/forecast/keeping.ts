@@ -241,7 +241,7 @@ export function keepsIfTakenDown(house: House, lot: LotState) {
     .map((place) => {
       const details = { pack: usualPacking(lot.cropData) }
       const events = [...lot.history.events, { atMs, ...draft('finished', { placeId: place.id, details }) }]
-      return { place, ...keepsUntil(house, lotState(lot, events, house.almanac)) }
+      return { place, ...keepsUntil(house, lotState(lot, events, house.almanac, lot.history.origin)) }
     })
     .sort((a, b) => (a.nineInTenUntil.p50 < b.nineInTenUntil.p50 ? 1 : -1))
 }

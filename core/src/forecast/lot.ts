@@ -57,8 +57,15 @@ export function isDried(history: LotHistory, grown: Crop): boolean {
   return history.loads.length > 0 || (driesOnTheLine && history.storedAtMs !== null && history.hungAtMs !== null)
 }
 
-export function lotState(identity: LotIdentity, events: readonly LotEvent[], almanac: Almanac): LotState {
-  const history = lotHistory(events)
+export const lotState = (
+  identity: LotIdentity,
+  events: readonly LotEvent[],
+  almanac: Almanac,
+  origin?: LotHistory,
+): LotState => stateOf(identity, lotHistory(events, origin), almanac)
+
+/** A lot by its history. */
+export function stateOf(identity: LotIdentity, history: LotHistory, almanac: Almanac): LotState {
   const grown = cropIn(almanac, identity.crop)
   const dried = isDried(history, grown)
   return {

@@ -1,7 +1,7 @@
 import type { Crop } from '../almanac'
 import { addDays, clockTimeOf, daysBetween, type CivilDate } from '../households'
 import { conditioningDays } from '../line'
-import { jarDay } from '../lots'
+import { asideWords, jarDay } from '../lots'
 import { dryerJobs, dryingJobs, jarJob, overdueJob, storedJobs, useUpJob, type Job } from '../round'
 import { curingOfLot, dryerOf } from './curing'
 import type { House } from './house'
@@ -9,6 +9,7 @@ import { keepingOf, overdueSince } from './keeping'
 import type { LotState } from './lot'
 import type { PlaceState } from './place'
 import { workable } from './trouble'
+import { useWithin } from './use-within'
 
 /** A job with the lot or the place it is done on. */
 export interface PlannedJob extends Job {
@@ -40,13 +41,17 @@ function lotJobs(house: House, lot: LotState): Job[] {
   }
   if (lot.stage === 'dryer') return loadJobs(house, lot)
   if (lot.stage === 'conditioning') {
-    const last = lot.history.jar?.looks.at(-1)
-    const shakenToday = last !== undefined && house.dateOf(last.atMs) === house.today
-    return [jarJob(jarDay(lot.history, house.nowMs), conditioningDays.least, shakenToday, house.today)]
+    const { jar } = lot.history
+    const last = jar?.looks.at(-1)
+    const due = last ? addDays(house.dateOf(last.atMs), 1) : house.dateOf(jar?.atMs ?? house.nowMs)
+    return [jarJob(jarDay(lot.history, house.nowMs), conditioningDays.least, due)]
   }
   if (lot.stage === 'fresh') {
-    const heap = lot.cropData.heaps.find((h) => h.id === lot.heap)
-    return heap?.useWithinDays ? [useUpJob(lot.broughtOn, heap.useWithinDays.value, house.today)] : []
+    const soon = useWithin(house, lot)
+    const { aside } = lot.history
+    return soon
+      ? [useUpJob(addDays(house.today, -soon.age), soon.days, house.today, aside ? asideWords[aside.why] : undefined)]
+      : []
   }
   const keeping = keepingOf(house, lot)
   return house.once(lot, 'jobs', [keeping, house.today], () => {
@@ -101,17 +106,14 @@ function turnsOf(house: House, { history, cropData }: LotState) {
 function loadJobs(house: House, lot: LotState): Job[] {
   const { rotateAtMs, doneAtMs, targetG } = dryerOf(house, lot)
   const at = (ms: number) => clockTimeOf(ms, house.household.timeZone)
-  return dryerJobs(
-    {
-      rotateOn: house.dateOf(rotateAtMs),
-      rotateAt: at(rotateAtMs),
-      rotated: lot.history.loads.at(-1)!.rotatedAtMs !== null,
-      doneOn: house.dateOf(doneAtMs.p50),
-      doneBetween: `between ${at(doneAtMs.p10)} and ${at(doneAtMs.p90)}`,
-      target: `${Math.round(targetG).toLocaleString('en-GB')} g`,
-    },
-    house.today,
-  )
+  return dryerJobs({
+    rotateOn: house.dateOf(rotateAtMs),
+    rotateAt: at(rotateAtMs),
+    rotated: lot.history.loads.at(-1)!.rotatedAtMs !== null,
+    doneOn: house.dateOf(doneAtMs.p50),
+    doneBetween: `between ${at(doneAtMs.p10)} and ${at(doneAtMs.p90)}`,
+    target: `${Math.round(targetG).toLocaleString('en-GB')} g`,
+  })
 }
 
 /** A place that holds something asks for a reading after so many days without. Judgement. */

@@ -1,3 +1,4 @@
+export * from './day'
 export * from './heaps'
 export * from './readiness'
 export * from './weather'

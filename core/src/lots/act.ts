@@ -1,6 +1,6 @@
 import { Refusal } from '../refusal'
-import type { CleaningStep, Crop } from '../almanac'
-import type { EventDraft } from './event'
+import type { CleaningStep, Crop, HungIn } from '../almanac'
+import { asideReasons, endings, type Ending, type EventDraft } from './event'
 import type { LotHistory } from './history'
 
 /** Surprises are asked about, never refused for good: `sure` passes. */
@@ -20,11 +20,41 @@ export interface Grade {
   pieces?: number
 }
 
+/** What becomes of a heap when a lot is poured out and sorted. */
+export const sortFates = ['store', ...asideReasons, 'plant', ...gradeNames, 'use', 'feed', 'give', ...endings] as const
+export type SortFate = (typeof sortFates)[number]
+
+export interface SortHeap {
+  fate: SortFate
+  /** by the scale, counted, or both; what is left out follows from the lot's mean */
+  weightG?: number
+  pieces?: number
+  /** where it goes; where the lot is when left out */
+  placeId?: string
+  /** days it has, for what is set aside */
+  days?: number
+  /** what was wrong with it */
+  fault?: string
+  /** animals it goes to */
+  to?: string
+}
+
+export interface SortAct {
+  act: 'sort'
+  heaps: SortHeap[]
+  /** what is left on the table goes back into store, or is not accounted for */
+  rest: 'store' | 'missing'
+  sure?: boolean
+}
+
 export type LotAct =
   | { act: 'weigh'; weightG: number; basis: 'lot' | 'bunch'; sure?: boolean }
   | { act: 'test'; results: { test: string; passed: boolean }[] }
   | { act: 'fan'; on: boolean }
-  | { act: 'move'; placeId: string }
+  /** all of it, or a part that becomes a lot of its own; a part can stay where it is, apart */
+  | ({ act: 'move'; placeId: string } & Taking)
+  /** taken down too early: back on the line */
+  | { act: 'hang'; placeId: string; hungIn?: HungIn }
   | {
       act: 'finish'
       neck?: string
@@ -32,6 +62,8 @@ export type LotAct =
       placeId: string
       weightG: number
       pieces?: number
+      /** what of it is taken down, as it stood on the line; all of it when left out */
+      ofG?: number
       /** so many nets, sacks, jars */
       units?: number
       /** tops, roots and what was cut away, weighed */
@@ -41,10 +73,13 @@ export type LotAct =
     }
   | { act: 'check'; lookedAt: number; faults: { fault: string; pieces: number; action: string }[] }
   | ({ act: 'use' | 'give' | 'plant' } & Taking)
-  | ({ act: 'lose'; cause: string } & Taking)
+  | ({ act: 'lose'; cause: string; to?: Ending } & Taking)
+  | ({ act: 'feed'; to: string } & Taking)
+  | SortAct
+  /** its tag was printed and tied on */
+  | { act: 'tag' }
   | { act: 'correct'; weightG: number; pieces?: number; why: string }
   | { act: 'note'; text: string }
-  | { act: 'strike'; event: number; why: string }
   | { act: 'clean'; step: CleaningStep; weightG: number }
   | { act: 'load'; takenG?: number; weightG: number; trays: number; airC: number; placeId: string; sure?: boolean }
   | { act: 'grade'; grades: Grade[] }
@@ -55,8 +90,8 @@ export type LotAct =
 /** What an act writes: events of the lot, and of the lots it splits off. */
 export interface ActOutcome {
   events: EventDraft[]
-  /** lots split off, each with the heap it is (the lot's own when null), in the order of the split-out events */
-  splitsOff?: { heap: string | null; events: EventDraft[] }[]
+  /** lots split off, each with the heap and the fate it has (the lot's own when left out), in the order of the split-out events */
+  splitsOff?: { heap: string | null; fate?: string; events: EventDraft[] }[]
 }
 
 export interface ActContext {

@@ -1,11 +1,21 @@
 import { Refusal } from '../refusal'
-import { requireDrying, surpriseShare, type ActContext, type ActOutcome, type LotAct, type Taking } from './act'
+import {
+  requireDrying,
+  requireStage,
+  surpriseShare,
+  type ActContext,
+  type ActOutcome,
+  type LotAct,
+  type Taking,
+} from './act'
 import { jarred, loaded, shaken } from './dryer-acts'
-import { draft, type EventDraft } from './event'
+import { draft, type AsideReason, type EventDetails, type EventDraft } from './event'
 import { cleaned, finished, graded } from './finish-acts'
 import type { LotHistory } from './history'
 import { gramsOfPieces, piecesOfGrams, type Quantity } from './quantity'
-import { strikeOut, weighingChangeG } from './strike'
+import { daysAside } from './aside'
+import { weighingChangeG } from './retell'
+import { requireFeedable, sorted } from './sort-act'
 
 /**
  * Turns an act into ledger events.
@@ -13,7 +23,7 @@ import { strikeOut, weighingChangeG } from './strike'
  */
 export function perform(act: LotAct, context: ActContext): ActOutcome {
   const { lot } = context
-  if (lot.stage === 'gone' && !['correct', 'note', 'strike'].includes(act.act)) {
+  if (lot.stage === 'gone' && !['correct', 'note', 'tag'].includes(act.act)) {
     throw new Refusal('gone', 'Nothing is left of this lot. Correct its weight first if that is wrong.')
   }
   switch (act.act) {
@@ -27,11 +37,17 @@ export function perform(act: LotAct, context: ActContext): ActOutcome {
       return { events: [draft('fan', { details: { airflow: act.on ? 'fan' : natural } })] }
     }
     case 'move':
-      return { events: [moved(act.placeId, context)] }
+      return moved(act, context)
+    case 'hang':
+      return { events: [hungAgain(act, context)] }
+    case 'sort':
+      return sorted(act, context)
+    case 'tag':
+      return { events: [draft('tagged')] }
     case 'finish':
       return finished(act, context)
     case 'check':
-      return { events: checked(act, context) }
+      return checked(act, context)
     case 'use':
       return { events: [taken('used', act, lot.quantity)] }
     case 'give':
@@ -40,7 +56,14 @@ export function perform(act: LotAct, context: ActContext): ActOutcome {
       return { events: [taken('planted', act, lot.quantity)] }
     case 'lose': {
       const event = taken('lost', act, lot.quantity)
-      return { events: [{ ...event, details: { cause: act.cause } }] }
+      return {
+        events: [{ ...event, details: { ...event.details, cause: act.cause, ...(act.to ? { to: act.to } : {}) } }],
+      }
+    }
+    case 'feed': {
+      requireFeedable(context.crop, 'act')
+      const event = taken('fed', act, lot.quantity)
+      return { events: [{ ...event, details: { ...event.details, to: act.to } }] }
     }
     case 'correct':
       return { events: [corrected(act, lot.quantity)] }
@@ -52,8 +75,6 @@ export function perform(act: LotAct, context: ActContext): ActOutcome {
       const { pack, placeId, quantity } = lot
       return graded(act.grades, quantity.weightG, quantity.pieces ?? 0, placeId, pack ? { pack } : {})
     }
-    case 'strike':
-      return { events: [strikeOut(lot.events, act.event, act.why)] }
     case 'clean':
       return { events: [cleaned(act, context)] }
     case 'load':
@@ -98,9 +119,65 @@ function tested(results: { test: string; passed: boolean }[], { crop, lot }: Act
   return draft('tested', { details: { results } })
 }
 
-function moved(placeId: string, { lot, airflowOf }: ActContext): EventDraft {
-  if (placeId === lot.placeId) throw new Refusal('invalid', 'It is there already.', 'placeId')
-  return draft('moved', { placeId, ...(lot.stage === 'drying' ? { details: { airflow: airflowOf(placeId) } } : {}) })
+function moved(act: Extract<LotAct, { act: 'move' }>, context: ActContext): ActOutcome {
+  const { lot, airflowOf } = context
+  const { placeId } = act
+  const part = partOf(act, lot.quantity)
+  if (!part && placeId === lot.placeId) throw new Refusal('invalid', 'It is there already.', 'placeId')
+  const airflow = { airflow: airflowOf(placeId) }
+  if (!part) return { events: [draft('moved', { placeId, details: airflow })] }
+  return splitOff(part, lot, { placeId, why: placeId === lot.placeId ? 'kept apart' : 'moved', airflow })
+}
+
+/** The part of a lot an act is about; undefined for all of it. */
+function partOf({ pieces, weightG }: Taking, quantity: Quantity): EventDraft | undefined {
+  if (pieces === undefined && weightG === undefined) return undefined
+  const out = taken('split-out', { ...(pieces ? { pieces } : { weightG: weightG! }) }, quantity)
+  return 0 - out.weightG === quantity.weightG ? undefined : out
+}
+
+/** A part becomes a lot of its own that goes on as it was. */
+function splitOff(
+  out: EventDraft,
+  lot: LotHistory,
+  { placeId, why, airflow }: { placeId: string | null; why: string; airflow: EventDetails },
+): ActOutcome {
+  const { stage, pack } = lot
+  if (stage === 'dryer' || stage === 'conditioning') {
+    throw new Refusal('invalid', 'In the dryer or its jar it stays together; take it out first.')
+  }
+  return {
+    events: [{ ...out, details: { ...out.details, why } }],
+    splitsOff: [
+      {
+        heap: null,
+        events: [
+          draft('split-in', {
+            weightG: 0 - out.weightG,
+            pieces: 0 - out.pieces,
+            placeId,
+            details: {
+              ...(stage === 'fresh' || stage === 'drying' ? { stage } : {}),
+              ...(pack ? { pack } : {}),
+              ...airflow,
+            },
+          }),
+        ],
+      },
+    ],
+  }
+}
+
+function hungAgain(act: Extract<LotAct, { act: 'hang' }>, { crop, lot, airflowOf }: ActContext): EventDraft {
+  requireStage(lot, 'stored', 'Only what was taken down is hung again.')
+  if (!crop.curing || lot.hungAtMs === null) {
+    throw new Refusal('not-cured', `${crop.name} did not hang or lie to dry before.`)
+  }
+  const hungIn = act.hungIn ?? lot.hungIn
+  return draft('hung', {
+    placeId: act.placeId,
+    details: { airflow: airflowOf(act.placeId), ...(hungIn ? { hungIn } : {}), why: 'hung again' },
+  })
 }
 
 function taken(kind: EventDraft['kind'], taking: Taking, quantity: Quantity): EventDraft {
@@ -108,13 +185,15 @@ function taken(kind: EventDraft['kind'], taking: Taking, quantity: Quantity): Ev
     throw new Refusal('invalid', 'Say how many pieces or how many grams, one of the two.', 'pieces')
   }
   if (taking.pieces !== undefined) {
-    return draft(kind, { weightG: -gramsOfPieces(quantity, taking.pieces), pieces: -taking.pieces })
+    const weightG = -gramsOfPieces(quantity, taking.pieces)
+    return draft(kind, { weightG, pieces: -taking.pieces, details: { by: 'pieces' } })
   }
-  const pieces = piecesOfGrams(quantity, taking.weightG!)
-  return draft(kind, { weightG: -taking.weightG!, pieces: pieces === 0 ? 0 : -pieces })
+  const pieces = 0 - piecesOfGrams(quantity, taking.weightG!)
+  return draft(kind, { weightG: -taking.weightG!, pieces, details: { by: 'weight' } })
 }
 
-function checked(act: Extract<LotAct, { act: 'check' }>, { crop, lot }: ActContext): EventDraft[] {
+function checked(act: Extract<LotAct, { act: 'check' }>, context: ActContext): ActOutcome {
+  const { crop, lot } = context
   const start = lot.quantity
   if (start.pieces !== null && act.lookedAt > start.pieces) {
     throw new Refusal('invalid', `There are only ${start.pieces} to look at.`, 'lookedAt')
@@ -134,6 +213,16 @@ function checked(act: Extract<LotAct, { act: 'check' }>, { crop, lot }: ActConte
     }),
   ]
   const left = { ...start }
+  const take = (kind: EventDraft['kind'], pieces: number): EventDraft => {
+    const event =
+      left.pieces === null
+        ? draft(kind, { weightG: 0 - Math.min(left.weightG, Math.round(pieces * crop.pieceG.value)) })
+        : taken(kind, { pieces }, left)
+    left.weightG += event.weightG
+    if (left.pieces !== null) left.pieces += event.pieces
+    return event
+  }
+  const setAside = new Map<AsideReason, { pieces: number; said: EventDetails }>()
   for (const found of act.faults) {
     const fault = crop.faults.find((f) => f.id === found.fault)
     const action = fault?.actions.find((a) => a.id === found.action)
@@ -141,15 +230,39 @@ function checked(act: Extract<LotAct, { act: 'check' }>, { crop, lot }: ActConte
       throw new Refusal('invalid', `${crop.name} has no fault “${found.fault}” with “${found.action}”.`, 'faults')
     }
     if (action.becomes === 'kept') continue
-    const event =
-      left.pieces === null
-        ? draft(action.becomes, { weightG: -Math.min(left.weightG, Math.round(found.pieces * crop.pieceG.value)) })
-        : taken(action.becomes, { pieces: found.pieces }, left)
-    events.push({ ...event, details: { fault: fault.id, cause: fault.label } })
-    left.weightG += event.weightG
-    if (left.pieces !== null) left.pieces += event.pieces
+    const said = { fault: fault.id, cause: fault.label, ...(action.to ? { to: action.to } : {}) }
+    if (action.becomes !== 'set-aside') {
+      const event = take(action.becomes, found.pieces)
+      events.push({ ...event, details: { ...event.details, ...said } })
+      continue
+    }
+    // what is used the same way lies together, whatever was wrong with it
+    const why = action.aside ?? 'eat-first'
+    setAside.set(why, { pieces: (setAside.get(why)?.pieces ?? 0) + found.pieces, said })
   }
-  return events
+  const aside = [...setAside].map(([why, { pieces, said }]): [AsideReason, EventDraft] => {
+    const event = take('split-out', pieces)
+    return [why, { ...event, details: { ...event.details, ...said, aside: { why, days: daysAside(crop, why) } } }]
+  })
+  events.push(...aside.map(([, event]) => event))
+  return {
+    events,
+    splitsOff: aside.map(([why, out]) => ({
+      heap: null,
+      events: [
+        draft('split-in', {
+          weightG: 0 - out.weightG,
+          pieces: 0 - out.pieces,
+          placeId: lot.placeId,
+          details: {
+            stage: 'fresh',
+            aside: { why, days: daysAside(crop, why) },
+            ...(out.details.fault ? { fault: out.details.fault, cause: out.details.cause! } : {}),
+          },
+        }),
+      ],
+    })),
+  }
 }
 
 function corrected(act: Extract<LotAct, { act: 'correct' }>, quantity: Quantity): EventDraft {
@@ -162,5 +275,10 @@ function corrected(act: Extract<LotAct, { act: 'correct' }>, quantity: Quantity)
   if (act.weightG === quantity.weightG && pieces === 0) {
     throw new Refusal('invalid', 'That is what it stands at already.', 'weightG')
   }
-  return draft('corrected', { weightG: act.weightG - quantity.weightG, pieces, details: { why: act.why } })
+  const counted = act.pieces === undefined ? {} : { counted: act.pieces }
+  return draft('corrected', {
+    weightG: act.weightG - quantity.weightG,
+    pieces,
+    details: { why: act.why, scaleG: act.weightG, ...counted },
+  })
 }

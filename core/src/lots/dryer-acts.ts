@@ -80,7 +80,11 @@ export function shaken(act: Extract<LotAct, { act: 'shake' }>, { lot, crop, nowM
   const { weightG, pieces } = lot.quantity
   if (verdict === 'throw-out') {
     events.push(
-      draft('lost', { weightG: -weightG, pieces: pieces ? -pieces : 0, details: { cause: 'Mould in the jar' } }),
+      draft('lost', {
+        weightG: -weightG,
+        pieces: pieces ? -pieces : 0,
+        details: { cause: 'Mould in the jar', by: 'all' },
+      }),
     )
   } else if (verdict === 'back-to-dryer') {
     const last = lot.loads.at(-1)

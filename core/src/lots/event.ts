@@ -24,6 +24,10 @@ export type EventKind =
   | 'jarred'
   | 'shaken'
   | 'undone'
+  | 'restated'
+  | 'relabelled'
+  | 'fed'
+  | 'tagged'
 
 /** An event about to be written. Changes are whole grams and pieces; the lot's quantity is their sum. */
 export interface EventDraft {
@@ -33,6 +37,26 @@ export interface EventDraft {
   placeId: string | null
   details: EventDetails
 }
+
+/** An entry put right: what it says now, where it stands, in all that can change of it. */
+export type Telling = Pick<EventDraft, 'weightG' | 'pieces' | 'placeId' | 'details'> & { atMs: number }
+
+/** What a tag says of a lot. */
+export interface Label {
+  crop: string
+  variety: string | null
+  bed: string | null
+  heap: string
+  broughtOn: string
+}
+
+/** Why something is set aside to be used soon. */
+export type AsideReason = (typeof asideReasons)[number]
+export const asideReasons = ['eat-first', 'cut-round', 'cook', 'freeze', 'dry', 'juice'] as const
+
+/** Where what nobody eats goes. */
+export type Ending = (typeof endings)[number]
+export const endings = ['compost', 'bin', 'burn'] as const
 
 export interface LotEvent extends EventDraft {
   atMs: number
@@ -50,9 +74,22 @@ export interface EventDetails {
   airflow?: 'still' | 'breezy' | 'fan'
   /** how it was hung or spread */
   hungIn?: HungIn
-  /** the entry this one strikes out or undoes, and what kind that was */
+  /** the entry this one undoes or restates, and what kind that was */
   strikes?: number
   of?: EventKind
+  /** the words that count from now on */
+  instead?: Telling
+  /** what a tag said, and says */
+  was?: Partial<Label>
+  is?: Partial<Label>
+  /** pieces or grams were asked for, the other is worked out; or all there was */
+  by?: 'pieces' | 'weight' | 'all'
+  /** pieces counted, where the whole lot was */
+  counted?: number
+  /** set aside to be used within so many days */
+  aside?: { why: AsideReason; days: number }
+  /** animals it was fed to, or where what nobody eats went */
+  to?: string
   neck?: string
   pack?: string
   units?: number
@@ -76,7 +113,7 @@ export interface EventDetails {
   mould?: boolean
   jarHumidityPct?: number
   /** where a split-off lot stands, if not in store */
-  stage?: 'fresh'
+  stage?: 'fresh' | 'drying'
 }
 
 export const draft = (kind: EventKind, rest: Partial<Omit<EventDraft, 'kind'>> = {}): EventDraft => ({

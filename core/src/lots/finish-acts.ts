@@ -1,6 +1,8 @@
+import { trimmedShare } from '../assumptions'
 import { Refusal } from '../refusal'
 import { requireDrying, surpriseShare, type ActContext, type ActOutcome, type Grade, type LotAct } from './act'
 import { draft, type EventDetails, type EventDraft } from './event'
+import type { LotHistory } from './history'
 import { piecesOfGrams } from './quantity'
 
 /** Taking down, sorting by size, threshing: what a lot goes through on its way into store. */
@@ -10,12 +12,21 @@ export function finished(act: Extract<LotAct, { act: 'finish' }>, { crop, lot }:
     throw new Refusal('invalid', `No neck “${act.neck ?? ''}”.`, 'neck')
   }
   if (!crop.packs.some((p) => p.id === act.pack)) throw new Refusal('invalid', `No pack “${act.pack}”.`, 'pack')
+  if (act.ofG !== undefined && act.ofG < lot.quantity.weightG) return partFinished(act, act.ofG, lot, crop)
   const { weightG: before, pieces: piecesBefore } = lot.quantity
   if (!act.sure && act.weightG > before * surpriseShare) {
     throw new Refusal(
       'surprise',
       `${act.weightG} g is more than went on the line: it stands at ${before} g. Look at the scale once more, or keep it anyway.`,
       'weightG',
+    )
+  }
+  const most = trimmedShare[crop.group]
+  if (!act.sure && act.wasteG !== undefined && act.wasteG > before * most) {
+    throw new Refusal(
+      'surprise',
+      `${act.wasteG} g of trimmings is ${Math.round((100 * act.wasteG) / before)} % of what there was; ${crop.name.toLowerCase()} seldom loses more than ${Math.round(100 * most)} %. Look at the scale once more, or keep it anyway.`,
+      'wasteG',
     )
   }
   const { pack, placeId, units, wasteG, grades = [] } = act
@@ -25,10 +36,44 @@ export function finished(act: Extract<LotAct, { act: 'finish' }>, { crop, lot }:
     weightG: act.weightG - before,
     pieces: pieces - (piecesBefore ?? 0),
     placeId,
-    details: { ...details, ...(units ? { units } : {}), ...(wasteG ? { wasteG } : {}) },
+    details: {
+      ...details,
+      scaleG: act.weightG,
+      ...(act.pieces === undefined ? {} : { counted: act.pieces }),
+      ...(units ? { units } : {}),
+      ...(wasteG ? { wasteG } : {}),
+    },
   })
   const sizes = graded(grades, act.weightG, pieces, placeId, details)
   return { ...sizes, events: [main, ...sizes.events] }
+}
+
+/** Some bunches are ready, others hang on: what is taken down becomes a lot of its own. */
+function partFinished(
+  act: Extract<LotAct, { act: 'finish' }>,
+  ofG: number,
+  lot: LotHistory,
+  crop: ActContext['crop'],
+): ActOutcome {
+  if (act.grades?.length) {
+    throw new Refusal('invalid', 'Take the part down first; its sizes are sorted once it is in store.', 'grades')
+  }
+  const pieces = piecesOfGrams(lot.quantity, ofG)
+  const part: LotHistory = { ...lot, quantity: { weightG: ofG, pieces: pieces || null } }
+  const { ofG: _, ...whole } = act
+  const { events } = finished(whole, { crop, lot: part, nowMs: 0, airflowOf: () => 'still' })
+  return {
+    events: [draft('split-out', { weightG: -ofG, pieces: 0 - pieces, details: { why: 'taken down' } })],
+    splitsOff: [
+      {
+        heap: null,
+        events: [
+          draft('split-in', { weightG: ofG, pieces, placeId: lot.placeId, details: { stage: 'drying' } }),
+          ...events,
+        ],
+      },
+    ],
+  }
 }
 
 /** Sizes taken out of a lot, each as a lot of its own. */

@@ -1,6 +1,7 @@
 import type { HungIn } from '../almanac'
-import type { LotEvent } from './event'
-import { standing } from './undo'
+import type { AsideReason, EventKind, LotEvent } from './event'
+import { standing, undoneIn } from './undo'
+import { takings } from './restate'
 import type { Quantity } from './quantity'
 
 /** On the line, in the dehydrator, in the conditioning jar, waiting to be used, in store, or nothing left. */
@@ -31,6 +32,8 @@ export interface LotHistory {
     faults: { fault: string; pieces: number; action: string }[]
   }[]
   pack: string | null
+  /** set aside to be used within so many days */
+  aside: { atMs: number; why: AsideReason; days: number } | null
   /** spells in the dehydrator, the last one now or just over; weights before the first: what went in */
   loads: {
     atMs: number
@@ -42,6 +45,8 @@ export interface LotHistory {
   }[]
   /** the conditioning jar it is or was last in, with the looks at it */
   jar: { atMs: number; looks: { atMs: number; beads: boolean; mould: boolean; jarHumidityPct?: number }[] } | null
+  /** the lot it was taken from, as that was just before */
+  origin: LotHistory | undefined
   /** what it was told from */
   events: readonly LotEvent[]
   weightAtFirstG: number
@@ -49,7 +54,7 @@ export interface LotHistory {
 }
 
 /** Where an event puts a lot, if it does. */
-function placed(e: LotEvent): Exclude<Stage, 'gone'> | undefined {
+export function stageAfter(e: LotEvent): Exclude<Stage, 'gone'> | undefined {
   switch (e.kind) {
     case 'hung':
       return 'drying'
@@ -67,15 +72,42 @@ function placed(e: LotEvent): Exclude<Stage, 'gone'> | undefined {
 }
 
 /** Numbers of the entries that later ones strike out or undo. */
-export const struckIn = (events: readonly LotEvent[]): Set<number> =>
-  new Set(
-    [...standing(events), ...events.filter((e) => e.kind === 'undone')].flatMap((e) =>
-      e.details.strikes === undefined ? [] : [e.details.strikes],
-    ),
-  )
+export function struckIn(events: readonly LotEvent[]): Set<number> {
+  const struck = undoneIn(events)
+  for (const { details } of standing(events)) if (details.strikes !== undefined) struck.add(details.strikes)
+  return struck
+}
 
-/** Reads a lot's events, oldest first. The lot is counted once an event has named pieces. */
-export function lotHistory(events: readonly LotEvent[]): LotHistory {
+const leaves: readonly EventKind[] = [...takings, 'split-out']
+
+/** A lot's history as a part of it has it: what the whole weighed stands for the part's share. */
+function scaled(h: LotHistory, share: number): void {
+  const part = <T extends { weightG: number; basis?: string }>(w: T): T =>
+    w.basis === 'bunch' ? w : { ...w, weightG: w.weightG * share }
+  h.weighings = h.weighings.map(part)
+  h.loads = h.loads.map((load) => ({ ...part(load), weighings: load.weighings.map(part) }))
+}
+
+/** What a part takes over from the lot it was taken from: all but how much there is. */
+function inherit(h: LotHistory, from: LotHistory): void {
+  const { broughtAtMs, hungAtMs, placeId, stays, hungIn, turnedAtMs, airflow } = from
+  const { weighings, tests, checks, pack, loads, jar } = from
+  Object.assign(h, { broughtAtMs, hungAtMs, placeId, hungIn, turnedAtMs, pack, jar })
+  Object.assign(h, {
+    stays: [...stays],
+    airflow: [...airflow],
+    weighings: [...weighings],
+    tests: [...tests],
+    checks: [...checks],
+    loads: [...loads],
+  })
+}
+
+/**
+ * Reads a lot's events, oldest first. The lot is counted once an event has named pieces.
+ * @param origin the lot it was taken from, as that was just before: a part goes on with its clock
+ */
+export function lotHistory(events: readonly LotEvent[], origin?: LotHistory): LotHistory {
   let weightG = 0
   let pieces = 0
   let counted = false
@@ -96,16 +128,20 @@ export function lotHistory(events: readonly LotEvent[]): LotHistory {
     tests: [],
     checks: [],
     pack: null,
+    aside: null,
     loads: [],
     jar: null,
+    origin,
     events,
     weightAtFirstG: 0,
     piecesAtFirst: null,
   }
+  if (origin) inherit(h, origin)
   const struck = struckIn(events)
   // what was undone never happened
   for (const e of standing(events)) {
     h.lastAtMs = e.atMs
+    const beforeG = weightG
     weightG += e.weightG
     pieces += e.pieces
     if (e.pieces !== 0) counted = true
@@ -114,13 +150,20 @@ export function lotHistory(events: readonly LotEvent[]): LotHistory {
       h.stays.push({ atMs: e.atMs, placeId: e.placeId })
     }
     const d = e.details
-    if (d.airflow) h.airflow.push({ atMs: e.atMs, airflow: d.airflow })
     if (d.pack) h.pack = d.pack
-    stage = placed(e) ?? stage
+    stage = stageAfter(e) ?? stage
+    // how the air moves counts for what hangs
+    if (d.airflow && stage === 'drying') h.airflow.push({ atMs: e.atMs, airflow: d.airflow })
     if (e.kind === 'hung') {
-      h.hungAtMs = e.atMs
-      h.hungIn = d.hungIn ?? null
+      // hung again it goes on where it was
+      h.hungAtMs ??= e.atMs
+      h.hungIn = d.hungIn ?? h.hungIn
     }
+    if (e.kind === 'split-in') {
+      if (origin && origin.quantity.weightG > 0) scaled(h, e.weightG / origin.quantity.weightG)
+      h.aside = d.aside ? { ...d.aside, atMs: e.atMs } : null
+    }
+    if (leaves.includes(e.kind) && beforeG > 0 && weightG > 0) scaled(h, weightG / beforeG)
     if (e.kind === 'weighed' && d.scaleG && !struck.has(e.id ?? -1)) {
       const load = stage === 'dryer' ? h.loads.at(-1) : undefined
       if (load) load.weighings.push({ atMs: e.atMs, weightG: d.scaleG })
@@ -149,12 +192,13 @@ export function lotHistory(events: readonly LotEvent[]): LotHistory {
     }
     if (e.kind === 'tested') for (const r of d.results ?? []) h.tests.push({ atMs: e.atMs, ...r })
     if (e.kind === 'checked') {
+      const size = counted && pieces > 0 ? pieces : d.lotSize
       h.checks.push({
         atMs: e.atMs,
-        lookedAt: d.lookedAt ?? 0,
+        lookedAt: d.why === 'sorted through' ? (size ?? d.lookedAt ?? 0) : (d.lookedAt ?? 0),
         bad: d.bad ?? 0,
         faults: d.faults ?? [],
-        ...(d.lotSize ? { lotSize: d.lotSize } : {}),
+        ...(size ? { lotSize: size } : {}),
       })
     }
     // a corrected finishing weight is what the lot began with in store, a use is not
@@ -164,11 +208,15 @@ export function lotHistory(events: readonly LotEvent[]): LotHistory {
       h.weightAtFirstG = weightG
       h.piecesAtFirst = counted ? pieces : null
     }
-    if (stage === 'stored' && placed(e)) h.storedAtMs = e.atMs
+    if (stage === 'stored' && stageAfter(e)) {
+      // a part of what is in store goes on with its clock
+      h.storedAtMs = e.kind === 'split-in' && origin?.stage === 'stored' ? origin.storedAtMs : e.atMs
+    }
   }
   // what was cut up is counted no longer
   h.quantity = { weightG, pieces: counted && (pieces > 0 || weightG <= 0) ? pieces : null }
   if (stage !== 'stored') h.storedAtMs = null
+  if (stage !== 'fresh') h.aside = null
   h.stage = weightG <= 0 ? 'gone' : stage
   return h
 }

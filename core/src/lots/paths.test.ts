@@ -140,41 +140,6 @@ describe('apples through the dehydrator', () => {
   })
 })
 
-describe('a weighing struck out', () => {
-  const onion = cropById('onion-storing')
-  /** Weighings of the marked bunch, each with its number; the ones struck out are put right at the end. */
-  const played = (scales: number[], struck: number[], basis: 'bunch' | 'lot' = 'bunch') => {
-    const lot = walk(onion, 8000)
-    lot.events.forEach((e, i) => (e.id = i + 1))
-    scales.forEach((weightG, i) => {
-      lot.at(24 * (i + 1), { act: 'weigh', weightG, basis, sure: true })
-      lot.events.at(-1)!.id = 100 + i
-    })
-    for (const i of struck) lot.at(900, { act: 'strike', event: 100 + i, why: 'typed wrong' })
-    return lot
-  }
-  it('leaves the lot where it would stand without it, first, middle or last', () => {
-    const right = [1000, 900, 820, 790]
-    const whole = played(right, []).lot().quantity.weightG
-    expect(whole).toBe(6320)
-    for (const at of [0, 1, 2, 3]) {
-      const scales = [...right]
-      scales.splice(at, 0, 2900)
-      const lot = played(scales, [at])
-      expect(Math.abs(lot.lot().quantity.weightG - whole)).toBeLessThanOrEqual(2)
-      expect(lot.lot().weighings.map((w) => w.weightG)).toEqual(right)
-    }
-    expect(played([7900, 3000], [1], 'lot').lot().quantity.weightG).toBe(7900)
-  })
-  it('is an entry of its own, once, and only for weighings', () => {
-    const lot = played([1000, 90], [1])
-    expect(eventSays(onion, lot.events.at(-1)!, null)).toBe('a weighing struck out: typed wrong')
-    expect(() => lot.at(999, { act: 'strike', event: 101, why: 'again' })).toThrow(/already/)
-    expect(() => lot.at(999, { act: 'strike', event: 1, why: 'no' })).toThrow(/Only a weighing/)
-    expect(() => lot.at(999, { act: 'strike', event: 5000, why: 'no' })).toThrow(/no such entry/)
-  })
-})
-
 describe('how a lot dries', () => {
   it('is the crop’s usual way unless said, and only a way that crop is dried', () => {
     const chilli = cropById('chilli')

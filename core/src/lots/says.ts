@@ -1,5 +1,6 @@
 import { hungInWords, type Crop } from '../almanac'
-import type { EventDraft, EventKind } from './event'
+import { asideWords } from './aside'
+import type { EventDetails, EventDraft, EventKind } from './event'
 
 const grams = (g: number) => (Math.abs(g) >= 10_000 ? `${(g / 1000).toFixed(1)} kg` : `${g.toLocaleString('en-GB')} g`)
 
@@ -27,7 +28,22 @@ const undoneWords: Record<EventKind, string> = {
   jarred: 'putting into jars',
   shaken: 'shaking the jar',
   undone: 'undoing',
+  restated: 'putting right',
+  relabelled: 'the new tag',
+  fed: 'feeding',
+  tagged: 'the printed tag',
 }
+
+const labelWords = { crop: 'crop', variety: 'variety', bed: 'bed', heap: 'heap', broughtOn: 'day' } as const
+
+/** What a tag said and says now, part by part. */
+const labelSays = ({ was = {}, is = {} }: EventDetails): string =>
+  Object.keys(is)
+    .map((key) => {
+      const k = key as keyof typeof labelWords
+      return `${labelWords[k]} ${was[k] ?? 'none'} → ${is[k] ?? 'none'}`
+    })
+    .join(', ')
 
 /** What an event says in the household's words. */
 export function eventSays(crop: Crop, event: EventDraft, placeName: string | null): string {
@@ -38,6 +54,7 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
     case 'brought-in':
       return `brought in, ${grams(event.weightG)}${event.pieces ? `, ${count(event.pieces)}` : ''}`
     case 'hung': {
+      if (d.why === 'hung again') return `hung again${placeName ? ` in ${placeName.toLowerCase()}` : ''}`
       const where = placeName ? `${d.hungIn ? ',' : ' in'} ${placeName.toLowerCase()}` : ''
       return `hung${d.hungIn ? ` ${hungInWords[d.hungIn]}` : ''}${where}`
     }
@@ -60,18 +77,28 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
       const neck = crop.necks.find((n) => n.id === d.neck)?.label
       return `cleaned and packed: ${neck ? `${neck}, ` : ''}${d.units && d.units > 1 ? `${d.units} × ` : ''}${pack}${placeName ? `, to ${placeName.toLowerCase()}` : ''}; ${grams(-event.weightG)} of trimmings and water off${d.wasteG ? `, ${grams(d.wasteG)} of it trimmings` : ''}`
     }
-    case 'split-out':
-      return `${took} split off${d.code ? ` as ${d.code}` : ''}${d.why ? ` (${d.why})` : ''}`
-    case 'split-in':
-      return `${grams(event.weightG)} split${d.code ? ` from ${d.code}` : ' off'}`
+    case 'split-out': {
+      const cause = d.cause ? `, ${d.cause.toLowerCase()}` : ''
+      if (d.aside) return `${took} set aside${d.code ? ` as ${d.code}` : ''}: ${asideWords[d.aside.why]}${cause}`
+      return `${took} split off${d.code ? ` as ${d.code}` : ''}${d.why ? ` (${d.why})` : ''}${cause}`
+    }
+    case 'split-in': {
+      const from = d.code ? ` from ${d.code}` : ' off'
+      if (d.aside)
+        return `${grams(event.weightG)} set aside${from}: ${asideWords[d.aside.why]} within ${d.aside.days} days`
+      return `${grams(event.weightG)} split${from}`
+    }
     case 'moved':
       return `moved to ${placeName?.toLowerCase() ?? 'another place'}`
     case 'checked':
+      if (d.why === 'sorted through') return `sorted through${d.bad ? `, ${d.bad} not right` : ''}`
       return `looked at ${d.lookedAt}${d.lotSize ? ` of ${d.lotSize}` : ''}, ${d.bad ? `${d.bad} not right` : 'all sound'}`
     case 'used':
       return `used ${took}${d.cause ? ` (${d.cause.toLowerCase()})` : ''}`
     case 'lost':
-      return `gone: ${took}${d.cause ? ` (${d.cause.toLowerCase()})` : ''}`
+      return `${d.to ? `to the ${d.to === 'burn' ? 'fire' : d.to}` : 'gone'}: ${took}${d.cause ? ` (${d.cause.toLowerCase()})` : ''}`
+    case 'fed':
+      return `fed to ${d.to ?? 'animals'}: ${took}${d.cause ? ` (${d.cause.toLowerCase()})` : ''}`
     case 'given':
       return `given away ${took}`
     case 'planted':
@@ -90,7 +117,13 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
     case 'shaken':
       return `jar shaken: ${d.mould ? 'mould' : d.beads ? 'beads on the glass' : 'no beads'}${d.jarHumidityPct === undefined ? '' : `, ${Math.round(d.jarHumidityPct)} % in the jar`}`
     case 'undone':
-      return `undone: ${undoneWords[d.of ?? 'noted']}`
+      return `${d.why ? 'struck out' : 'undone'}: ${undoneWords[d.of ?? 'noted']}${d.why ? ` (${d.why})` : ''}`
+    case 'restated':
+      return `put right: ${undoneWords[d.of ?? 'noted']}${d.why ? ` (${d.why})` : ''}`
+    case 'relabelled':
+      return `the tag put right: ${labelSays(d)}`
+    case 'tagged':
+      return 'its tag printed'
     case 'noted':
       return d.text ?? ''
   }

@@ -1,12 +1,25 @@
 import fc from 'fast-check'
-import { expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { cropById } from '../almanac'
 import { Refusal } from '../refusal'
-import { lotHistory, perform, standing, undoing, type LotAct, type LotEvent } from './index'
+import {
+  draft,
+  eventSays,
+  lastActed,
+  lotHistory,
+  perform,
+  retold,
+  standing,
+  type Entry,
+  type EventDraft,
+  type LotAct,
+} from './index'
 
 const crop = cropById('garlic-hardneck')
-const nowMs = Date.UTC(2026, 7, 1)
+const hour = 3_600_000
+const startMs = Date.UTC(2026, 7, 1)
 const grams = fc.integer({ min: 1, max: 3000 })
+const by = { fault: crop.faults[0]!.id, action: 'bin' }
 /** Anything a household may do, sensible or not: what is refused is left out. */
 const anyAct = fc.oneof(
   fc.record({
@@ -19,9 +32,17 @@ const anyAct = fc.oneof(
   fc.record({ act: fc.constantFrom('use', 'give'), pieces: fc.integer({ min: 1, max: 30 }) }),
   fc.record({ act: fc.constant('lose'), weightG: grams, cause: fc.constant('mice') }),
   fc.record({ act: fc.constant('move'), placeId: fc.constantFrom('veranda', 'cellar') }),
+  fc.record({ act: fc.constant('move'), placeId: fc.constant('shed'), weightG: grams }),
   fc.record({ act: fc.constant('correct'), weightG: grams, why: fc.constant('weighed again') }),
+  fc.record({
+    act: fc.constant('correct'),
+    weightG: grams,
+    pieces: fc.integer({ min: 1, max: 60 }),
+    why: fc.constant('counted'),
+  }),
   fc.record({ act: fc.constant('fan'), on: fc.boolean() }),
   fc.record({ act: fc.constant('note'), text: fc.constant('smells') }),
+  fc.record({ act: fc.constant('hang'), placeId: fc.constantFrom('veranda', 'loft') }),
   fc.record({
     act: fc.constant('finish'),
     pack: fc.constant('net'),
@@ -33,46 +54,179 @@ const anyAct = fc.oneof(
   fc.record({
     act: fc.constant('check'),
     lookedAt: fc.integer({ min: 5, max: 40 }),
-    faults: fc.constantFrom([], [{ fault: crop.faults[0]!.id, pieces: 2, action: crop.faults[0]!.actions[0]!.id }]),
+    faults: fc.constantFrom([], [{ ...by, pieces: 2 }]),
+  }),
+  fc.record({
+    act: fc.constant('sort'),
+    heaps: fc.tuple(grams, grams, grams).map(([a, b, c]) => [
+      { fate: 'eat-first', weightG: a },
+      { fate: 'compost', pieces: 1 + (b % 9) },
+      { fate: 'plant', weightG: c },
+    ]),
+    rest: fc.constantFrom('store', 'missing'),
+    sure: fc.constant(true),
   }),
 ) as fc.Arbitrary<LotAct>
 
-it('what was undone never happened: any acts, the last of them undone, stand as before it', () => {
+/** A lot's ledger as acts fill it, with numbers that go on counting. */
+class Ledger {
+  events: Entry[] = []
+  private id = 0
+  enter(drafts: readonly EventDraft[], atMs = startMs + this.id * hour): Entry[] {
+    const written = drafts.map((one) => ({ ...one, atMs, id: ++this.id }))
+    this.events = [...this.events, ...written]
+    return written
+  }
+  /** @returns the numbers of what it wrote; undefined for what was refused */
+  act(act: LotAct, atMs: number): number[] | undefined {
+    try {
+      const { events } = perform(act, { crop, lot: lotHistory(this.events), nowMs: atMs, airflowOf: () => 'breezy' })
+      return this.enter(events, atMs).map(({ id }) => id)
+    } catch (error) {
+      if (error instanceof Refusal) return undefined
+      throw error
+    }
+  }
+}
+
+function played(acts: readonly LotAct[], without?: number) {
+  const ledger = new Ledger()
+  ledger.enter([
+    draft('brought-in', { weightG: 4000, pieces: 60, placeId: 'veranda' }),
+    draft('hung', { placeId: 'veranda', details: { airflow: 'breezy' } }),
+  ])
+  let counted = true
+  const written = acts.map((act, i) => {
+    const ids = i === without ? [] : ledger.act(act, startMs + (i + 1) * 24 * hour)
+    counted &&= lotHistory(ledger.events).quantity.pieces !== null
+    return ids
+  })
+  const kinds = written.map((ids) => ids?.map((id) => ledger.events.find((e) => e.id === id)!.kind).join())
+  return { ledger, written, kinds, counted }
+}
+
+/** What a lot is, without the ledger it is told from; the last thing that happened to it may be the putting right itself. */
+const present = (events: readonly Entry[]) => {
+  const { events: _, ...rest } = lotHistory(events)
+  return rest
+}
+
+it('what is struck out never happened, whenever it was and whatever came after', () => {
+  let compared = 0
+  let restated = 0
+  fc.assert(
+    fc.property(fc.array(anyAct, { minLength: 2, maxLength: 10 }), fc.nat(9), (acts, pick) => {
+      const index = pick % acts.length
+      const { ledger, written, kinds, counted } = played(acts)
+      const without = played(acts, index)
+      const strike = written[index]
+      // without it, the others must have been the same acts: not refused, and of a lot that stood where it did and was counted
+      if (!strike || !counted || !without.counted || kinds.some((kind, i) => i !== index && kind !== without.kinds[i]))
+        return
+      let right: EventDraft[]
+      try {
+        right = retold(ledger.events, { strike, why: 'never was' })
+      } catch (error) {
+        if (!(error instanceof Refusal)) throw error
+        expect(error.code).toBe('in-the-way')
+        return
+      }
+      ledger.enter(right)
+      expect(present(ledger.events)).toEqual(present(without.ledger.events))
+      // the database sums every row
+      expect(ledger.events.reduce((sum, e) => sum + e.weightG, 0)).toBe(lotHistory(ledger.events).quantity.weightG)
+      compared++
+      restated += right.some((e) => e.kind === 'restated') ? 1 : 0
+      // and back: the striking struck out
+      const back = retold(ledger.events, {
+        strike: ledger.events.slice(-right.length).map(({ id }) => id),
+      })
+      ledger.enter(back)
+      expect(present(ledger.events)).toEqual(present(played(acts).ledger.events))
+      expect(ledger.events.reduce((sum, e) => sum + e.weightG, 0)).toBe(lotHistory(ledger.events).quantity.weightG)
+    }),
+    { numRuns: 1500, seed: 23 },
+  )
+  expect(compared).toBeGreaterThan(600)
+  expect(restated).toBeGreaterThan(100)
+})
+
+it('the last act undone, step by step, stands as before it', () => {
   let undone = 0
   fc.assert(
     fc.property(fc.array(anyAct, { minLength: 1, maxLength: 12 }), fc.nat(5), (acts, back) => {
-      let id = 0
-      const enter = (drafts: readonly Omit<LotEvent, 'atMs'>[]): (LotEvent & { id: number })[] =>
-        drafts.map((draft) => ({ ...draft, atMs: nowMs + id * 60_000, id: ++id }))
-      let events = enter([
-        { kind: 'brought-in', weightG: 4000, pieces: 60, placeId: 'veranda', details: {} },
-        { kind: 'hung', weightG: 0, pieces: 0, placeId: 'veranda', details: {} },
-      ])
-      const steps = [events]
-      for (const act of acts) {
-        try {
-          const { events: written } = perform(act, { crop, lot: lotHistory(events), nowMs, airflowOf: () => 'breezy' })
-          events = [...events, ...enter(written)]
-          steps.push(events)
-        } catch (error) {
-          if (!(error instanceof Refusal)) throw error
-        }
-      }
-      // back step by step, as somebody who taps again
-      for (let i = 0; i < Math.min(back, steps.length - 1); i++) {
-        const [before, after] = [steps.at(-2 - i)!, steps.at(-1 - i)!]
-        const act = standing(events).filter(
-          ({ id }) => after.some((e) => e.id === id) && !before.some((e) => e.id === id),
-        )
-        events = [...events, ...enter(undoing(act))]
+      const { ledger, written } = played(acts)
+      const done = written.filter((one) => one !== undefined)
+      for (let i = 0; i < Math.min(back, done.length); i++) {
+        const act = done.at(-1 - i)!
+        expect(act).toContain(lastActed(ledger.events)!.id)
+        const before = standing(ledger.events).filter(({ id }) => !act.includes(id))
+        ledger.enter(retold(ledger.events, { strike: act }))
         undone++
-        const { events: _, ...now } = lotHistory(events)
-        const { events: __, ...then } = lotHistory(before)
-        expect(now).toEqual(then)
-        expect(events.reduce((sum, e) => sum + e.weightG, 0)).toBe(then.quantity.weightG)
+        expect(present(ledger.events)).toEqual(present(before))
       }
     }),
     { numRuns: 300, seed: 11 },
   )
   expect(undone).toBeGreaterThan(200)
+})
+
+describe('an entry told otherwise', () => {
+  const season = () =>
+    played([
+      { act: 'weigh', weightG: 3500, basis: 'lot' },
+      { act: 'use', weightG: 500 },
+      { act: 'finish', pack: 'net', neck: 'long', placeId: 'cellar', weightG: 2400, pieces: 50 },
+      { act: 'use', pieces: 10 },
+    ]).ledger
+  const of = (ledger: Ledger, kind: string) => standing(ledger.events).find((e) => e.kind === kind)!
+  it('a typing slip in the weight at taking down: what was eaten since weighs what it weighed', () => {
+    const ledger = season()
+    expect(lotHistory(ledger.events).quantity).toEqual({ weightG: 1920, pieces: 40 })
+    const { id } = of(ledger, 'finished')
+    ledger.enter(retold(ledger.events, { restate: [{ id, instead: { details: { scaleG: 2900 } } }], why: 'a slip' }))
+    expect(lotHistory(ledger.events).quantity).toEqual({ weightG: 2320, pieces: 40 })
+    expect(standing(ledger.events).at(-1)).toMatchObject({ kind: 'used', weightG: -580, pieces: -10 })
+    expect(ledger.events.reduce((sum, e) => sum + e.weightG, 0)).toBe(2320)
+  })
+  it('a weighing struck out leaves the scale of the next one as it was', () => {
+    const ledger = season()
+    const { id } = of(ledger, 'weighed')
+    ledger.enter(retold(ledger.events, { strike: [id], why: 'wrong bunch' }))
+    expect(lotHistory(ledger.events)).toMatchObject({ weighings: [], quantity: { weightG: 1920, pieces: 40 } })
+    expect(
+      eventSays(
+        crop,
+        ledger.events.find((e) => e.kind === 'undone')!,
+        null,
+      ),
+    ).toBe('struck out: the weighing (wrong bunch)')
+    expect(() => retold(ledger.events, { strike: [id], why: 'again' })).toThrow(/already/)
+    expect(() => retold(ledger.events, { strike: [999], why: 'no' })).toThrow(/no such entry/)
+  })
+  it('another day: it takes its place among the rest', () => {
+    const ledger = season()
+    const { id } = of(ledger, 'finished')
+    const atMs = startMs + 30 * hour
+    ledger.enter(retold(ledger.events, { restate: [{ id, instead: { atMs } }] }))
+    expect(lotHistory(ledger.events).storedAtMs).toBe(atMs)
+    expect(standing(ledger.events).map((e) => e.kind)).toEqual([
+      'brought-in',
+      'hung',
+      'weighed',
+      'finished',
+      'used',
+      'used',
+    ])
+  })
+  it('says what stands in the way, and changes nothing', () => {
+    const ledger = season()
+    expect(() => retold(ledger.events, { strike: [of(ledger, 'brought-in').id], why: 'no' })).toThrow(
+      /could not have been/,
+    )
+    const tested = played([{ act: 'fan', on: true }]).ledger
+    expect(() => retold(tested.events, { strike: [of(tested, 'hung').id], why: 'no' })).toThrow(
+      /could not have been: fan/,
+    )
+  })
 })

@@ -72,7 +72,8 @@ export function dryingJobs(lot: DryingLot, today: CivilDate): Job[] {
         }
   if (!lot.heals) jobs.push(weigh)
   if (lot.ready.p10 !== null) {
-    const from = lot.ready.p10 < today ? today : lot.ready.p10
+    // what was due on an earlier day stays due since then
+    const from = lot.ready.p10 < lot.hungOn ? lot.hungOn : lot.ready.p10
     const again = lot.lastTestedOn ? addDays(lot.lastTestedOn, testEveryDays) : from
     jobs.push({
       kind: 'test',
@@ -88,9 +89,10 @@ export function dryingJobs(lot: DryingLot, today: CivilDate): Job[] {
     })
   }
   if (lot.stalledForHours >= 24) {
+    const since = addDays(today, 1 - Math.floor(lot.stalledForHours / 24))
     jobs.push({
       kind: 'unstall',
-      dueOn: today,
+      dueOn: since < lot.hungOn ? lot.hungOn : since,
       why: lot.heals
         ? `Stalled for ${Math.floor(lot.stalledForHours / 24)} days: too cold or too hot for skin to heal; a milder place would help.`
         : `Stalled for ${Math.floor(lot.stalledForHours / 24)} days in damp air: a fan or another place would help.`,
@@ -98,7 +100,7 @@ export function dryingJobs(lot: DryingLot, today: CivilDate): Job[] {
   } else if (lot.ready.p50 === null) {
     jobs.push({
       kind: 'unstall',
-      dueOn: today,
+      dueOn: lot.hungOn,
       why: lot.heals
         ? 'In the air to be expected here its skin will not heal: a milder place would help.'
         : 'In the air to be expected here it will not get dry: a fan or another place would help.',
@@ -119,25 +121,21 @@ export interface DryerLot {
 }
 
 /** Jobs a load in the dehydrator asks for. */
-export function dryerJobs(lot: DryerLot, today: CivilDate): Job[] {
-  const later = (on: CivilDate) => (on < today ? today : on)
+export function dryerJobs(lot: DryerLot): Job[] {
   const out: Job = {
     kind: 'take-out',
-    dueOn: later(lot.doneOn),
+    dueOn: lot.doneOn,
     why: `Done at ${lot.target}, likely ${lot.doneBetween}.`,
   }
   return lot.rotated
     ? [out]
-    : [
-        { kind: 'rotate', dueOn: later(lot.rotateOn), why: `Half way about ${lot.rotateAt}: the trays dry unevenly.` },
-        out,
-      ]
+    : [{ kind: 'rotate', dueOn: lot.rotateOn, why: `Half way about ${lot.rotateAt}: the trays dry unevenly.` }, out]
 }
 
 /** A conditioning jar is shaken every day until its week is over. */
-export const jarJob = (day: number, of: number, shakenToday: boolean, today: CivilDate): Job => ({
+export const jarJob = (day: number, of: number, dueOn: CivilDate): Job => ({
   kind: 'shake',
-  dueOn: shakenToday ? addDays(today, 1) : today,
+  dueOn,
   why: `Day ${Math.min(day, of)} of ${of}: look for beads on the glass.`,
 })
 
@@ -184,15 +182,18 @@ export const overdueJob = (since: CivilDate, lastLookedOn: CivilDate | null, tod
   }.`,
 })
 
-/** A heap that will not keep: using it up is a job from the first day, urgent in its last third. */
-export function useUpJob(broughtOn: CivilDate, withinDays: number, today: CivilDate): Job {
-  const left = withinDays - daysBetween(broughtOn, today)
+/** A heap that will not keep, or what was set aside: using it up is a job from the first day, urgent in its last third. */
+export function useUpJob(from: CivilDate, withinDays: number, today: CivilDate, what?: string): Job {
+  const left = withinDays - daysBetween(from, today)
   return {
     kind: 'use',
-    dueOn: addDays(broughtOn, Math.floor((withinDays * 2) / 3)),
+    // what was set aside is on the list from its first day
+    dueOn: what ? from : addDays(from, Math.floor((withinDays * 2) / 3)),
     why:
       left > 0
-        ? `Will not keep: ${left} ${left === 1 ? 'day' : 'days'} left.`
+        ? what
+          ? `Set aside, ${what}: ${left} ${left === 1 ? 'day' : 'days'} left.`
+          : `Will not keep: ${left} ${left === 1 ? 'day' : 'days'} left.`
         : 'Its time is over: use what is good today.',
   }
 }

@@ -54,7 +54,7 @@ export const lotRows = (db: Client, id: string) =>
   rowsOf<Rows<'lots'>[number]>(
     db,
     `select l.id, l.code, l.crop, l.heap, l.fate, l.harvest_id as harvest, l.split_from as "splitFrom",
-       l.brought_on as "broughtOn", translate(encode(p.jpeg, 'base64'), E'\n', '') as picture
+       l.brought_on as "broughtOn", l.variety, l.bed, l.bed_marked as "bedMarked", translate(encode(p.jpeg, 'base64'), E'\n', '') as picture
      from lots l left join lot_photos p on p.household_id = l.household_id and p.lot_id = l.id
      where l.household_id = $1 order by l.code`,
     id,
@@ -63,9 +63,11 @@ export const lotRows = (db: Client, id: string) =>
 export const eventRows = (db: Client, id: string) =>
   rowsOf<Omit<Rows<'events'>[number], 'details'> & { details: Record<string, unknown>; id: number }>(
     db,
-    `select row_number() over (order by id)::int as n, id, lot_id as lot, kind, ${utc('at')} as at,
-       ${utc('recorded_at')} as "recordedAt", weight_g as "weightG", pieces, place_id as place, details
-     from lot_events where household_id = $1 order by id`,
+    `select n, id, lot_id as lot, kind, ${utc('at')} as at, ${utc('recorded_at')} as "recordedAt", weight_g as "weightG",
+       pieces, place_id as place, case when request_id is not null then min(n) over (partition by request_id) end as act,
+       details
+     from (select row_number() over (order by id)::int as n, * from lot_events where household_id = $1) numbered
+     order by id`,
     id,
   )
 
@@ -131,20 +133,35 @@ export const addHarvests = (db: Client, id: string, rows: HouseholdFile['harvest
     })),
   )
 
-export const addLots = (db: Client, id: string, rows: HouseholdFile['lots']) =>
+export const addLots = (
+  db: Client,
+  id: string,
+  rows: HouseholdFile['lots'],
+  harvests: ReadonlyMap<string, HouseholdFile['harvests'][number]>,
+) =>
   fill(
     db,
     'lots',
-    'id uuid, code text, crop text, heap text, fate text, harvest_id uuid, split_from uuid, brought_on date',
+    'id uuid, code text, crop text, heap text, fate text, harvest_id uuid, split_from uuid, brought_on date, variety text, bed text, bed_marked boolean',
     id,
     rows.map((l) => ({
       ...l,
+      ...labelOf(l, l.harvest === null ? undefined : harvests.get(l.harvest)),
       harvest_id: l.harvest,
       split_from: l.splitFrom,
       brought_on: l.broughtOn,
       picture: undefined,
     })),
   )
+
+const labelOf = (
+  { variety, bed, bedMarked }: HouseholdFile['lots'][number],
+  harvest: HouseholdFile['harvests'][number] | undefined,
+) => ({
+  variety: variety === undefined ? (harvest?.variety ?? null) : variety,
+  bed: bed === undefined ? (harvest?.bed ?? null) : bed,
+  bed_marked: bedMarked ?? harvest?.bedMarked ?? false,
+})
 
 export const addPictures = async (db: Client, id: string, rows: HouseholdFile['lots']): Promise<void> => {
   for (const { id: lot, picture } of rows) {
@@ -163,12 +180,13 @@ export const addEvent = async (
   id: string,
   e: HouseholdFile['events'][number],
   eventDetails: unknown,
+  requestId: string | null,
 ): Promise<number> =>
   (
     await db.query<{ id: number }>(
-      `insert into lot_events (household_id, lot_id, kind, at, recorded_at, weight_g, pieces, place_id, details)
-       values ($1, $2, $3, $4, $5, $6, $7, $8, $9) returning id`,
-      [id, e.lot, e.kind, e.at, e.recordedAt, e.weightG, e.pieces, e.place, eventDetails],
+      `insert into lot_events (household_id, lot_id, kind, at, recorded_at, weight_g, pieces, place_id, details, request_id)
+       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) returning id`,
+      [id, e.lot, e.kind, e.at, e.recordedAt, e.weightG, e.pieces, e.place, eventDetails, requestId],
     )
   ).rows[0]!.id
 

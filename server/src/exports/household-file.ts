@@ -1,4 +1,4 @@
-import { createHash, randomBytes } from 'node:crypto'
+import { createHash, randomBytes, randomUUID } from 'node:crypto'
 import type { HouseholdFile } from '@vadose/contract/household-file'
 import { cropFiles, cropSchema, type CropData } from '@vadose/core/almanac'
 import { householdAddress, isTimeZone } from '@vadose/core/households'
@@ -91,11 +91,15 @@ export async function bringHousehold(db: Client, id: string, file: HouseholdFile
   await rows.addAlmanac(db, id, file.almanac)
   await rows.addPlaces(db, id, file.places)
   await rows.addHarvests(db, id, file.harvests)
-  await rows.addLots(db, id, file.lots)
+  await rows.addLots(db, id, file.lots, new Map(file.harvests.map((h) => [h.id, h])))
   await rows.addPictures(db, id, file.lots)
   const idOf = new Map<number, number>()
+  const acts = new Map<number, string>()
   for (const event of file.events) {
-    idOf.set(event.n, await rows.addEvent(db, id, event, renumbered(event.details, idOf)))
+    const { act, details } = event
+    if (act && !acts.has(act)) acts.set(act, randomUUID())
+    const of = act ? acts.get(act)! : null
+    idOf.set(event.n, await rows.addEvent(db, id, event, renumbered(details, idOf), of))
   }
   await rows.addImports(db, id, file.imports)
   await rows.addMappings(db, id, file.mappings)

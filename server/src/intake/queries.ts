@@ -1,4 +1,4 @@
-import type { IntakeMemory, MarkedBed, PickedCrop } from '@vadose/contract/intake'
+import type { IntakeMemory, MarkedBed } from '@vadose/contract/intake'
 import type { Client } from '../database'
 
 export interface HarvestDraft {
@@ -57,27 +57,13 @@ export const pickLotSince = async (
     )
   ).rows[0]?.code
 
-/** What came in of each crop since a day, by week from its Monday. */
-export const pickedByWeek = async (db: Client, householdId: string, since: string) =>
-  (
-    await db.query<PickedCrop>(
-      `select crop, sum(g)::int as "totalG", json_agg(json_build_object('from', week, 'weightG', g) order by week) as weeks
-       from (
-         select crop, date_trunc('week', harvested_on)::date as week, sum(total_g)::int as g
-         from harvests where household_id = $1 and harvested_on >= $2
-         group by crop, week
-       ) weekly group by crop order by crop`,
-      [householdId, since],
-    )
-  ).rows
-
 /** Beds that bore a disease in the last years. */
 export const markedBeds = async (db: Client, householdId: string, since: string) =>
   (
     await db.query<MarkedBed>(
-      `select distinct on (bed, crop) bed, crop, harvested_on as on from harvests
-       where household_id = $1 and bed_marked and bed is not null and harvested_on >= $2
-       order by bed, crop, harvested_on desc`,
+      `select distinct on (bed, crop) bed, crop, brought_on as on from lot_rows
+       where household_id = $1 and bed_marked and bed is not null and not never and brought_on >= $2
+       order by bed, crop, brought_on desc`,
       [householdId, since],
     )
   ).rows

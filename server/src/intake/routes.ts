@@ -2,7 +2,8 @@ import { addPick, bringIn, lastHarvests as lastEndpoint, listMarkedBeds, listPic
 import { bedYears } from '@vadose/core/assumptions'
 import { addDays } from '@vadose/core/households'
 import type { Server } from '../serve'
-import { lastHarvests, markedBeds, pickedByWeek } from './queries'
+import { lastHarvests, markedBeds } from './queries'
+import { pickedByWeek } from './view'
 import { writeHarvest, writePick } from './write'
 
 const yearDays = 365
@@ -19,10 +20,9 @@ export function serveIntake(server: Server): void {
     lots: await visit.write((db, moment) => writeHarvest(db, moment, body)),
   }))
 
-  server.household(listPicks, (visit) => {
-    const since = addDays(visit.moment.today, -yearDays)
-    return visit.read((db) => pickedByWeek(db, visit.id, since))
-  })
+  server.household(listPicks, async (visit) =>
+    pickedByWeek(await visit.moves(), addDays(visit.moment.today, -yearDays)),
+  )
 
   server.household(addPick, async (visit, { body }) => ({
     lots: await visit.write((db, moment) => writePick(db, moment, body)),

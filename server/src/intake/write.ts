@@ -1,16 +1,15 @@
 import type { NewHarvest, NewPick } from '@vadose/contract/intake'
 import type { Crop } from '@vadose/core/almanac'
-import { oldestHarvestDays } from '@vadose/core/assumptions'
 import { cropIn, naturalAirflow } from '@vadose/core/forecast'
 import { daysBetween, instantOf, mondayOf } from '@vadose/core/households'
-import { hungTooLong, proposePickPlace, requireUsualSize, standsToJoin } from '@vadose/core/intake'
-import { bringIn, codeStem, draft, lotHistory, nextLotCode } from '@vadose/core/lots'
+import { hungTooLong, proposePickPlace, requireDay, requireUsualSize, standsToJoin } from '@vadose/core/intake'
+import { bringIn, codeStem, draft, nextLotCode } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
 import { almanacOf } from '../almanac'
 import type { Client } from '../database'
 import { addLot, codesLike, enter, lockLot } from '../lots'
 import { placesOf } from '../places'
-import { eventsOfLots } from '../projections'
+import { historyOf } from '../projections'
 import type { Moment } from '../serve'
 import { addHarvest, lastHarvests, pickLotSince } from './queries'
 
@@ -18,7 +17,7 @@ import { addHarvest, lastHarvests, pickLotSince } from './queries'
 export async function writeHarvest(db: Client, moment: Moment, harvest: NewHarvest) {
   const { householdId, nowMs, today, timeZone } = moment
   const crop = cropIn(await almanacOf(db, householdId), harvest.crop)
-  requireDay(harvest.harvestedOn, today)
+  requireDay(harvest.harvestedOn, today, 'harvestedOn')
   if (!harvest.sure) requireUsualSize(crop, harvest.totalG, false, 'totalG')
   // what was lifted on an earlier day has hung since that noon
   const at = new Date(harvest.harvestedOn === today ? nowMs : instantOf(harvest.harvestedOn, 12, timeZone))
@@ -32,10 +31,12 @@ export async function writeHarvest(db: Client, moment: Moment, harvest: NewHarve
   if (!fallback) throw new Refusal('invalid', 'Add a place to keep things first.', 'heaps')
   const heaps = harvest.heaps.map((heap) => ({ ...heap, placeId: heap.placeId ?? fallback }))
   const drafts = bringIn(crop, harvest.totalG, heaps, naturalAirflow(places))
+  const variety = harvest.variety?.trim() || null
+  const bed = harvest.bed?.trim() || null
   const harvestId = await addHarvest(db, householdId, {
     crop: crop.id,
-    variety: harvest.variety?.trim() || null,
-    bed: harvest.bed?.trim() || null,
+    variety,
+    bed,
     harvestedOn: harvest.harvestedOn,
     totalG: harvest.totalG,
     signShare: harvest.signShare ?? null,
@@ -63,19 +64,14 @@ export async function writeHarvest(db: Client, moment: Moment, harvest: NewHarve
       harvestId,
       splitFrom: null,
       broughtOn: harvest.harvestedOn,
+      variety,
+      bed,
+      bedMarked: heap.marksBed === true,
     })
     await enter(db, householdId, lotId, at, events, harvest.requestId, crop)
     made.push({ code, heap: heap.id, weightG })
   }
   return made
-}
-
-/** @throws Refusal for a day ahead, or so far back that the year is a slip */
-function requireDay(on: string, today: string): void {
-  if (on > today) throw new Refusal('invalid', `${on} lies ahead of today, ${today}.`, 'harvestedOn')
-  if (daysBetween(on, today) > oldestHarvestDays) {
-    throw new Refusal('invalid', `${on} is more than ${oldestHarvestDays} days back; check the year.`, 'harvestedOn')
-  }
 }
 
 /** Another harvest put to an earlier lot: same crop, same heap, and not so much later that it dries apart. */
@@ -91,7 +87,7 @@ async function addToLot(
   if (lot.crop !== join.crop.id || lot.heap !== join.heap) {
     throw new Refusal('invalid', `${join.code} is another crop or another heap.`, join.field)
   }
-  const { quantity, stage } = lotHistory(await eventsOfLots(db, householdId, [lot.id]))
+  const { quantity, stage } = await historyOf(db, householdId, lot.id)
   if (!standsToJoin(stage, hangs)) {
     throw new Refusal('invalid', `${join.code} has gone on its way; make what came in a lot of its own.`, join.field)
   }

@@ -1,7 +1,7 @@
 import type { Crop } from '@vadose/core/almanac'
 import type { EventDraft } from '@vadose/core/lots'
 import type { Client } from '../database'
-import { eventsOfLots, keepLotNow, lotNow } from '../projections'
+import { historyOf, keepLotNow, lotNow } from '../projections'
 import { appendEvent } from './queries'
 
 /** Appends entries to a lot's ledger and keeps its present beside it, by the one fold. */
@@ -15,5 +15,5 @@ export async function enter(
   grown: Crop,
 ): Promise<void> {
   for (const event of events) await appendEvent(db, householdId, lotId, at, event, requestId)
-  await keepLotNow(db, householdId, lotId, lotNow(await eventsOfLots(db, householdId, [lotId]), grown))
+  await keepLotNow(db, householdId, lotId, lotNow(await historyOf(db, householdId, lotId), grown))
 }

@@ -1,14 +1,25 @@
-import { actOnLot, listLots, readElsewhere, readLot, undoAct } from '@vadose/contract/lots'
-import { keepsElsewhere, keepsIfTakenDown } from '@vadose/core/forecast'
+import {
+  actOnLot,
+  listLots,
+  previewLabel,
+  readElsewhere,
+  readLot,
+  relabel as relabelEndpoint,
+  restateEntry as restateEndpoint,
+  strikeEntry as strikeEndpoint,
+  strikeHarvest as strikeHarvestEndpoint,
+  undoAct,
+} from '@vadose/contract/lots'
+import { ifRelabelled, keepsElsewhere, keepsIfTakenDown } from '@vadose/core/forecast'
 import type { LotAct } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
 import { hasPhoto } from '../photos'
 import { eventsOfLots } from '../projections'
 import type { Server } from '../serve'
 import { codeIn } from './code'
-import { lotByCode, lotsGone } from './queries'
+import { lotByCode, lotsGone, sameHarvest } from './queries'
 import { lotRow, lotView } from './view'
-import { undoAct as undoLastAct } from './undo'
+import { lastOn, relabel, restateEntry, strikeEntry, strikeHarvest, undoAct as undoLastAct } from './put-right'
 import { writeAct } from './write'
 
 export function serveLots(server: Server): void {
@@ -24,7 +35,7 @@ export function serveLots(server: Server): void {
     const code = codeIn(params.code)
     const house = await visit.house()
     const here = house.lot(code)
-    const { row, events, pictured } = await visit.read(async (db) => {
+    const { row, events, pictured, harvest } = await visit.read(async (db) => {
       const id = here?.id
       const found = here ? { ...lotRow(house, here), id: here.id } : await lotByCode(db, visit.id, code)
       if (!found) throw new Refusal('not-found', `There is no lot ${code}.`)
@@ -32,9 +43,10 @@ export function serveLots(server: Server): void {
         row: found,
         events: here?.history.events ?? (await eventsOfLots(db, visit.id, [id ?? found.id])),
         pictured: await hasPhoto(db, visit.id, found.id),
+        harvest: await sameHarvest(db, visit.id, found.id),
       }
     })
-    return lotView(house, row, events, pictured)
+    return lotView(house, row, events, { pictured, harvest })
   })
 
   server.household(readElsewhere, async (visit, { params }) => {
@@ -66,5 +78,45 @@ export function serveLots(server: Server): void {
   server.household(undoAct, async (visit, { params, body: { event, requestId } }) => {
     const code = codeIn(params.code)
     return { undone: await visit.write((db, moment) => undoLastAct(db, moment, code, event, requestId)) }
+  })
+
+  server.household(strikeEndpoint, async (visit, { params, body: { requestId, ...what } }) => {
+    const code = codeIn(params.code)
+    return visit.write(async (db, moment) => ({
+      lots: await strikeEntry(db, moment, code, what, requestId),
+      ...(await lastOn(db, moment, code)),
+    }))
+  })
+
+  server.household(restateEndpoint, async (visit, { params, body: { requestId, ...what } }) => {
+    const code = codeIn(params.code)
+    return visit.write(async (db, moment) => ({
+      lots: await restateEntry(db, moment, code, what, requestId),
+      ...(await lastOn(db, moment, code)),
+    }))
+  })
+
+  server.household(relabelEndpoint, async (visit, { params, body: { requestId, ...what } }) => {
+    const code = codeIn(params.code)
+    return visit.write(async (db, moment) => ({
+      lots: await relabel(db, moment, code, what, requestId),
+      ...(await lastOn(db, moment, code)),
+    }))
+  })
+
+  server.household(strikeHarvestEndpoint, async (visit, { params, body: { requestId, why } }) => {
+    const code = codeIn(params.code)
+    return visit.write(async (db, moment) => ({
+      lots: await strikeHarvest(db, moment, code, why, requestId),
+      ...(await lastOn(db, moment, code)),
+    }))
+  })
+
+  server.household(previewLabel, async (visit, { params, query }) => {
+    const code = codeIn(params.code)
+    const house = await visit.house()
+    const lot = house.lot(code)
+    if (!lot) throw new Refusal('not-found', `Nothing is left of ${code}.`)
+    return ifRelabelled(house, lot, query, visit.moment.timeZone)
   })
 }

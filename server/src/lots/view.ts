@@ -22,7 +22,7 @@ import {
 import { addDays } from '@vadose/core/households'
 import { endReason } from '@vadose/core/stores'
 import { airflowAt, conditioningDays, conditioningVerdict } from '@vadose/core/line'
-import { eventSays, jarDay, standing, struckIn, type LotEvent } from '@vadose/core/lots'
+import { eventSays, jarDay, lastActed, standing, struckIn, type LotEvent } from '@vadose/core/lots'
 import type { FullLotRow } from './queries'
 
 /** A lot as a line of a list. */
@@ -40,8 +40,12 @@ export const lotRow = (house: House, lot: LotState): LotRow => ({
   weightG: lot.weightG,
   pieces: lot.pieces,
   dried: lot.dried,
+  aside: asideOf(house, lot),
   ...troubleIn(house, lot),
 })
+
+const asideOf = (house: House, { history: { aside } }: LotState): LotRow['aside'] =>
+  aside && { why: aside.why, until: addDays(house.dateOf(aside.atMs), aside.days) }
 
 function troubleIn(house: House, lot: LotState): Pick<LotRow, 'trouble'> {
   const trouble = troubleOf(house, lot)
@@ -112,6 +116,7 @@ const eventView = (
   says: eventSays(crop, event, placeName),
   struck: struck.has(event.id!),
   undoable: event === last && event.acted === true,
+  other: event.details.code ?? null,
 })
 
 const iso = (ms: number) => new Date(ms).toISOString()
@@ -146,17 +151,30 @@ export function jarView(house: House, lot: LotState): JarView {
   }
 }
 
+/** The day its tag was put right, where it was not printed since. */
+function tagSince(house: House, events: readonly LotEvent[]): string | null {
+  const told = standing(events)
+  const changed = told.findLast((e) => e.kind === 'relabelled')
+  const printed = told.findLast((e) => e.kind === 'tagged')
+  return changed && !(printed && printed.atMs >= changed.atMs) ? house.dateOf(changed.atMs) : null
+}
+
 /**
  * A lot's page. One that nothing is left of has its ledger and no forecast.
  * @param row the lot as it is listed
  * @param events its ledger, oldest first
  */
-export function lotView(house: House, row: FullLotRow, events: readonly LotEvent[], pictured: boolean): LotView {
+export function lotView(
+  house: House,
+  row: FullLotRow,
+  events: readonly LotEvent[],
+  { pictured, harvest }: { pictured: boolean; harvest: string[] },
+): LotView {
   const crop = cropIn(house.almanac, row.crop)
   const listedLot = house.lot(row.code)
   const lot = listedLot && !troubleOf(house, listedLot) ? listedLot : undefined
   const struck = struckIn(events)
-  const last = standing(events).at(-1)
+  const last = lastActed(events)
   const { id: _, ...listed } = row
   return {
     ...(listedLot ? lotRow(house, listedLot) : listed),
@@ -168,6 +186,8 @@ export function lotView(house: House, row: FullLotRow, events: readonly LotEvent
     dryer: lot?.stage === 'dryer' ? dryerView(house, lot) : null,
     jar: lot?.stage === 'conditioning' ? jarView(house, lot) : null,
     pictured,
+    harvest,
+    tagSince: tagSince(house, events),
     checks: (lot?.history.checks ?? []).map((c) => ({ on: house.dateOf(c.atMs), lookedAt: c.lookedAt, bad: c.bad })),
   }
 }

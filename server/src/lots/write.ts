@@ -1,10 +1,10 @@
 import { cropIn, driedFormOf, isDried, naturalAirflow } from '@vadose/core/forecast'
-import { codeStem, eventSays, lotHistory, nextLotCode, perform, standing, type LotAct } from '@vadose/core/lots'
+import { codeStem, eventSays, nextLotCode, perform, standing, type LotAct } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
 import { almanacOf } from '../almanac'
 import type { Client } from '../database'
 import { placesOf } from '../places'
-import { eventsOfLots } from '../projections'
+import { eventsOfLots, historyOf } from '../projections'
 import type { Moment } from '../serve'
 import { enter } from './ledger'
 import { addLot, codesLike, lockLot } from './queries'
@@ -31,7 +31,7 @@ export async function writeAct(
   if ('placeId' in act && !places.some((place) => place.id === act.placeId)) {
     throw new Refusal('invalid', 'There is no such place in this household.', 'placeId')
   }
-  const history = lotHistory(await eventsOfLots(db, householdId, [lot.id]))
+  const history = await historyOf(db, householdId, lot.id)
   // what ends a jar of dried fruit is not what ends fruit
   const crop = history.stage === 'stored' && isDried(history, grown) ? driedFormOf(grown) : grown
   const outcome = perform(act, { crop, lot: history, nowMs, airflowOf: naturalAirflow(places) })
@@ -43,16 +43,14 @@ export async function writeAct(
     const newCode = nextLotCode(crop.letter, year, codes)
     codes.push(newCode)
     made.push(newCode)
-    const { crop: cropId, fate, harvestId, broughtOn } = lot
-    const heap = split.heap ?? lot.heap
     const id = await addLot(db, householdId, {
+      ...lot,
       code: newCode,
-      crop: cropId,
-      heap,
-      fate,
-      harvestId,
+      heap: split.heap ?? lot.heap,
+      fate: split.fate ?? lot.fate,
       splitFrom: lot.id,
-      broughtOn,
+      // the lot it comes from marks it
+      bedMarked: false,
     })
     const events = split.events.map((event) =>
       event.kind === 'split-in' ? { ...event, details: { ...event.details, code } } : event,

@@ -1,4 +1,4 @@
-import { House, lotState, sameRecord } from '@vadose/core/forecast'
+import { House, sameRecord, stateOf } from '@vadose/core/forecast'
 import { dayMs } from '@vadose/core/households'
 import { recordOf } from '@vadose/core/readings'
 import { almanacOf } from '../almanac'
@@ -12,6 +12,7 @@ import {
   sameDay,
   laterHour,
   sameHouse,
+  movesOf,
   movesWith,
   lotsOf,
   inOrder,
@@ -23,7 +24,7 @@ import {
   workIn,
 } from './known'
 import { monthOf, monthOfHours } from './place-hours'
-import { lastEventId, lotsHere, lotsTouchedSince, monthsFrom, monthsSince, movesSince } from './queries'
+import { descendantsOf, lastEventId, lotsHere, lotsTouchedSince, monthsFrom, monthsSince, movesSince } from './queries'
 import { roughBytes } from './rough-bytes'
 import { warm } from './warm'
 
@@ -131,7 +132,7 @@ export class Houses {
         measured.set(place.id, { record: recordOf(own), lastAtMs: lastOf(own), epoch: 0 })
       }
       const expected = await expectedOutdoors(db, id, nowMs)
-      const moves = movesWith([], await movesSince(db, id, since), household.timeZone)
+      const moved = await movesSince(db, id, since)
       return {
         household,
         house: new House({
@@ -148,7 +149,8 @@ export class Houses {
         expected: expected.record,
         lots,
         lastEvent,
-        moves,
+        moved,
+        moves: movesOf(moved, household.timeZone),
         catchingUp: undefined,
       }
     })
@@ -160,7 +162,11 @@ export class Houses {
   private async withEntries(known: Known, household: HouseholdRow): Promise<Known> {
     const { id } = household
     const next = await asHousehold(this.pool, id, async (db): Promise<Known> => {
-      const touched = await lotsTouchedSince(db, id, known.lastEvent)
+      const rows = await lotsTouchedSince(db, id, known.lastEvent)
+      // what was taken from a lot that is told otherwise goes on with that
+      const retold = rows.filter((row) => row.retold).map(({ lotId }) => lotId)
+      const parts = retold.length === 0 ? [] : await descendantsOf(db, id, retold)
+      const touched = [...new Set([...rows.map(({ lotId }) => lotId), ...parts])]
       const almanac = await almanacOf(db, id)
       const places = await placesOf(db, id)
       const lots = new Map(known.lots)
@@ -172,9 +178,12 @@ export class Houses {
       }
       if (almanac !== known.house.almanac) {
         // another number or school: every lot is read by the new almanac
-        for (const [lotId, lot] of lots) lots.set(lotId, lotState(lot, lot.history.events, almanac))
+        for (const [lotId, lot] of lots) lots.set(lotId, stateOf(lot, lot.history, almanac))
       }
-      const moves = await movesSince(db, id, new Date(0), known.lastEvent)
+      const since = new Date(nowOf(household) - backDays * dayMs)
+      const moved =
+        movesWith(known.moved, await movesSince(db, id, new Date(0), known.lastEvent)) ??
+        (await movesSince(db, id, since))
       const lastEvent = touched.length > 0 ? await lastEventId(db, id) : known.lastEvent
       const { nowMs } = known.house
       const samePlaces = JSON.stringify(places) === JSON.stringify(known.places)
@@ -197,7 +206,8 @@ export class Houses {
         places,
         lots,
         lastEvent,
-        moves: movesWith(known.moves, moves, household.timeZone),
+        moved,
+        moves: moved === known.moved ? known.moves : movesOf(moved, household.timeZone),
         catchingUp: undefined,
       }
     })

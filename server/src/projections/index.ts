@@ -1,5 +1,6 @@
 export { Houses } from './houses'
 export type { Move } from './known'
 export { redoHours } from './place-hours'
-export { eventsOfLots, keepLotNow, type EventOfLot } from './queries'
+export { descendantsOf, eventsOfLots, keepLotNow, type EventOfLot } from './queries'
+export { historyOf, ledgersOf } from './ledgers'
 export { lotNow, rebuildMissing, rebuildProjections } from './rebuild'

@@ -2,21 +2,23 @@ import { hourMs } from '@vadose/core/air'
 import {
   comingHour,
   House,
-  lotState,
   placeState,
+  stateOf,
   unsettles,
   withWeather,
   type LotState,
   type PlaceFacts,
   type PlaceState,
 } from '@vadose/core/forecast'
+import { historyIn, standing } from '@vadose/core/lots'
 import { climateFor } from '@vadose/core/places'
 import { civilDateOf, dayMs } from '@vadose/core/households'
 import { withMonths, type HourlyRecord } from '@vadose/core/readings'
 import { type Client } from '../database'
 import { nowOf, type HouseholdRow } from '../households'
 import { monthOfHours } from './place-hours'
-import { eventsOfLots, forecastHours, identitiesOf, type EventOfLot, type MonthRow, type MoveRow } from './queries'
+import { ledgersOf } from './ledgers'
+import { forecastHours, identitiesOf, type MonthRow, type MoveRow } from './queries'
 
 /** a weather forecast further ahead than this is no better than the season, days */
 const forecastDays = 10
@@ -46,6 +48,8 @@ export interface Known {
   expected: HourlyRecord | undefined
   lots: Map<string, LotState>
   lastEvent: number
+  /** rows of the ledger that changed a weight, or what another row says */
+  moved: readonly MoveRow[]
   moves: Move[]
   /** air that has come since the forecasts were made is being worked in */
   catchingUp: Promise<void> | undefined
@@ -58,40 +62,36 @@ export const laterHour = (known: Known, household: HouseholdRow) =>
 export const sameHouse = (known: Known, household: HouseholdRow) =>
   known.household.timeZone === household.timeZone && known.household.latitudeDeg === household.latitudeDeg
 
-const moveOf = (
-  { id, at, kind, crop, weightG }: Pick<MoveRow, 'id' | 'at' | 'kind' | 'crop' | 'weightG'>,
-  zone: string,
-): Move => ({
-  id,
-  on: civilDateOf(at.getTime(), zone),
-  kind,
-  crop,
-  weightG,
-})
-
-/** What moved, with what was entered since: what was undone never did. */
-export function movesWith(known: readonly Move[], rows: readonly MoveRow[], zone: string): Move[] {
-  const undone = new Set(rows.flatMap(({ undoes }) => (undoes === null ? [] : [undoes])))
-  const moves = [...known, ...rows.filter(({ undoes }) => undoes === null).map((row) => moveOf(row, zone))]
-  return undone.size === 0 ? moves : moves.filter(({ id }) => !undone.has(id))
+/** Rows of the ledger with those entered since; undefined where a lot is another crop now and all are read anew. */
+export function movesWith(known: readonly MoveRow[], rows: readonly MoveRow[]): readonly MoveRow[] | undefined {
+  if (rows.some(({ kind }) => kind === 'relabelled')) return undefined
+  return rows.length === 0 ? known : [...known, ...rows]
 }
+
+/** What moved, as it is told now. */
+export const movesOf = (rows: readonly MoveRow[], zone: string): Move[] =>
+  standing(rows)
+    .filter(({ weightG }) => weightG !== 0)
+    .map(({ id, atMs, kind, crop, weightG }) => ({ id, on: civilDateOf(atMs, zone), kind, crop, weightG }))
 
 export async function lotsOf(
   db: Client,
   householdId: string,
   ids: readonly string[],
-  almanac: Parameters<typeof lotState>[2],
+  almanac: Parameters<typeof stateOf>[2],
 ): Promise<Map<string, LotState>> {
   if (ids.length === 0) return new Map()
   const identities = await identitiesOf(db, householdId, ids)
-  const events = new Map<string, EventOfLot[]>()
-  for (const event of await eventsOfLots(db, householdId, ids)) {
-    const own = events.get(event.lotId)
-    if (own) own.push(event)
-    else events.set(event.lotId, [event])
-  }
+  const ledgers = await ledgersOf(db, householdId, ids)
   return new Map(
-    identities.map((identity) => [identity.id, lotState(identity, events.get(identity.id) ?? [], almanac)]),
+    identities.map((identity) => [
+      identity.id,
+      stateOf(
+        identity,
+        historyIn(identity.id, (id) => ledgers.get(id)),
+        almanac,
+      ),
+    ]),
   )
 }
 

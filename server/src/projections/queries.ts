@@ -27,14 +27,43 @@ export const eventsOfLots = async (db: Client, householdId: string, lotIds: read
     ).rows,
   )
 
-/** Which lots have entries after a numbered one. */
+/** Some lots and those they were taken from, back to what was brought in. */
+export const ancestorsOf = async (db: Client, householdId: string, lotIds: readonly string[]) =>
+  (
+    await db.query<{ id: string; splitFrom: string | null }>(
+      `with recursive line as (
+         select id, split_from from lots where household_id = $1 and id = any ($2)
+         union
+         select l.id, l.split_from from lots l join line on l.id = line.split_from where l.household_id = $1
+       )
+       select id, split_from as "splitFrom" from line`,
+      [householdId, lotIds],
+    )
+  ).rows
+
+/** Some lots and all that was taken from them, down to the last part. */
+export const descendantsOf = async (db: Client, householdId: string, lotIds: readonly string[]) =>
+  (
+    await db.query<{ id: string }>(
+      `with recursive line as (
+         select id from lots where household_id = $1 and id = any ($2)
+         union
+         select l.id from lots l join line on l.split_from = line.id where l.household_id = $1
+       )
+       select id from line`,
+      [householdId, lotIds],
+    )
+  ).rows.map((row) => row.id)
+
+/** Which lots have entries after a numbered one, and which of them are told otherwise than they were. */
 export const lotsTouchedSince = async (db: Client, householdId: string, eventId: number) =>
   (
-    await db.query<{ lotId: string }>(
-      `select distinct lot_id as "lotId" from lot_events where household_id = $1 and id > $2`,
+    await db.query<{ lotId: string; retold: boolean }>(
+      `select lot_id as "lotId", bool_or(kind in ('undone', 'restated')) as retold
+       from lot_events where household_id = $1 and id > $2 group by lot_id`,
       [householdId, eventId],
     )
-  ).rows.map((row) => row.lotId)
+  ).rows
 
 export const lastEventId = async (db: Client, householdId: string) =>
   (
@@ -54,13 +83,12 @@ export interface IdentityRow {
   broughtOn: string
 }
 
-const identityColumns = `l.id, l.code, l.crop, l.heap, l.fate, h.variety, h.bed, l.brought_on as "broughtOn"`
+const identityColumns = `l.id, l.code, l.crop, l.heap, l.fate, l.variety, l.bed, l.brought_on as "broughtOn"`
 
 export const identitiesOf = async (db: Client, householdId: string, lotIds: readonly string[]) =>
   (
     await db.query<IdentityRow>(
       `select ${identityColumns} from lots l
-       left join harvests h on h.household_id = l.household_id and h.id = l.harvest_id
        where l.household_id = $1 and l.id = any ($2)`,
       [householdId, lotIds],
     )
@@ -82,37 +110,35 @@ export const keepLotNow = (
   db: Client,
   householdId: string,
   lotId: string,
-  now: Pick<LotState, 'stage' | 'weightG' | 'pieces' | 'placeId' | 'dried'>,
+  now: Pick<LotState, 'stage' | 'weightG' | 'pieces' | 'placeId' | 'dried'> & { never: boolean },
 ) =>
   db.query(
-    `insert into lot_now (household_id, lot_id, stage, weight_g, pieces, place_id, dried)
-     values ($1, $2, $3, $4, $5, $6, $7)
+    `insert into lot_now (household_id, lot_id, stage, weight_g, pieces, place_id, dried, never)
+     values ($1, $2, $3, $4, $5, $6, $7, $8)
      on conflict (household_id, lot_id) do update set stage = excluded.stage, weight_g = excluded.weight_g,
-       pieces = excluded.pieces, place_id = excluded.place_id, dried = excluded.dried`,
-    [householdId, lotId, now.stage, now.weightG, now.pieces, now.placeId, now.dried],
+       pieces = excluded.pieces, place_id = excluded.place_id, dried = excluded.dried,
+       never = excluded.never`,
+    [householdId, lotId, now.stage, now.weightG, now.pieces, now.placeId, now.dried, now.never],
   )
 
-/** What moved since an instant, for sums by day. */
-export interface MoveRow {
+/** A row of the ledger for sums by day. */
+export interface MoveRow extends LotEvent {
   id: number
-  at: Date
-  kind: string
   crop: string
-  weightG: number
-  /** the entry it undoes */
-  undoes: number | null
 }
 
-export const movesSince = async (db: Client, householdId: string, since: Date, afterId = 0) =>
+/** Entries since an instant that changed a weight, or what others say. */
+export const movesSince = async (db: Client, householdId: string, since: Date, afterId = 0): Promise<MoveRow[]> =>
   (
-    await db.query<MoveRow>(
+    await db.query<Pick<MoveRow, 'id' | 'kind' | 'crop' | 'weightG' | 'details'> & { at: Date }>(
       `select e.id, e.at, e.kind, l.crop, e.weight_g as "weightG",
-         case when e.kind = 'undone' then (e.details ->> 'strikes')::bigint end as undoes
+         case when e.kind in ('undone', 'restated') then e.details else '{}' end as details
        from lot_events e join lots l on l.household_id = e.household_id and l.id = e.lot_id
-       where e.household_id = $1 and e.at >= $2 and e.id > $3 and e.weight_g <> 0 order by e.id`,
+       where e.household_id = $1 and e.at >= $2 and e.id > $3
+         and (e.weight_g <> 0 or e.kind in ('undone', 'restated', 'relabelled')) order by e.id`,
       [householdId, since, afterId],
     )
-  ).rows
+  ).rows.map(({ at, ...row }) => ({ ...row, atMs: at.getTime(), pieces: 0, placeId: null }))
 
 export interface PlaceRow {
   id: string

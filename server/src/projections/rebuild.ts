@@ -1,34 +1,34 @@
 import type { Crop } from '@vadose/core/almanac'
 import { cropIn, isDried } from '@vadose/core/forecast'
-import { lotHistory } from '@vadose/core/lots'
+import { historyIn, standing, type LotHistory } from '@vadose/core/lots'
 import { almanacOf } from '../almanac'
 import { inTransaction, type Client, type Pool } from '../database'
+import { ledgersOf } from './ledgers'
 import { redoHours } from './place-hours'
-import {
-  allLots,
-  eventsOfLots,
-  keepLotNow,
-  markProjected,
-  measuredSpans,
-  unprojectedHouseholds,
-  type EventOfLot,
-} from './queries'
+import { allLots, keepLotNow, markProjected, measuredSpans, unprojectedHouseholds } from './queries'
 
 /** A lot's present as it is kept beside the ledger. */
-export function lotNow(events: readonly EventOfLot[], grown: Crop) {
-  const history = lotHistory(events)
-  const { stage, quantity, placeId } = history
-  return { stage, weightG: quantity.weightG, pieces: quantity.pieces, placeId, dried: isDried(history, grown) }
+export function lotNow(history: LotHistory, grown: Crop) {
+  const { stage, quantity, placeId, events } = history
+  return {
+    stage,
+    weightG: quantity.weightG,
+    pieces: quantity.pieces,
+    placeId,
+    dried: isDried(history, grown),
+    never: standing(events).every((e) => e.kind === 'noted' || e.kind === 'relabelled'),
+  }
 }
 
 /** Writes what is kept beside the ledger and the readings anew from them, for one household. */
 export async function rebuildProjections(db: Client, householdId: string): Promise<void> {
   const almanac = await almanacOf(db, householdId)
   const lots = await allLots(db, householdId)
-  const events = new Map<string, EventOfLot[]>(lots.map(({ id }) => [id, []]))
-  for (const event of await eventsOfLots(db, householdId, [...events.keys()])) events.get(event.lotId)!.push(event)
+  const ids = lots.map(({ id }) => id)
+  const ledgers = await ledgersOf(db, householdId, ids)
   for (const { id, crop } of lots) {
-    await keepLotNow(db, householdId, id, lotNow(events.get(id)!, cropIn(almanac, crop)))
+    const history = historyIn(id, (lot) => ledgers.get(lot))
+    await keepLotNow(db, householdId, id, lotNow(history, cropIn(almanac, crop)))
   }
   for (const { placeId, first, last } of await measuredSpans(db, householdId)) {
     await redoHours(db, householdId, placeId, first.getTime(), last.getTime())

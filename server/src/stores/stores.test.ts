@@ -76,9 +76,11 @@ describe('looking it over', () => {
     expect(after.events.slice(-4).map((e) => [e.kind, e.pieces])).toEqual([
       ['checked', 0],
       ['lost', -3],
-      ['used', -2],
       ['lost', -1],
+      ['split-out', -2],
     ])
+    // set aside is not eaten: a small lot of its own, with its days
+    expect(await lotView('G26-3')).toMatchObject({ pieces: 2, stage: 'fresh', aside: { why: 'eat-first' } })
     expect(after.keeping!.nextCheckOn > (await at.client.get('/frame')).body.today).toBe(true)
   })
 
@@ -95,11 +97,12 @@ describe('looking it over', () => {
 describe('the larder', () => {
   it('sums to the gram, leaves planting stock and what hangs out, and puts the doomed heap first', async () => {
     const view = await larder()
-    expect(view.lots.map((l) => l.code)).toEqual(['G26-2', 'G26-1'])
+    expect(view.lots.map((l) => l.code)).toEqual(['G26-2', 'G26-3', 'G26-1'])
     const main = await lotView('G26-1')
-    expect(view.weightG).toBe(main.weightG + 700)
+    const aside = await lotView('G26-3')
+    expect(view.weightG).toBe(main.weightG + 700 + aside.weightG)
     expect(view.lots[0]!.lossAvoidedPerKg).toBeGreaterThan(view.lots[1]!.lossAvoidedPerKg)
-    expect(view.totals).toEqual([{ crop: 'garlic-hardneck', weightG: view.weightG, pieces: 84 + 12, overdueG: 0 }])
+    expect(view.totals).toEqual([{ crop: 'garlic-hardneck', weightG: view.weightG, pieces: 84 + 12 + 2, overdueG: 0 }])
   })
 
   it('learns the pace from what is used and says when it is gone', async () => {

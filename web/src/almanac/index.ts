@@ -1,1 +1,2 @@
 export * from './almanac'
+export { outlineOf } from './glyphs'

@@ -17,8 +17,13 @@ const order = ref<'shelves' | 'eat-first'>('shelves')
 const shelves = computed(() => {
   const lots = view.value?.lots ?? []
   if (order.value === 'eat-first') return [{ place: 'soonest lost first', lots }]
-  const names = [...new Set(lots.map((l) => l.place ?? 'somewhere'))].sort()
-  return names.map((place) => ({ place, lots: lots.filter((l) => (l.place ?? 'somewhere') === place) }))
+  const aside = lots.filter((l) => l.aside)
+  const kept = lots.filter((l) => !l.aside)
+  const names = [...new Set(kept.map((l) => l.place ?? 'somewhere'))].sort()
+  return [
+    ...(aside.length > 0 ? [{ place: 'Set aside, to be used soon', lots: aside }] : []),
+    ...names.map((place) => ({ place, lots: kept.filter((l) => (l.place ?? 'somewhere') === place) })),
+  ]
 })
 /** One tap takes a piece; of what is not counted the weight of a usual one, a handful of what is tiny. */
 const handfulG = 50

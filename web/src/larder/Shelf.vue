@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { LarderLot } from '@vadose/contract/larder'
 import { computed } from 'vue'
-import { cropColour, cropOf } from '../almanac'
-import { outlineOf } from './glyphs'
+import { cropColour, cropOf, outlineOf } from '../almanac'
 
 /** A lot's pieces on the shelf, full ones and the outline of those eaten: at most 14 glyphs. */
 const props = defineProps<{ lot: LarderLot }>()

@@ -1,22 +1,24 @@
 <script setup lang="ts">
-import type { LotEventView } from '@vadose/contract/lots'
-import { computed } from 'vue'
+import type { LotEventView, LotRow } from '@vadose/contract/lots'
+import { computed, ref } from 'vue'
 import { ElButton } from 'element-plus'
 import { inUnits, weight, yearDate } from '../households'
-import { useAct } from './act'
+import EntryRight from './EntryRight.vue'
 import { useLastAct } from './last-act'
 
-const props = defineProps<{ events: LotEventView[]; code: string }>()
-const { act, refusal, busy } = useAct()
+const props = defineProps<{ events: LotEventView[]; lot: LotRow }>()
 const last = useLastAct()
+const open = ref<number>()
 /** The last that stands, as if it had been done just now. */
 async function undo(event: LotEventView) {
-  last.keep({ code: props.code, entry: event.id, says: event.says })
+  last.keep({ code: props.lot.code, entry: event.id, says: event.says })
   await last.undo()
 }
 const newestFirst = computed(() => [...props.events].reverse())
 const signed = (n: number, words: (n: number) => string = String) =>
   n === 0 ? '' : `${n > 0 ? '+' : '−'}${words(Math.abs(n))}`
+/** what only speaks of other entries is undone, not put right */
+const rightable = (e: LotEventView) => !['undone', 'restated', 'relabelled', 'tagged'].includes(e.kind)
 </script>
 
 <template>
@@ -32,28 +34,36 @@ const signed = (n: number, words: (n: number) => string = String) =>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="e in newestFirst" :key="e.id">
-          <td>{{ yearDate(e.on) }}</td>
-          <td :class="{ struck: e.struck }">
-            {{ e.kind === 'noted' ? e.says : inUnits(e.says) }}<template v-if="e.struck"> (struck out)</template>
-            <ElButton v-else-if="e.undoable" size="small" :disabled="last.busy" @click="undo(e)">Undo</ElButton>
-            <ElButton
-              v-else-if="e.kind === 'weighed'"
-              size="small"
-              :disabled="busy"
-              @click="act(code, { act: 'strike', event: e.id, why: 'read or typed wrong' })"
-              >Strike out</ElButton
-            >
-          </td>
-          <td>{{ signed(e.weightG, weight) }}</td>
-          <td>{{ signed(e.pieces) }}</td>
-        </tr>
+        <template v-for="e in newestFirst" :key="e.id">
+          <tr>
+            <td>{{ yearDate(e.on) }}</td>
+            <td :class="{ struck: e.struck }">
+              {{ e.kind === 'noted' ? e.says : inUnits(e.says) }}<template v-if="e.struck"> (struck out)</template>
+              <template v-else>
+                <RouterLink v-if="e.other" class="code" :to="`/lots/${e.other}`">{{ e.other }}</RouterLink>
+                <ElButton v-if="e.undoable" size="small" :disabled="last.busy" @click="undo(e)">Undo</ElButton>
+                <ElButton
+                  v-if="rightable(e)"
+                  size="small"
+                  :aria-expanded="open === e.id"
+                  @click="open = open === e.id ? undefined : e.id"
+                  >Put right</ElButton
+                >
+              </template>
+            </td>
+            <td>{{ signed(e.weightG, weight) }}</td>
+            <td>{{ signed(e.pieces) }}</td>
+          </tr>
+          <tr v-if="open === e.id">
+            <td></td>
+            <td colspan="3"><EntryRight :lot="lot" :entry="e" @done="open = undefined" /></td>
+          </tr>
+        </template>
       </tbody>
     </table>
-    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
     <p class="soft">
-      Nothing here is ever changed. The last thing done is undone, a wrong weighing struck out, anything else put right
-      with Correct; each is an entry of its own.
+      Nothing here is ever erased. What is undone, struck out or put right is an entry of its own, and everything that
+      came after is worked out anew.
     </p>
   </details>
 </template>
@@ -66,5 +76,11 @@ const signed = (n: number, words: (n: number) => string = String) =>
 .el-button {
   text-decoration: none;
   min-height: 30px;
+}
+.el-button + .el-button {
+  margin-left: 0;
+}
+.code {
+  margin-right: 6px;
 }
 </style>

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import type { LotView } from '@vadose/contract/lots'
 import { readPhoto } from '@vadose/contract/photos'
+import { asideWords } from '@vadose/core/lots'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropOf, heapLabel, lotCrop } from '../almanac'
 import { linkTo } from '../call'
-import { amount, dateRange, inUnits, momentOf, useFrame, weight } from '../households'
+import { amount, dateRange, inUnits, longDate, momentOf, useFrame, weight } from '../households'
 import { useAct } from './act'
 import CleanForm from './CleanForm.vue'
 import GradeForm from './GradeForm.vue'
+import HangForm from './HangForm.vue'
 import PhotoButton from './PhotoButton.vue'
 import TakeForm from './TakeForm.vue'
 import LedgerList from './LedgerList.vue'
@@ -28,10 +30,15 @@ const dries = computed(
 const cleans = computed(() =>
   ['drying', 'stored'].includes(props.lot.stage) ? cropOf(props.lot.crop).cleaning : undefined,
 )
+/** people eat from what still hangs */
+const usable = computed(() => ['fresh', 'stored', 'drying'].includes(props.lot.stage))
+const hangsAgain = computed(
+  () => props.lot.stage === 'stored' && props.lot.events.some((e) => e.kind === 'hung' && !e.struck),
+)
 const zone = computed(() => frame.frame?.household.timeZone)
 const keeping = computed(() => props.lot.keeping)
 const curing = computed(() => props.lot.curing)
-type Open = 'clean' | 'grade' | 'use' | 'lose' | 'move' | 'weigh' | 'correct' | 'note'
+type Open = 'clean' | 'grade' | 'hang' | 'use' | 'lose' | 'move' | 'weigh' | 'correct' | 'note'
 const open = ref<Open>()
 const toggle = (what: Open) => (open.value = open.value === what ? undefined : what)
 const { act, refusal } = useAct()
@@ -61,10 +68,8 @@ defineExpose({ toggle })
       </p>
       <div class="acts no-print">
         <template v-if="!gone">
-          <ElButton v-if="['fresh', 'stored'].includes(lot.stage)" type="primary" @click="toggle('use')"
-            >Use <kbd>u</kbd></ElButton
-          >
           <ElButton v-if="curing" type="primary" @click="toggle('weigh')">Weigh</ElButton>
+          <ElButton v-if="usable" :type="curing ? '' : 'primary'" @click="toggle('use')">Use <kbd>u</kbd></ElButton>
           <RouterLink v-if="lot.stage === 'stored'" class="el-button" :to="`/lots/${lot.code}/check`"
             >Look over&nbsp;<kbd>c</kbd></RouterLink
           >
@@ -74,7 +79,9 @@ defineExpose({ toggle })
           <RouterLink v-if="lot.dryer || lot.jar" class="el-button el-button--primary" to="/line"
             >On the line</RouterLink
           >
-          <ElButton v-if="lot.stage === 'stored' && !lot.dried" @click="toggle('grade')">Sort by size</ElButton>
+          <RouterLink v-if="usable" class="el-button" :to="`/lots/${lot.code}/sort`">Sort&nbsp;<kbd>s</kbd></RouterLink>
+          <ElButton v-if="lot.stage === 'stored' && !lot.dried" @click="toggle('grade')">By size</ElButton>
+          <ElButton v-if="hangsAgain" @click="toggle('hang')">Hang again</ElButton>
           <ElButton @click="toggle('move')">Move <kbd>m</kbd></ElButton>
           <ElButton @click="toggle('lose')">Gone bad</ElButton>
           <PhotoButton :code="lot.code" :pictured="lot.pictured" @kept="taken++" />
@@ -82,16 +89,25 @@ defineExpose({ toggle })
         </template>
         <ElButton @click="toggle('note')">Note</ElButton>
         <ElButton @click="toggle('correct')">Correct</ElButton>
+        <RouterLink class="el-button" :to="`/lots/${lot.code}/right`">Put right</RouterLink>
       </div>
     </header>
 
+    <p v-if="lot.aside" class="notice">
+      Set aside, {{ asideWords[lot.aside.why] }}: by <strong>{{ longDate(lot.aside.until) }}</strong>.
+    </p>
+    <p v-if="lot.tagSince" class="notice">
+      Its tag was put right on {{ longDate(lot.tagSince) }}:
+      <RouterLink :to="`/lots/${lot.code}/tag`">print it again</RouterLink>.
+    </p>
     <p v-if="lot.trouble" class="notice bad" role="alert">
       This lot cannot be worked out: {{ lot.trouble }} Correct its figures, or write it off.
     </p>
     <TakeForm v-if="open === 'use'" :lot="lot" kind="use" @done="open = undefined" />
     <TakeForm v-if="open === 'lose'" :lot="lot" kind="lose" @done="open = undefined" />
     <TakeForm v-if="open === 'correct'" :lot="lot" kind="correct" @done="open = undefined" />
-    <MoveForm v-if="open === 'move'" :code="lot.code" :place-id="lot.placeId" @done="open = undefined" />
+    <MoveForm v-if="open === 'move'" :code="lot.code" :place-id="lot.placeId" :of="lot" @done="open = undefined" />
+    <HangForm v-if="open === 'hang'" :lot="lot" @done="open = undefined" />
     <section v-if="open === 'weigh' && curing" class="card">
       <WeighField
         :code="lot.code"
@@ -153,7 +169,7 @@ defineExpose({ toggle })
         :alt="`${crop.name} ${lot.code}`"
       />
     </section>
-    <LedgerList :events="lot.events" :code="lot.code" />
+    <LedgerList :events="lot.events" :lot="lot" />
     <section class="card cautions">
       <h2>Careful</h2>
       <ul class="bare">

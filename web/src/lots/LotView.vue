@@ -15,7 +15,9 @@ const wide = window.matchMedia('(min-width: 821px)').matches
 function onKey(event: KeyboardEvent) {
   if (event.ctrlKey || event.metaKey || event.altKey || (event.target as HTMLElement).closest('input, textarea')) return
   if (!lot.value || lot.value.stage === 'gone') return
-  if (event.key === 'u' && ['fresh', 'stored'].includes(lot.value.stage)) panel.value?.toggle('use')
+  const usable = ['fresh', 'stored', 'drying'].includes(lot.value.stage)
+  if (event.key === 'u' && usable) panel.value?.toggle('use')
+  else if (event.key === 's' && usable) void router.push(`/lots/${code()}/sort`)
   else if (event.key === 'm') panel.value?.toggle('move')
   else if (event.key === 'c' && lot.value.stage === 'stored') void router.push(`/lots/${code()}/check`)
 }

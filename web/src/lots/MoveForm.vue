@@ -1,15 +1,24 @@
 <script setup lang="ts">
 import { useView } from '../view'
+import type { LotRow } from '@vadose/contract/lots'
 import { listPlaces } from '@vadose/contract/places'
 import { previewMove } from '@vadose/contract/stores'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { Choices } from '../kit'
 import { placeOptions } from '../places'
+import { lotCrop } from '../almanac'
 import { useAct } from './act'
+import HowMuch, { type HowMuchOf } from './HowMuch.vue'
 import MoveSays from './MoveSays.vue'
 
-const props = defineProps<{ code: string; placeId: string | null; to?: string | undefined }>()
+const props = defineProps<{
+  code: string
+  placeId: string | null
+  to?: string | undefined
+  /** what there is, where a part can be moved */
+  of?: LotRow
+}>()
 const emit = defineEmits<{ done: [] }>()
 const chosen = ref<string | undefined>(props.to)
 const { answer: places } = useView(listPlaces)
@@ -19,8 +28,12 @@ const { answer: preview } = useView(previewMove, () =>
 const { act, refusal, busy } = useAct()
 const others = computed(() => (places.value ?? []).filter((p) => p.id !== props.placeId && p.kind !== 'outdoors'))
 
+const howMuch = ref<'all' | 'part' | undefined>('all')
+const part = ref<HowMuchOf>()
+const piece = computed(() => (props.of ? lotCrop(props.of).piece : { one: 'piece', many: 'pieces' }))
 async function move() {
-  if (chosen.value && (await act(props.code, { act: 'move', placeId: chosen.value }))) emit('done')
+  const of = howMuch.value === 'part' ? part.value : {}
+  if (chosen.value && of && (await act(props.code, { act: 'move', placeId: chosen.value, ...of }))) emit('done')
 }
 </script>
 
@@ -28,10 +41,22 @@ async function move() {
   <section class="card move">
     <h2>Move {{ code }} to</h2>
     <Choices v-model="chosen" label="Places" :options="placeOptions(others)" />
+    <Choices
+      v-if="of"
+      v-model="howMuch"
+      label="How much of it"
+      :options="[
+        { id: 'all', label: 'All of it' },
+        { id: 'part', label: 'A part' },
+      ]"
+    />
+    <HowMuch v-if="of && howMuch === 'part'" v-model="part" :of="of" :piece="piece" label="How much is moved" />
     <MoveSays v-if="preview" :preview="preview" />
     <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
     <div class="row">
-      <ElButton type="primary" :disabled="!preview || busy" @click="move">Move it</ElButton>
+      <ElButton type="primary" :disabled="!preview || busy || (howMuch === 'part' && !part)" @click="move"
+        >Move it</ElButton
+      >
       <ElButton @click="emit('done')">Leave it</ElButton>
     </div>
   </section>

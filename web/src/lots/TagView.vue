@@ -4,12 +4,19 @@ import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { readLabels, readTag } from '@vadose/contract/labels'
 import { linkTo } from '../call'
+import { useAct } from './act'
 
 const route = useRoute()
 /** one lot, or several: G26-1,G26-2 */
 const code = computed(() => String(route.params['code']).toUpperCase())
 const codes = computed(() => code.value.split(',').filter(Boolean))
 const print = () => window.print()
+const tied = ref(false)
+const { act, busy } = useAct()
+async function tie() {
+  for (const one of codes.value) if (!(await act(one, { act: 'tag' }))) return
+  tied.value = true
+}
 const tagOf = (one: string) => linkTo(readTag, { params: { code: one } })
 /** Label papers as the server knows them, in words. */
 const sheets = {
@@ -38,6 +45,7 @@ watch(sheet, (next) => {
       <p class="soft">80 × 50 mm; tie it on before anything else is done</p>
       <div class="acts">
         <ElButton type="primary" @click="print">Print</ElButton>
+        <ElButton :disabled="busy || tied" @click="tie">{{ tied ? 'Tied on' : 'Printed and tied on' }}</ElButton>
         <a v-if="codes.length === 1" class="el-button" :href="tagOf(code)" :download="`${code}.svg`">Save as SVG</a>
         <RouterLink v-if="codes.length === 1" class="el-button" :to="`/lots/${code}`">To the lot</RouterLink>
       </div>

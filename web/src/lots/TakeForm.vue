@@ -1,24 +1,38 @@
 <script setup lang="ts">
 import type { LotRow } from '@vadose/contract/lots'
+import { feeding } from '@vadose/core/almanac'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { lotCrop } from '../almanac'
 import { amount, gramsFrom, isUs, smallUnit } from '../households'
 import { Choices } from '../kit'
 import { useAct } from './act'
+import HowMuch, { type HowMuchOf } from './HowMuch.vue'
 
 const props = defineProps<{ lot: LotRow; kind: 'use' | 'lose' | 'correct' }>()
 const emit = defineEmits<{ done: [] }>()
 const crop = computed(() => lotCrop(props.lot))
 const counted = computed(() => props.lot.pieces !== null)
-const pieces = ref(1)
+const taking = ref<HowMuchOf>()
+/** what there is really, where it is corrected */
+const piecesText = ref(props.lot.pieces === null ? '' : String(props.lot.pieces))
 const weightText = ref('')
 const why = ref('')
-const whither = ref<'use' | 'plant' | 'give' | undefined>(props.lot.fate === 'plant' ? 'plant' : 'use')
-const whithers = [
-  { id: 'use', label: 'To the kitchen' },
-  { id: 'plant', label: 'Planted' },
-  { id: 'give', label: 'Given away' },
+type Whither = 'use' | 'plant' | 'give' | 'feed'
+const whither = ref<Whither | undefined>(props.lot.fate === 'plant' ? 'plant' : 'use')
+const feed = computed(() => feeding(crop.value))
+const whithers = computed(() => [
+  { id: 'use' as const, label: 'To the kitchen' },
+  { id: 'plant' as const, label: 'Planted' },
+  { id: 'give' as const, label: 'Given away' },
+  ...(feed.value.safe ? [{ id: 'feed' as const, label: 'To the hens' }] : []),
+])
+type Ending = 'compost' | 'bin' | 'burn'
+const ending = ref<Ending | undefined>('compost')
+const endings = [
+  { id: 'compost', label: 'Compost' },
+  { id: 'bin', label: 'Bin' },
+  { id: 'burn', label: 'Burnt' },
 ] as const
 const grams = computed(() => gramsFrom(weightText.value))
 const { act, refusal, busy } = useAct()
@@ -26,48 +40,49 @@ const title = computed(
   () => ({ use: 'How much is taken?', lose: 'How much has gone bad?', correct: 'What is it really?' })[props.kind],
 )
 const causes = computed(() => [...crop.value.faults.map((f) => f.label), 'Mice', 'Other'])
-const ready = computed(
-  () =>
-    (props.kind === 'correct'
-      ? grams.value !== null && why.value.trim() !== ''
-      : counted.value
-        ? pieces.value >= 1
-        : grams.value !== null) &&
-    (props.kind !== 'lose' || why.value !== ''),
+const pieces = computed(() => (/^\s*\d+\s*$/.test(piecesText.value) ? Number(piecesText.value) : null))
+const ready = computed(() =>
+  props.kind === 'correct'
+    ? grams.value !== null && why.value.trim() !== '' && (!counted.value || pieces.value !== null)
+    : taking.value !== undefined && (props.kind !== 'lose' || why.value !== ''),
 )
 
 async function keep() {
-  const taking = counted.value ? { pieces: pieces.value } : { weightG: grams.value! }
+  const { code } = props.lot
+  const to = whither.value ?? 'use'
   const done =
-    props.kind === 'use'
-      ? await act(props.lot.code, { act: whither.value ?? 'use', ...taking })
+    props.kind === 'correct'
+      ? await act(code, {
+          act: 'correct',
+          weightG: grams.value!,
+          why: why.value,
+          ...(counted.value ? { pieces: pieces.value! } : {}),
+        })
       : props.kind === 'lose'
-        ? await act(props.lot.code, { act: 'lose', cause: why.value, ...taking })
-        : await act(props.lot.code, {
-            act: 'correct',
-            weightG: grams.value!,
-            why: why.value,
-            ...(counted.value ? { pieces: pieces.value } : {}),
-          })
+        ? await act(code, { act: 'lose', cause: why.value, to: ending.value ?? 'compost', ...taking.value! })
+        : to === 'feed'
+          ? await act(code, { act: 'feed', to: 'hens', ...taking.value! })
+          : await act(code, { act: to, ...taking.value! })
   if (done) emit('done')
 }
-if (props.kind === 'correct' && props.lot.pieces !== null) pieces.value = props.lot.pieces
-const clamp = (n: number) =>
-  Math.max(props.kind === 'correct' ? 0 : 1, props.kind === 'correct' ? n : Math.min(props.lot.pieces ?? n, n))
 </script>
 
 <template>
   <form class="card take" @submit.prevent="keep">
     <h2>{{ title }}</h2>
     <p class="soft">{{ lot.code }}: {{ amount(lot.pieces, lot.weightG, crop.piece) }} there</p>
-    <div class="row">
-      <div v-if="counted" class="count" role="group" :aria-label="`How many ${crop.piece.many}`">
-        <button type="button" aria-label="one fewer" @click="pieces = clamp(pieces - 1)">−</button>
-        <input v-model.number="pieces" type="number" min="0" :aria-label="crop.piece.many" />
-        <button type="button" aria-label="one more" @click="pieces = clamp(pieces + 1)">+</button>
-      </div>
+    <HowMuch
+      v-if="kind !== 'correct'"
+      v-model="taking"
+      :of="lot"
+      :piece="crop.piece"
+      :label="`How many ${crop.piece.many}`"
+    />
+    <div v-else class="row">
+      <ElInput v-if="counted" v-model="piecesText" class="grams" inputmode="numeric" :aria-label="crop.piece.many">
+        <template #suffix>{{ crop.piece.many }}</template>
+      </ElInput>
       <ElInput
-        v-if="!counted || kind === 'correct'"
         v-model="weightText"
         class="grams"
         inputmode="decimal"
@@ -76,15 +91,14 @@ const clamp = (n: number) =>
       >
         <template #suffix>{{ smallUnit() }}</template>
       </ElInput>
-      <ElInput v-if="kind === 'correct'" v-model="why" aria-label="Why" placeholder="why, for the record" class="why" />
+      <ElInput v-model="why" aria-label="Why" placeholder="why, for the record" class="why" />
     </div>
     <Choices v-if="kind === 'use'" v-model="whither" label="Where it goes" :options="whithers" />
-    <Choices
-      v-if="kind === 'lose'"
-      v-model="why"
-      label="What went wrong"
-      :options="causes.map((cause) => ({ id: cause, label: cause }))"
-    />
+    <p v-if="kind === 'use' && whither === 'feed'" class="soft">{{ feed.says }}</p>
+    <template v-if="kind === 'lose'">
+      <Choices v-model="why" label="What went wrong" :options="causes.map((cause) => ({ id: cause, label: cause }))" />
+      <Choices v-model="ending" label="Where it goes" :options="endings" />
+    </template>
     <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
     <div class="row">
       <ElButton type="primary" native-type="submit" :disabled="!ready || busy">
@@ -100,34 +114,8 @@ const clamp = (n: number) =>
   display: grid;
   gap: 10px;
 }
-.count {
-  display: flex;
-}
-.count button,
-.count input {
-  height: 48px;
-  border: 1.3px solid var(--line);
-  background: var(--card);
-  font-size: 20px;
-  text-align: center;
-}
-.count button {
-  width: 52px;
-  cursor: pointer;
-}
-.count button:first-child {
-  border-radius: 8px 0 0 8px;
-}
-.count button:last-child {
-  border-radius: 0 8px 8px 0;
-}
-.count input {
-  width: 84px;
-  border-inline: 0;
-  appearance: textfield;
-}
 .grams {
-  width: 140px;
+  width: 150px;
 }
 .why {
   width: 240px;

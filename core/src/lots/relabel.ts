@@ -1,0 +1,50 @@
+import type { Crop } from '../almanac'
+import { Refusal } from '../refusal'
+import { gradeNames } from './act'
+import { draft, type EventDraft, type Label, type LotEvent } from './event'
+import { retold, type Entry } from './retell'
+import { standing } from './undo'
+
+/** What of a tag would be another; empty where it says that already. */
+export function labelChanges(was: Label, is: Partial<Label>): (keyof Label)[] {
+  return (Object.keys(is) as (keyof Label)[]).filter((key) => is[key] !== undefined && is[key] !== was[key])
+}
+
+/** heaps that any crop's lot can be, made by sorting it */
+const anyCropHas: readonly string[] = [...gradeNames, 'planting']
+
+/** The heap of another crop that is most like this one: its own name there, or the first. */
+export const heapLike = (crop: Crop, heap: string): string =>
+  anyCropHas.includes(heap) ? heap : (crop.heaps.find(({ id }) => id === heap)?.id ?? crop.heaps[0]!.id)
+
+/**
+ * The entries of a tag put right. With another day of harvest, what was written as it came in is of that day.
+ * @param broughtAtMs noon of the day it came in by the new tag
+ * @returns none where the tag says that already
+ * @throws Refusal `in-the-way` where something happened to it before that day
+ */
+export function relabelling(
+  events: readonly Entry[],
+  was: Label,
+  is: Partial<Label>,
+  { broughtAtMs, why, says }: { broughtAtMs?: number; why?: string; says?: (e: LotEvent) => string },
+): EventDraft[] {
+  const keys = labelChanges(was, is)
+  if (keys.length === 0) return []
+  const reason = why === undefined ? {} : { why }
+  const pick = (from: Partial<Label>): Partial<Label> => Object.fromEntries(keys.map((key) => [key, from[key]]))
+  const entry = draft('relabelled', { details: { was: pick(was), is: pick(is), ...reason } })
+  if (!keys.includes('broughtOn') || broughtAtMs === undefined) return [entry]
+  const told = standing(events)
+  const firstMs = told[0]?.atMs
+  const next = told.find((e) => e.atMs !== firstMs)
+  if (next && broughtAtMs > next.atMs) {
+    throw new Refusal(
+      'in-the-way',
+      `Then this could not have been: ${says?.(next) ?? next.kind}. Put that right first.`,
+      'broughtOn',
+    )
+  }
+  const restate = told.filter((e) => e.atMs === firstMs).map(({ id }) => ({ id, instead: { atMs: broughtAtMs } }))
+  return [...retold(events, { restate, ...reason }, says), entry]
+}

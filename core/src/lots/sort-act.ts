@@ -1,0 +1,198 @@
+import { feeding } from '../almanac'
+import { Refusal } from '../refusal'
+import {
+  gradeNames,
+  surpriseShare,
+  type ActContext,
+  type ActOutcome,
+  type Grade,
+  type SortAct,
+  type SortFate,
+  type SortHeap,
+} from './act'
+import { daysAside } from './aside'
+import { asideReasons, draft, endings, type AsideReason, type Ending, type EventDraft } from './event'
+import type { LotHistory } from './history'
+import { gramsOfPieces, piecesOfGrams, type Quantity } from './quantity'
+
+/** What a lot in store can have lost as water since it was last weighed; more is not accounted for. Judgement. */
+const mostWaterShare = 0.2
+
+interface Amount {
+  weightG: number
+  pieces: number
+  by?: 'pieces' | 'weight' | 'all'
+}
+
+const isAside = (fate: SortFate): fate is AsideReason => (asideReasons as readonly string[]).includes(fate)
+const isEnding = (fate: SortFate): fate is Ending => (endings as readonly string[]).includes(fate)
+const isGrade = (fate: SortFate): fate is Grade['grade'] => (gradeNames as readonly string[]).includes(fate)
+
+function amountOf({ weightG, pieces }: SortHeap, left: Quantity, field: string): Amount {
+  if (weightG === undefined && pieces === undefined) {
+    throw new Refusal('invalid', 'Say how many or how much of each heap.', `${field}/weightG`)
+  }
+  if (weightG === undefined) {
+    return { weightG: gramsOfPieces(left, pieces!), pieces: pieces!, by: 'pieces' }
+  }
+  if (weightG > left.weightG) {
+    throw new Refusal('not-enough', `There are only ${left.weightG} g left of it.`, `${field}/weightG`)
+  }
+  if (pieces === undefined || left.pieces === null) {
+    return { weightG, pieces: piecesOfGrams(left, weightG), by: 'weight' }
+  }
+  const all = weightG === left.weightG
+  if (pieces > left.pieces || (pieces === left.pieces) !== all) {
+    throw new Refusal('not-enough', `There are only ${left.pieces} left, ${left.weightG} g.`, `${field}/pieces`)
+  }
+  return { weightG, pieces }
+}
+
+/** Pieces of a heap, where the lot is not counted by their usual weight. */
+const piecesIn = (amount: Amount, { pieceG }: ActContext['crop']): number =>
+  amount.pieces || Math.max(1, Math.round(amount.weightG / pieceG.value))
+
+/**
+ * A lot poured out and sorted by fate: each heap becomes a lot of its own, is set aside, or ends. It was looked over whole.
+ * @throws Refusal when the heaps are more than the lot, or one cannot be
+ */
+export function sorted(act: SortAct, context: ActContext): ActOutcome {
+  const { crop, lot } = context
+  if (!['stored', 'fresh', 'drying'].includes(lot.stage)) {
+    throw new Refusal('not-stored', 'In the dryer or its jar it is not sorted; take it out first.')
+  }
+  const wanted = act.heaps.filter(({ weightG, pieces }) => weightG !== 0 && pieces !== 0)
+  if (wanted.length === 0) throw new Refusal('invalid', 'Nothing was sorted out.', 'heaps')
+  const events: EventDraft[] = []
+  const splitsOff: NonNullable<ActOutcome['splitsOff']> = []
+  const left = { ...lot.quantity }
+  const table = weighedOnTheTable(act, wanted, lot)
+  if (table) {
+    events.push(table)
+    left.weightG += table.weightG
+  }
+  const before = { ...left }
+  let away = 0
+  const faults = new Map<string, number>()
+  let kept: SortHeap | undefined
+  for (const [i, heap] of wanted.entries()) {
+    const field = `heaps/${i}`
+    if (heap.fault !== undefined && !crop.faults.some(({ id }) => id === heap.fault)) {
+      throw new Refusal('invalid', `${crop.name} has no fault “${heap.fault}”.`, `${field}/fault`)
+    }
+    if (heap.fate === 'store') {
+      kept = heap
+      continue
+    }
+    const amount = amountOf(heap, left, field)
+    left.weightG -= amount.weightG
+    if (left.pieces !== null) left.pieces -= amount.pieces
+    if (isEnding(heap.fate) || heap.fate === 'cut-round' || heap.fault !== undefined) away += piecesIn(amount, crop)
+    if (heap.fault !== undefined) faults.set(heap.fault, (faults.get(heap.fault) ?? 0) + piecesIn(amount, crop))
+    const made = outcomeOf(heap, amount, context, field)
+    events.push(made.event)
+    if (made.split) splitsOff.push(made.split)
+  }
+  if (act.rest === 'missing' && left.weightG > 0 && !kept) {
+    events.push(
+      draft('lost', {
+        weightG: 0 - left.weightG,
+        pieces: 0 - (left.pieces ?? 0),
+        details: { cause: 'not accounted for', by: 'all' },
+      }),
+    )
+  } else if (kept?.placeId && kept.placeId !== lot.placeId && left.weightG > 0) {
+    events.push(draft('moved', { placeId: kept.placeId }))
+  }
+  if (lot.stage === 'stored' && left.weightG > 0) events.unshift(lookedOver(before, away, faults, crop))
+  return { events, splitsOff }
+}
+
+/** Where every heap was weighed, what was poured out weighs what they sum to: the rest went as water. */
+function weighedOnTheTable(act: SortAct, heaps: readonly SortHeap[], lot: LotHistory): EventDraft | undefined {
+  const onScale = heaps.every(({ weightG }) => weightG !== undefined)
+  const sum = heaps.reduce((all, { weightG = 0 }) => all + weightG, 0)
+  const { weightG: stood } = lot.quantity
+  // all of it was on the scale: what is missing went as water, as long as that can be
+  const water = act.rest === 'missing' && sum >= stood * (1 - mostWaterShare)
+  if (!onScale || sum === stood || !(water || sum > stood)) return undefined
+  if (!act.sure && sum > stood * surpriseShare) {
+    throw new Refusal(
+      'surprise',
+      `${sum} g is more than was poured out: it stands at ${stood} g. Look at the scale once more, or keep it anyway.`,
+      'heaps',
+    )
+  }
+  return draft('weighed', { weightG: sum - stood, details: { scaleG: sum, basis: 'lot', why: 'on the table' } })
+}
+
+function lookedOver(
+  { weightG, pieces }: Quantity,
+  away: number,
+  faults: ReadonlyMap<string, number>,
+  crop: ActContext['crop'],
+): EventDraft {
+  const all = pieces ?? Math.max(1, Math.round(weightG / crop.pieceG.value))
+  return draft('checked', {
+    details: {
+      lookedAt: all,
+      bad: Math.min(away, all),
+      faults: [...faults].map(([fault, count]) => ({ fault, pieces: count, action: 'sorted' })),
+      lotSize: all,
+      why: 'sorted through',
+    },
+  })
+}
+
+function outcomeOf(
+  { fate, placeId, days, to, fault }: SortHeap,
+  { weightG, pieces, by }: Amount,
+  { crop, lot }: ActContext,
+  field: string,
+): { event: EventDraft; split?: NonNullable<ActOutcome['splitsOff']>[number] } {
+  const change = { weightG: 0 - weightG, pieces: 0 - pieces }
+  const cause = crop.faults.find(({ id }) => id === fault)?.label
+  const said = { ...(by ? { by } : {}), ...(cause ? { fault: fault!, cause } : {}) }
+  if (fate === 'use') return { event: draft('used', { ...change, details: said }) }
+  if (fate === 'give') return { event: draft('given', { ...change, details: said }) }
+  if (fate === 'feed') {
+    requireFeedable(crop, `${field}/fate`)
+    return { event: draft('fed', { ...change, details: { ...said, to: to ?? 'hens' } }) }
+  }
+  if (isEnding(fate))
+    return { event: draft('lost', { ...change, details: { cause: cause ?? 'sorted out', ...said, to: fate } }) }
+  const where = placeId ?? lot.placeId
+  const aside = isAside(fate) ? { why: fate, days: days ?? daysAside(crop, fate) } : undefined
+  const stage = aside ? 'fresh' : lot.stage === 'stored' || lot.stage === 'gone' ? undefined : lot.stage
+  const heap = isGrade(fate) ? fate : fate === 'plant' ? 'planting' : null
+  const why = isGrade(fate) ? `${fate} ones` : fate === 'plant' ? 'for planting' : undefined
+  return {
+    event: draft('split-out', {
+      ...change,
+      details: { ...said, ...(why ? { why } : {}), ...(aside ? { aside } : {}) },
+    }),
+    split: {
+      heap,
+      ...(fate === 'plant' ? { fate: 'plant' } : {}),
+      events: [
+        draft('split-in', {
+          weightG,
+          pieces,
+          placeId: where,
+          details: {
+            ...(lot.pack ? { pack: lot.pack } : {}),
+            ...(stage === 'fresh' || stage === 'drying' ? { stage } : {}),
+            ...(aside ? { aside } : {}),
+            ...(cause ? { fault: fault!, cause } : {}),
+          },
+        }),
+      ],
+    },
+  }
+}
+
+/** @throws Refusal for what harms animals */
+export function requireFeedable(crop: ActContext['crop'], field: string): void {
+  const { safe, says } = feeding(crop)
+  if (!safe) throw new Refusal('not-fed', says, field)
+}

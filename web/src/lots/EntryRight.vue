@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import type { LotEventView, LotRow } from '@vadose/contract/lots'
+import { listPlaces } from '@vadose/contract/places'
+import { restatable, type EventKind, type Restatement } from '@vadose/core/lots'
+import { ElButton, ElDatePicker, ElInput } from 'element-plus'
+import { computed, ref } from 'vue'
+import { lotCrop } from '../almanac'
+import { gramsFrom, inUnits, isUs, smallUnit, useFrame } from '../households'
+import { Choices } from '../kit'
+import { placeOptions } from '../places'
+import { useView } from '../view'
+import { usePutRight } from './put-right'
+
+/** One entry of a lot's ledger, struck out or told otherwise; either with a reason. */
+const props = defineProps<{ lot: LotRow; entry: LotEventView }>()
+const emit = defineEmits<{ done: [] }>()
+const frame = useFrame()
+const can = computed(() => restatable[props.entry.kind as EventKind] ?? [])
+const crop = computed(() => lotCrop(props.lot))
+const { answer: places } = useView(listPlaces)
+const on = ref(props.entry.on)
+const weightText = ref('')
+const pieces = ref('')
+const place = ref<string>()
+const text = ref('')
+const cause = ref<string>()
+const reasons = ['Typed wrong', 'Wrong lot', 'It never happened', 'Another day'] as const
+const reason = ref<(typeof reasons)[number] | undefined>('Typed wrong')
+const own = ref('')
+const why = computed(() => own.value.trim() || (reason.value ?? ''))
+const grams = computed(() => gramsFrom(weightText.value))
+const count = computed(() => (/^\s*\d+\s*$/.test(pieces.value) ? Number(pieces.value) : null))
+const instead = computed((): Restatement => ({
+  ...(can.value.includes('on') && on.value !== props.entry.on ? { on: on.value } : {}),
+  ...(grams.value !== null ? { weightG: grams.value } : {}),
+  ...(count.value !== null ? { pieces: count.value } : {}),
+  ...(place.value ? { placeId: place.value } : {}),
+  ...(text.value.trim() ? { text: text.value.trim() } : {}),
+  ...(cause.value ? { cause: cause.value } : {}),
+}))
+const says = computed(() => Object.keys(instead.value).length > 0)
+const ahead = (date: Date) => date.getTime() > Date.parse(`${frame.today}T23:59:59`)
+const { strike, restate, refusal, busy } = usePutRight()
+async function strikeOut() {
+  if (await strike(props.lot.code, props.entry.id, why.value)) emit('done')
+}
+async function tell() {
+  if (await restate(props.lot.code, props.entry.id, why.value, instead.value)) emit('done')
+}
+</script>
+
+<template>
+  <form class="right" :aria-label="`Put right: ${entry.says}`" @submit.prevent="says && tell()">
+    <p v-if="can.length" class="row fields">
+      <label v-if="can.includes('weightG')" class="field"
+        >It weighed
+        <ElInput
+          v-model="weightText"
+          class="short"
+          inputmode="decimal"
+          :aria-label="`It weighed, ${isUs() ? 'ounces' : 'grams'}`"
+          ><template #suffix>{{ smallUnit() }}</template></ElInput
+        ></label
+      >
+      <label v-if="can.includes('pieces')" class="field"
+        >Count <ElInput v-model="pieces" class="short" inputmode="numeric" :aria-label="`Number of ${crop.piece.many}`"
+      /></label>
+      <label v-if="can.includes('on')" class="field"
+        >Day
+        <ElDatePicker
+          v-model="on"
+          class="date"
+          type="date"
+          format="D MMM YYYY"
+          value-format="YYYY-MM-DD"
+          :clearable="false"
+          :disabled-date="ahead"
+          aria-label="The day it happened"
+      /></label>
+      <label v-if="can.includes('text')" class="field grow"
+        >Note <ElInput v-model="text" :placeholder="inUnits(entry.says)" maxlength="500" aria-label="The note"
+      /></label>
+    </p>
+    <Choices v-if="can.includes('placeId')" v-model="place" label="Place" :options="placeOptions(places ?? [])" />
+    <Choices
+      v-if="can.includes('cause')"
+      v-model="cause"
+      label="What it was"
+      :options="crop.faults.map((f) => ({ id: f.label, label: f.label }))"
+    />
+    <Choices v-model="reason" label="Why" :options="reasons.map((one) => ({ id: one, label: one }))" />
+    <ElInput v-model="own" placeholder="or in your own words" maxlength="200" aria-label="Why, in your own words" />
+    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <p class="row">
+      <ElButton v-if="can.length" type="primary" native-type="submit" :disabled="!says || !why || busy"
+        >Put right</ElButton
+      >
+      <ElButton :disabled="!why || busy" @click="strikeOut">Strike out</ElButton>
+      <ElButton @click="emit('done')">Leave it</ElButton>
+    </p>
+  </form>
+</template>
+
+<style scoped>
+.right {
+  display: grid;
+  gap: 10px;
+  padding: 10px 0;
+}
+.fields {
+  align-items: end;
+  margin: 0;
+}
+.short {
+  width: 130px;
+}
+.grow {
+  flex: 1;
+}
+</style>

@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import type { LotRow } from '@vadose/contract/lots'
+import { listPlaces } from '@vadose/contract/places'
+import { ElButton } from 'element-plus'
+import { computed, ref } from 'vue'
+import { Choices } from '../kit'
+import { placeOptions } from '../places'
+import { useView } from '../view'
+import { useAct } from './act'
+
+/** Taken down too early: it goes back on the line, and its clock goes on where it was. */
+const props = defineProps<{ lot: LotRow }>()
+const emit = defineEmits<{ done: [] }>()
+const { answer: places } = useView(listPlaces)
+const options = computed(() =>
+  placeOptions((places.value ?? []).filter((p) => !['outdoors', 'freezer', 'fridge'].includes(p.kind))),
+)
+const place = ref<string>()
+const { act, refusal, busy } = useAct()
+async function hang() {
+  if (place.value && (await act(props.lot.code, { act: 'hang', placeId: place.value }))) emit('done')
+}
+</script>
+
+<template>
+  <section class="card stack">
+    <h2>Hang {{ lot.code }} again in</h2>
+    <Choices v-model="place" label="Where it hangs" :options="options" />
+    <p class="soft">The drying it has had counts; its window is worked out anew.</p>
+    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <div class="row">
+      <ElButton type="primary" :disabled="!place || busy" @click="hang">Hang it again</ElButton>
+      <ElButton @click="emit('done')">Leave it</ElButton>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { ElButton, ElInput } from 'element-plus'
+import { computed, ref, watch } from 'vue'
+import { gramsFrom, largeUnit, weight } from '../households'
+
+/** Pieces or a weight of a lot, whichever is at hand: counted by steps or typed, weighed as the scale says. */
+export interface HowMuchOf {
+  pieces?: number
+  weightG?: number
+}
+const props = defineProps<{
+  /** what there is */
+  of: { pieces: number | null; weightG: number }
+  piece: { one: string; many: string }
+  label: string
+}>()
+const taking = defineModel<HowMuchOf | undefined>({ required: true })
+const counted = computed(() => props.of.pieces !== null)
+const by = ref<'pieces' | 'weight'>(counted.value ? 'pieces' : 'weight')
+const text = ref(counted.value ? '1' : '')
+const field = ref<InstanceType<typeof ElInput>>()
+const most = computed(() => props.of.pieces ?? 0)
+const number = computed(() => (/^\s*\d+\s*$/.test(text.value) ? Number(text.value) : null))
+const step = (by: number) => (text.value = String(Math.max(1, Math.min(most.value, (number.value ?? 0) + by))))
+function turn(to: 'pieces' | 'weight') {
+  by.value = to
+  text.value = to === 'pieces' ? '1' : ''
+  field.value?.focus()
+}
+const all = () => {
+  text.value =
+    by.value === 'pieces'
+      ? String(most.value)
+      : largeUnit() === 'kg'
+        ? String(props.of.weightG / 1000)
+        : weight(props.of.weightG)
+}
+watch(
+  [by, text],
+  () => {
+    const grams = by.value === 'weight' ? gramsFrom(text.value, 'kg') : null
+    taking.value =
+      by.value === 'pieces'
+        ? number.value
+          ? { pieces: number.value }
+          : undefined
+        : grams === null
+          ? undefined
+          : { weightG: grams }
+  },
+  { immediate: true },
+)
+/** What the mean of the lot makes of it. */
+const about = computed(() => {
+  if (!props.of.pieces || !taking.value) return ''
+  const mean = props.of.weightG / props.of.pieces
+  const { pieces, weightG } = taking.value
+  if (pieces) return `about ${weight(pieces * mean)}`
+  const n = Math.round((weightG ?? 0) / mean)
+  return `about ${n} ${n === 1 ? props.piece.one : props.piece.many}`
+})
+defineExpose({ focus: () => field.value?.focus() })
+</script>
+
+<template>
+  <div class="much" role="group" :aria-label="label">
+    <button v-if="by === 'pieces'" type="button" class="step" aria-label="one fewer" @click="step(-1)">−</button>
+    <ElInput
+      ref="field"
+      v-model="text"
+      class="figure-field"
+      :inputmode="by === 'pieces' ? 'numeric' : 'decimal'"
+      :aria-label="by === 'pieces' ? piece.many : `Weight in ${largeUnit()}`"
+      :placeholder="by === 'weight' ? 'weight' : ''"
+    />
+    <button v-if="by === 'pieces'" type="button" class="step" aria-label="one more" @click="step(1)">+</button>
+    <div v-if="counted" class="units" role="radiogroup" aria-label="Counted or weighed">
+      <button type="button" role="radio" class="choice" :aria-checked="by === 'pieces'" @click="turn('pieces')">
+        {{ piece.many }}
+      </button>
+      <button type="button" role="radio" class="choice" :aria-checked="by === 'weight'" @click="turn('weight')">
+        {{ largeUnit() }}
+      </button>
+    </div>
+    <span v-else class="soft">{{ largeUnit() }}</span>
+    <ElButton @click="all">all</ElButton>
+    <span class="soft about">{{ about }}</span>
+  </div>
+</template>
+
+<style scoped>
+.much {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px;
+}
+.step {
+  width: 48px;
+  height: 48px;
+  border: 1.3px solid var(--line);
+  border-radius: 8px;
+  background: var(--card);
+  font-size: 20px;
+  cursor: pointer;
+}
+.figure-field {
+  width: 104px;
+}
+.figure-field :deep(input) {
+  height: 46px;
+  font: 650 20px var(--font-head);
+  text-align: center;
+}
+.units {
+  display: flex;
+  gap: 4px;
+}
+.about {
+  margin: 0;
+}
+</style>

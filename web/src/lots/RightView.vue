@@ -1,0 +1,243 @@
+<script setup lang="ts">
+import { previewLabel, readLot, type Correction } from '@vadose/contract/lots'
+import { ElButton, ElDatePicker, ElInput, ElOption, ElSelect } from 'element-plus'
+import { computed, reactive, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { allCrops, cropOf, heapLabel } from '../almanac'
+import { dateRange, longDate, shortDate, useFrame } from '../households'
+import { Choices } from '../kit'
+import { useView } from '../view'
+import { usePutRight } from './put-right'
+
+/** A lot's own tag, struck through and written over, with what that changes before anything is done. */
+const route = useRoute()
+const router = useRouter()
+const frame = useFrame()
+const code = String(route.params['code']).toUpperCase()
+const { answer: lot, failure } = useView(readLot, () => ({ params: { code } }))
+const label = reactive({ crop: '', variety: '', bed: '', heap: '', broughtOn: '' })
+watch(
+  lot,
+  (now) => {
+    if (!now || label.crop) return
+    Object.assign(label, { ...now, variety: now.variety ?? '', bed: now.bed ?? '' })
+  },
+  { immediate: true },
+)
+const whole = ref<'whole' | 'this' | undefined>('whole')
+const others = computed(() => (lot.value?.harvest.length ?? 1) - 1)
+const crop = computed(() => cropOf(label.crop || (lot.value?.crop ?? '')))
+const ahead = (date: Date) => date.getTime() > Date.parse(`${frame.today}T23:59:59`)
+/** heaps that sorting makes are not the crop's own */
+const heaps = computed(() => {
+  const own = crop.value.heaps.map(({ id, label: name }) => ({ id, label: name }))
+  return own.some(({ id }) => id === label.heap)
+    ? own
+    : [{ id: label.heap, label: heapLabel(crop.value, label.heap) }, ...own]
+})
+const changes = computed((): Omit<Correction, 'whole' | 'why'> => {
+  const now = lot.value
+  if (!now || !label.crop) return {}
+  return {
+    ...(label.crop !== now.crop ? { crop: label.crop } : {}),
+    ...(label.variety.trim() !== (now.variety ?? '') ? { variety: label.variety.trim() || null } : {}),
+    ...(label.bed.trim() !== (now.bed ?? '') ? { bed: label.bed.trim() || null } : {}),
+    ...(label.heap !== now.heap ? { heap: label.heap } : {}),
+    ...(label.broughtOn !== now.broughtOn ? { broughtOn: label.broughtOn } : {}),
+  }
+})
+const any = computed(() => Object.keys(changes.value).length > 0)
+const dates = computed(() => {
+  const { crop: to, heap, broughtOn } = changes.value
+  return to || heap || broughtOn
+    ? { ...(to ? { crop: to } : {}), ...(heap ? { heap } : {}), ...(broughtOn ? { broughtOn } : {}) }
+    : null
+})
+const { answer: preview, failure: previewFailure } = useView(previewLabel, () =>
+  dates.value ? { params: { code }, query: dates.value } : null,
+)
+type Dates = NonNullable<NonNullable<typeof preview.value>['now']>
+const says = (d: Dates | null) =>
+  d === null
+    ? 'no dates'
+    : d.says === 'use within'
+      ? `use by ${d.to ? longDate(d.to) : '–'}`
+      : `${d.says === 'ready' ? 'ready' : '9 in 10 to'} ${dateRange(d.from, d.to)}`
+const { relabel, strikeHarvest, refusal, busy } = usePutRight()
+async function putRight() {
+  if (await relabel(code, { ...changes.value, whole: whole.value === 'whole' && others.value > 0 })) {
+    await router.push(`/lots/${code}`)
+  }
+}
+const striking = ref(false)
+const why = ref('')
+async function strike() {
+  if (await strikeHarvest(code, why.value.trim())) await router.push('/')
+}
+</script>
+
+<template>
+  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <form v-if="lot && label.crop" class="stack right" @submit.prevent="any && putRight()">
+    <header class="head">
+      <h1>Put right {{ code }}</h1>
+      <p class="soft">write over what is wrong; nothing is done until you say so</p>
+      <Choices
+        v-if="others > 0"
+        v-model="whole"
+        label="How far it goes"
+        :options="[
+          { id: 'whole', label: `Whole harvest, ${lot.harvest.length} lots` },
+          { id: 'this', label: 'This lot only' },
+        ]"
+      />
+    </header>
+    <div class="columns">
+      <section class="tag" aria-label="Its tag">
+        <h2>{{ code }}</h2>
+        <dl>
+          <dt>Crop</dt>
+          <dd>
+            <s v-if="changes.crop">{{ cropOf(lot.crop).name }}</s>
+            <ElSelect v-model="label.crop" filterable aria-label="Crop">
+              <ElOption v-for="c in allCrops()" :key="c.id" :value="c.id" :label="c.name" />
+            </ElSelect>
+          </dd>
+          <dt>Variety</dt>
+          <dd>
+            <s v-if="changes.variety !== undefined && lot.variety">{{ lot.variety }}</s>
+            <ElInput v-model="label.variety" maxlength="60" aria-label="Variety" />
+          </dd>
+          <dt>Bed</dt>
+          <dd>
+            <s v-if="changes.bed !== undefined && lot.bed">{{ lot.bed }}</s>
+            <ElInput v-model="label.bed" maxlength="60" aria-label="Bed" />
+          </dd>
+          <dt>Brought in</dt>
+          <dd>
+            <s v-if="changes.broughtOn">{{ shortDate(lot.broughtOn) }}</s>
+            <ElDatePicker
+              v-model="label.broughtOn"
+              type="date"
+              format="D MMM YYYY"
+              value-format="YYYY-MM-DD"
+              :clearable="false"
+              :disabled-date="ahead"
+              aria-label="Brought in on"
+            />
+          </dd>
+          <dt>Heap</dt>
+          <dd>
+            <s v-if="changes.heap">{{ heapLabel(cropOf(lot.crop), lot.heap) }}</s>
+            <ElSelect v-model="label.heap" aria-label="Heap">
+              <ElOption v-for="h in heaps" :key="h.id" :value="h.id" :label="h.label" />
+            </ElSelect>
+          </dd>
+        </dl>
+      </section>
+      <section class="card">
+        <h2>What changes with it</h2>
+        <p v-if="!any" class="soft">Nothing yet.</p>
+        <dl v-else class="changes">
+          <template v-if="preview">
+            <dt>Dates</dt>
+            <dd>
+              <s>{{ says(preview.now) }}</s> → <strong>{{ says(preview.then) }}</strong>
+            </dd>
+          </template>
+          <template v-if="changes.bed !== undefined">
+            <dt>Beds</dt>
+            <dd>
+              <s>{{ lot.bed ?? 'none' }}</s> → <strong>{{ label.bed || 'none' }}</strong>, and what is marked there
+            </dd>
+          </template>
+          <template v-if="changes.crop || changes.broughtOn">
+            <dt>Brought in</dt>
+            <dd>counted under {{ crop.plural.toLowerCase() }}, in the week of {{ shortDate(label.broughtOn) }}</dd>
+          </template>
+          <dt>Tag</dt>
+          <dd><strong>print again</strong>, the code stays {{ code }}</dd>
+        </dl>
+        <p v-if="previewFailure" class="bad">{{ previewFailure }}</p>
+        <p class="soft">Weights, counts and places are put right in “Everything it ever did” on the lot’s page.</p>
+      </section>
+    </div>
+    <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
+    <div class="row">
+      <ElButton type="primary" native-type="submit" :disabled="!any || busy">{{
+        whole === 'whole' && others > 0 ? `Put right, with the ${others} other${others === 1 ? '' : 's'}` : 'Put right'
+      }}</ElButton>
+      <RouterLink class="el-button" :to="`/lots/${code}`">Leave it</RouterLink>
+      <ElButton text @click="striking = !striking">It was never brought in</ElButton>
+    </div>
+    <section v-if="striking" class="card stack">
+      <p>
+        Strikes out {{ others > 0 ? `all ${lot.harvest.length} lots of this harvest` : 'this lot' }}, with everything
+        that happened to {{ others > 0 ? 'them' : 'it' }}. It can be undone.
+      </p>
+      <div class="row">
+        <ElInput
+          v-model="why"
+          class="why"
+          maxlength="200"
+          aria-label="Why it never was"
+          placeholder="why, for the record"
+        />
+        <ElButton :disabled="!why.trim() || busy" @click="strike">Strike it all out</ElButton>
+      </div>
+    </section>
+    <p class="soft">The old words stay readable in the lot’s ledger, and this can be undone there for ever.</p>
+  </form>
+</template>
+
+<style scoped>
+.tag {
+  border: 2.5px solid var(--husk, #8a7550);
+  border-radius: 4px 12px 12px 4px;
+  background: var(--card);
+  padding: 14px 18px 14px 34px;
+  position: relative;
+  clip-path: polygon(22px 0, 100% 0, 100% 100%, 22px 100%, 0 calc(100% - 40px), 0 40px);
+}
+.tag::before {
+  content: '';
+  position: absolute;
+  left: 10px;
+  top: 50%;
+  width: 13px;
+  height: 13px;
+  border: 2.5px solid var(--husk, #8a7550);
+  border-radius: 50%;
+}
+dl {
+  display: grid;
+  grid-template-columns: 92px minmax(0, 1fr);
+  gap: 8px 12px;
+  margin: 0;
+  align-items: center;
+}
+dt {
+  color: var(--soft);
+}
+dd {
+  margin: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 10px;
+  align-items: center;
+}
+.changes {
+  align-items: baseline;
+}
+.changes dd {
+  display: block;
+}
+s {
+  color: var(--soft);
+  text-decoration-color: var(--bad);
+  text-decoration-thickness: 2px;
+}
+.why {
+  width: 300px;
+}
+</style>
