@@ -101,6 +101,7 @@ const season2025: Step[] = [
   ...uses('G25-1', '2025-08-12', 20, 8.5, [2, 3, 2, 4]),
   check('2025-10-12', 'G25-1', 20),
   check('2025-12-20', 'G25-1', 18, [{ fault: 'sprouting', pieces: 2, action: 'eat' }]),
+  ...uses('G25-3', '2025-12-23', 2, 4, [1]),
   {
     on: '2026-02-14',
     hour: 12,
@@ -128,6 +129,7 @@ const season2025: Step[] = [
   ...uses('N25-1', '2025-09-12', 30, 6.2, [4, 5, 3, 4]),
   check('2025-11-02', 'N25-1', 24, [{ fault: 'neck-rot', pieces: 2, action: 'bin' }]),
   check('2026-01-18', 'N25-1', 22, [{ fault: 'sprouting', pieces: 4, action: 'eat' }]),
+  ...uses('N25-2', '2026-01-20', 2, 5, [2]),
   { on: '2026-03-21', hour: 12, do: 'act', code: 'N25-1', act: { act: 'lose', pieces: 21, cause: 'sprouted, soft' } },
 ]
 
@@ -203,7 +205,7 @@ const season2026: Step[] = [
   ...uses('N26-1', '2026-08-29', 8, 4, [4, 5, 3]),
   check('2026-09-12', 'N26-1', 22, [{ fault: 'neck-rot', pieces: 1, action: 'bin' }]),
   check('2026-09-24', 'N26-1', 30),
-  check('2026-09-24', 'N26-4', 20, [{ fault: 'rooting', pieces: 1, action: 'eat' }]),
+  check('2026-09-28', 'N26-4', 20, [{ fault: 'rooting', pieces: 3, action: 'eat' }]),
   // what hangs or waits on 2 October
   {
     on: '2026-09-08',

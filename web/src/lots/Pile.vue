@@ -33,7 +33,7 @@ const shown = computed(() => places.slice(0, Math.ceil(most * Math.max(0, Math.m
 
 <style scoped>
 svg {
-  width: min(46%, 320px);
+  width: min(50%, 260px);
   flex: none;
 }
 </style>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { previewLabel, readLot, type Correction } from '@vadose/contract/lots'
 import { ElButton, ElDatePicker, ElInput, ElOption, ElSelect } from 'element-plus'
+import 'element-plus/es/components/date-picker/style/css'
+import 'element-plus/es/components/select/style/css'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { allCrops, cropOf, heapLabel } from '../almanac'
@@ -193,11 +195,11 @@ async function strike() {
 <style scoped>
 .tag {
   border: 2.5px solid var(--husk, #8a7550);
-  border-radius: 4px 12px 12px 4px;
+  border-radius: 46px 8px 8px 46px / 50% 8px 8px 50%;
   background: var(--card);
-  padding: 14px 18px 14px 34px;
+  padding: 14px 18px 14px 44px;
   position: relative;
-  clip-path: polygon(22px 0, 100% 0, 100% 100%, 22px 100%, 0 calc(100% - 40px), 0 40px);
+  align-self: start;
 }
 .tag::before {
   content: '';

@@ -167,56 +167,58 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         >
       </p>
     </header>
-    <section class="table" aria-label="The table">
-      <Pile
-        :share="lot.weightG > 0 ? leftG / lot.weightG : 0"
-        :colour="cropColour(lot.crop)"
-        :outline="outlineOf(cropOf(lot.crop), lot.dried)"
-      />
-      <p class="left" aria-live="polite">
-        <b>{{ weight(leftG) }}</b><span
-          >{{ leftPieces === null ? '' : `${leftPieces} ${crop.piece.many} ` }}still on the table</span
-        >
-      </p>
-    </section>
-    <div class="bar" role="img" :aria-label="`${weight(sorted)} of ${weight(lot.weightG)} sorted`">
-      <i
-        v-for="h in heaps.filter((one) => sums.get(one.fate)!.weightG > 0)"
-        :key="h.fate"
-        :class="['swatch', h.fate, h.pattern]"
-        :style="{ width: `${share(sums.get(h.fate)!.weightG)}%` }"
-      ></i>
-    </div>
-    <section class="hand" aria-label="In the hand">
-      <label class="amount"
-        ><span>in the hand: {{ unit === 'weight' ? 'the scale says' : 'counted' }}</span>
-        <ElInput
-          ref="hand"
-          v-model="text"
-          :inputmode="unit === 'weight' ? 'decimal' : 'numeric'"
-          :aria-label="
-            unit === 'weight' ? `Weight in the hand, ${largeUnit()}` : `Number of ${crop.piece.many} in the hand`
-          "
-          placeholder="0"
-          autofocus
-          @keydown.enter.prevent="onEnter"
-          ><template #suffix>{{ unit === 'weight' ? largeUnit() : crop.piece.many }}</template></ElInput
-        >
-      </label>
-      <div class="steps">
-        <template v-if="unit === 'pieces'">
-          <button v-for="n in [1, 5, 10, 20]" :key="n" type="button" class="choice" @click="plus(n)">+{{ n }}</button>
-        </template>
-        <button type="button" class="choice" @click="theRest">all the rest</button>
-        <button v-if="unit === 'pieces'" type="button" class="choice" @click="turnUnit('weight')">
-          {{ largeUnit() }}
-        </button>
-        <button v-else-if="counts" type="button" class="choice" @click="turnUnit('pieces')">
-          {{ crop.piece.many }}
-        </button>
+    <div class="desk">
+      <section class="table" aria-label="The table">
+        <Pile
+          :share="lot.weightG > 0 ? leftG / lot.weightG : 0"
+          :colour="cropColour(lot.crop)"
+          :outline="outlineOf(cropOf(lot.crop), lot.dried)"
+        />
+        <p class="left" aria-live="polite">
+          <b>{{ weight(leftG) }}</b><span
+            >{{ leftPieces === null ? '' : `${leftPieces} ${crop.piece.many} ` }}still on the table</span
+          >
+        </p>
+      </section>
+      <div class="bar" role="img" :aria-label="`${weight(sorted)} of ${weight(lot.weightG)} sorted`">
+        <i
+          v-for="h in heaps.filter((one) => sums.get(one.fate)!.weightG > 0)"
+          :key="h.fate"
+          :class="['swatch', h.fate, h.pattern]"
+          :style="{ width: `${share(sums.get(h.fate)!.weightG)}%` }"
+        ></i>
       </div>
-      <p v-if="problem" class="bad" role="alert">{{ problem }}</p>
-    </section>
+      <section class="hand" aria-label="In the hand">
+        <label class="amount"
+          ><span>in the hand: {{ unit === 'weight' ? 'the scale says' : 'counted' }}</span>
+          <ElInput
+            ref="hand"
+            v-model="text"
+            :inputmode="unit === 'weight' ? 'decimal' : 'numeric'"
+            :aria-label="
+              unit === 'weight' ? `Weight in the hand, ${largeUnit()}` : `Number of ${crop.piece.many} in the hand`
+            "
+            placeholder="0"
+            autofocus
+            @keydown.enter.prevent="onEnter"
+            ><template #suffix>{{ unit === 'weight' ? largeUnit() : crop.piece.many }}</template></ElInput
+          >
+        </label>
+        <div class="steps">
+          <template v-if="unit === 'pieces'">
+            <button v-for="n in [1, 5, 10, 20]" :key="n" type="button" class="choice" @click="plus(n)">+{{ n }}</button>
+          </template>
+          <button type="button" class="choice" @click="theRest">all the rest</button>
+          <button v-if="unit === 'pieces'" type="button" class="choice" @click="turnUnit('weight')">
+            {{ largeUnit() }}
+          </button>
+          <button v-else-if="counts" type="button" class="choice" @click="turnUnit('pieces')">
+            {{ crop.piece.many }}
+          </button>
+        </div>
+        <p v-if="problem" class="bad" role="alert">{{ problem }}</p>
+      </section>
+    </div>
     <h2 class="where">Where does it go? One tap.</h2>
     <div class="heaps">
       <button
@@ -258,12 +260,15 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       <ElButton v-if="refusal.code === 'surprise'" @click="keep('store', true)">Keep it anyway</ElButton>
     </p>
     <p v-if="crop.cautions.length" class="caution"><strong>Careful.</strong> {{ crop.cautions[0]!.text }}</p>
+    <p v-if="leftG > 0 && !nothing" class="soft rest">
+      Is the table empty, though {{ weight(leftG) }} are not accounted for?
+      <ElButton size="small" :disabled="busy" @click="keep('missing')">Nothing more is there</ElButton>
+    </p>
     <div class="row go">
-      <ElButton :disabled="throws.length === 0" @click="back">Take back the last</ElButton>
+      <ElButton :disabled="throws.length === 0" @click="back">Back one</ElButton>
       <ElButton type="primary" class="grow" :disabled="nothing || busy" @click="keep('store')">{{
-        leftG > 0 ? `The rest back into store, ${weight(leftG)}` : 'Done: nothing is left on the table'
+        leftG > 0 ? `The rest back into store, ${weight(leftG)}` : 'Done, the table is empty'
       }}</ElButton>
-      <ElButton v-if="leftG > 0" :disabled="nothing || busy" @click="keep('missing')">Nothing more is there</ElButton>
     </div>
   </div>
 </template>
@@ -273,11 +278,19 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   display: grid;
   gap: 12px;
 }
+.rest {
+  margin: 0;
+}
+.desk {
+  display: grid;
+  grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr);
+  gap: 12px;
+}
 .table {
   display: flex;
   align-items: center;
   gap: 20px;
-  padding: 10px 18px;
+  padding: 6px 18px;
   border: 3px solid #b08f5c;
   border-radius: 12px;
   background: repeating-linear-gradient(0deg, #e7d3ab 0 9px, #e2cca0 9px 10px);
@@ -301,6 +314,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   display: flex;
   flex-wrap: wrap;
   gap: 10px 14px;
+  align-content: center;
   align-items: end;
   padding: 10px 14px;
   border: 2px solid var(--accent, #7a1e4e);
@@ -456,8 +470,27 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   .heaps {
     grid-template-columns: 1fr 1fr;
   }
+  .desk {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 8px;
+  }
+  .sorting {
+    gap: 8px;
+  }
   .left b {
-    font-size: 28px;
+    font-size: 26px;
+  }
+  .hand {
+    padding: 8px 10px;
+  }
+  .amount .el-input {
+    width: 128px;
+  }
+  .amount span {
+    font-size: 13px;
+  }
+  .heap {
+    min-height: 78px;
   }
 }
 </style>
