@@ -49,7 +49,13 @@ export const lineOption = closed({
   /** hours damp enough for mould in the next fortnight, and how many fewer than left as it is */
   mouldHoursAhead: number,
   mouldHoursAvoided: number,
-  act: nullable(either([closed({ act: just('fan'), on: bool }), closed({ act: just('move'), placeId: uuid })])),
+  act: nullable(
+    either([
+      closed({ act: just('fan'), on: bool }),
+      closed({ act: just('thin') }),
+      closed({ act: just('move'), placeId: uuid }),
+    ]),
+  ),
   /** it is done in the dehydrator */
   inDryer: bool,
 })

@@ -53,6 +53,7 @@ export const acts = {
     results: listOf(closed({ test: id, passed: bool }), { minItems: 1, maxItems: 10 }),
   }),
   fan: closed({ requestId, act: just('fan'), on: bool }),
+  thin: closed({ requestId, act: just('thin') }),
   move: closed({ requestId, act: just('move'), placeId: uuid, ...quantity }),
   hang: closed({
     requestId,

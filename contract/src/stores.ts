@@ -39,27 +39,41 @@ export const storesView = closed({
 })
 export type StoresView = Static<typeof storesView>
 
+const dries = closed({
+  /** null where the air ahead never gets it there */
+  ready: spreadOf(nullable(civilDate)),
+  /** hours damp enough for mould in the next fortnight */
+  mouldHoursAhead: number,
+})
+
 export const movePreview = closed({
   code: words,
-  /** what the dates are for: 9 in 10 still sound, or half where 9 in 10 has passed already */
-  level: oneOf('nine-in-ten', 'half'),
-  from: closed({
-    place: nullable(words),
-    nineInTenUntil: spreadOf(civilDate),
-    beyond: bool,
-    endedBy: words,
-    overdueSince,
-  }),
-  to: closed({
-    place: words,
-    nineInTenUntil: spreadOf(civilDate),
-    beyond: bool,
-    endedBy: words,
-    overdueSince,
-    why: words,
-  }),
-  /** days gained at the median; negative is lost */
-  daysGained: number,
+  from: nullable(words),
+  to: words,
+  /** for what is in store or waits to be used; else null */
+  keeps: nullable(
+    closed({
+      /** what the dates are for: 9 in 10 still sound, or half where 9 in 10 has passed already */
+      level: oneOf('nine-in-ten', 'half'),
+      from: closed({
+        nineInTenUntil: spreadOf(civilDate),
+        beyond: bool,
+        endedBy: words,
+        overdueSince,
+      }),
+      to: closed({
+        nineInTenUntil: spreadOf(civilDate),
+        beyond: bool,
+        endedBy: words,
+        overdueSince,
+        why: words,
+      }),
+      /** days gained at the median; negative is lost */
+      daysGained: number,
+    }),
+  ),
+  /** for what still dries; there is null where nothing can */
+  dries: nullable(closed({ from: dries, to: nullable(dries) })),
 })
 export type MovePreview = Static<typeof movePreview>
 

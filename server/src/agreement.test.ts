@@ -48,7 +48,7 @@ async function saidOf(code: string) {
   const round = await read<RoundView>('/round')
   const elsewhere = await read<Elsewhere>(`/lots/${code}/elsewhere`)
   const away = elsewhere[0]!
-  const preview = await read<MovePreview>(`/stores/move?lot=${code}&place=${away.placeId}`)
+  const preview = (await read<MovePreview>(`/stores/move?lot=${code}&place=${away.placeId}`)).keeps!
   const eatFirst = round.eatFirst.find((one) => one.code === code)
   const jobs = round.places.flatMap(({ jobs }) => jobs).filter((job) => job.code === code)
   const calendar = calendarDays(await (await fetch(at.client.address('/exports/jobs.ics'))).text())

@@ -25,7 +25,9 @@ export function bestMoves(house: House): { lot: LotState; option: LineOption }[]
       const rated = others.map((option) => {
         // only this gets there at all
         const days = option.daysSaved ?? (option.ready.p50 && !asIs!.ready.p50 ? onlyWayWorthDays : 0)
-        return { option, gain: days + option.mouldHoursAvoided / mouldHoursADayIsWorth }
+        // skins heal in damp air: it is not what they are carried away from
+        const damp = lot.cropData.curing?.clock === 'healing' ? 0 : option.mouldHoursAvoided
+        return { option, gain: days + damp / mouldHoursADayIsWorth }
       })
       const best = rated.sort((a, b) => b.gain - a.gain)[0]
       const simple = rated.find(({ option, gain }) => option.act && best && gain > best.gain * nearlyAsGood)

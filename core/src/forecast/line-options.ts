@@ -17,7 +17,7 @@ export interface LineOption {
   /** hours damp enough for mould in the next fortnight, and how many fewer than left as it is */
   mouldHoursAhead: number
   mouldHoursAvoided: number
-  act: { act: 'fan'; on: boolean } | { act: 'move'; placeId: string } | null
+  act: { act: 'fan'; on: boolean } | { act: 'thin' } | { act: 'move'; placeId: string } | null
   /** it is done in the dehydrator */
   inDryer: boolean
 }
@@ -47,13 +47,14 @@ function alternatives(house: House, lot: LotState): Alternative[] {
   const others: Alternative[] = [fan]
   if (here) {
     const ahead = lineAhead(here)
-    others.push({
-      id: 'thinner',
-      label: bunch ? 'Here, in smaller bunches' : 'Here, spread thinner',
-      // more of it meets the air: the pull counts for more
-      airflow,
-      gain: thinLayerGain,
-    })
+    if (!lot.history.airflow.at(-1)?.gain)
+      others.push({
+        id: 'thinner',
+        label: bunch ? 'Here, in smaller bunches' : 'Here, spread thinner',
+        // more of it meets the air: the pull counts for more
+        airflow,
+        gain: thinLayerGain,
+      })
     const warmC = dryerC(lot)
     if (warmC !== null) {
       others.push({ id: 'dryer', label: `In the dryer, ${warmC} °C`, airAhead: dryerAir(ahead, warmC), airflow: 'fan' })
@@ -92,7 +93,9 @@ export function optionsFor(house: House, lot: LotState): LineOption[] {
           ? { act: 'fan', on: o.id === 'fan-on' }
           : house.place(o.id)
             ? { act: 'move', placeId: o.id }
-            : null,
+            : o.id === 'thinner'
+              ? { act: 'thin' }
+              : null,
       inDryer: o.id === 'dryer' && lot.cropData.dehydrating !== undefined,
     }))
   })

@@ -37,6 +37,8 @@ export function splitSeries(air: AirSeries, atMs: number): [AirSeries, AirSeries
 export function whatWouldHelp(lot: CuringLot, alternatives: readonly Alternative[]): AlternativeOutcome[] {
   const [past, ownAhead] = splitSeries(lot.air, lot.nowMs)
   const asIs = { id: 'leave', label: 'Leave it as it is', airflow: airflowAt(lot.airflow, lot.nowMs) }
+  // what was spread thinner stays so wherever it is carried
+  const hangs = lot.airflow.at(-1)?.gain ?? 1
   const outcomes: AlternativeOutcome[] = []
   let believed: CuringPosterior | undefined
   for (const alternative of [asIs, ...alternatives] as Alternative[]) {
@@ -46,7 +48,7 @@ export function whatWouldHelp(lot: CuringLot, alternatives: readonly Alternative
       air: joinSeries(past, ahead),
       airflow: [
         ...lot.airflow.filter((c) => c.atMs < lot.nowMs),
-        { atMs: Math.max(lot.nowMs, past.startMs), airflow: alternative.airflow, gain: alternative.gain ?? 1 },
+        { atMs: Math.max(lot.nowMs, past.startMs), airflow: alternative.airflow, gain: alternative.gain ?? hangs },
       ],
     }
     // what the past has taught is the same whatever is done from now on

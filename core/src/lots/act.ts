@@ -51,6 +51,8 @@ export type LotAct =
   | { act: 'weigh'; weightG: number; basis: 'lot' | 'bunch'; sure?: boolean }
   | { act: 'test'; results: { test: string; passed: boolean }[] }
   | { act: 'fan'; on: boolean }
+  /** hung in smaller bunches, spread thinner */
+  | { act: 'thin' }
   /** all of it, or a part that becomes a lot of its own; a part can stay where it is, apart */
   | ({ act: 'move'; placeId: string } & Taking)
   /** taken down too early: back on the line */

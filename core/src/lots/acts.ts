@@ -1,3 +1,4 @@
+import { thinLayerGain } from '../assumptions'
 import { Refusal } from '../refusal'
 import {
   requireDrying,
@@ -35,6 +36,12 @@ export function perform(act: LotAct, context: ActContext): ActOutcome {
       requireDrying(lot)
       const natural = lot.placeId ? context.airflowOf(lot.placeId) : 'breezy'
       return { events: [draft('fan', { details: { airflow: act.on ? 'fan' : natural } })] }
+    }
+    case 'thin': {
+      requireDrying(lot)
+      const now = lot.airflow.at(-1)
+      if (now?.gain) throw new Refusal('invalid', 'It hangs thinner already.')
+      return { events: [draft('fan', { details: { airflow: now?.airflow ?? 'breezy', gain: thinLayerGain } })] }
     }
     case 'move':
       return moved(act, context)

@@ -72,6 +72,8 @@ export interface EventDetails {
   basis?: 'lot' | 'bunch'
   results?: { test: string; passed: boolean }[]
   airflow?: 'still' | 'breezy' | 'fan'
+  /** how much better the air reaches it than it usually hangs: in smaller bunches, spread thinner */
+  gain?: number
   /** how it was hung or spread */
   hungIn?: HungIn
   /** the entry this one undoes or restates, and what kind that was */

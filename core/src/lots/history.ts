@@ -21,7 +21,7 @@ export interface LotHistory {
   stays: { atMs: number; placeId: string }[]
   hungIn: HungIn | null
   turnedAtMs: number | null
-  airflow: { atMs: number; airflow: 'still' | 'breezy' | 'fan' }[]
+  airflow: { atMs: number; airflow: 'still' | 'breezy' | 'fan'; gain?: number }[]
   weighings: { atMs: number; weightG: number; basis: 'lot' | 'bunch' }[]
   tests: { atMs: number; test: string; passed: boolean }[]
   checks: {
@@ -153,7 +153,10 @@ export function lotHistory(events: readonly LotEvent[], origin?: LotHistory): Lo
     if (d.pack) h.pack = d.pack
     stage = stageAfter(e) ?? stage
     // how the air moves counts for what hangs
-    if (d.airflow && stage === 'drying') h.airflow.push({ atMs: e.atMs, airflow: d.airflow })
+    if (d.airflow && stage === 'drying') {
+      const gain = d.gain ?? (e.kind === 'hung' ? undefined : h.airflow.at(-1)?.gain)
+      h.airflow.push({ atMs: e.atMs, airflow: d.airflow, ...(gain === undefined ? {} : { gain }) })
+    }
     if (e.kind === 'hung') {
       // hung again it goes on where it was
       h.hungAtMs ??= e.atMs

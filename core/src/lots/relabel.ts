@@ -10,6 +10,14 @@ export function labelChanges(was: Label, is: Partial<Label>): (keyof Label)[] {
   return (Object.keys(is) as (keyof Label)[]).filter((key) => is[key] !== undefined && is[key] !== was[key])
 }
 
+/** What a tag says by its ledger: in all that was ever put right there, the last words that stand, or the first of all. */
+export function labelTold(events: readonly LotEvent[]): Partial<Label> {
+  const first: Partial<Label> = {}
+  for (const { kind, details } of events) if (kind === 'relabelled') Object.assign(first, { ...details.was, ...first })
+  for (const { kind, details } of standing(events)) if (kind === 'relabelled') Object.assign(first, details.is)
+  return first
+}
+
 /** heaps that any crop's lot can be, made by sorting it */
 const anyCropHas: readonly string[] = [...gradeNames, 'planting']
 

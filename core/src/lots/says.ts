@@ -38,9 +38,9 @@ const labelWords = { crop: 'crop', variety: 'variety', bed: 'bed', heap: 'heap',
 
 /** What a tag said and says now, part by part. */
 const labelSays = ({ was = {}, is = {} }: EventDetails): string =>
-  Object.keys(is)
-    .map((key) => {
-      const k = key as keyof typeof labelWords
+  (Object.keys(labelWords) as (keyof typeof labelWords)[])
+    .filter((k) => k in is)
+    .map((k) => {
       return `${labelWords[k]} ${was[k] ?? 'none'} → ${is[k] ?? 'none'}`
     })
     .join(', ')
@@ -70,6 +70,7 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
         })
         .join('; ')
     case 'fan':
+      if (d.gain) return 'hung in smaller bunches or spread thinner'
       return d.airflow === 'fan' ? 'fan on' : 'fan off'
     case 'finished': {
       const pack = crop.packs.find((p) => p.id === d.pack)?.label ?? d.pack

@@ -5,6 +5,8 @@ export interface LotInPlace {
   drying?: { stalledForHours: number; neverReady: boolean; heals: boolean }
   /** in store: what ends it first */
   endedBy?: string
+  /** the air of these days is below what it stands, °C: the coldest of them */
+  frostC?: number
 }
 
 /** Ends that a place's own air brings about. */
@@ -15,6 +17,13 @@ const stallCountsFromHours = 12
 /** Whether a place's air suits what is in it, in a few words: the worst that stands still, then the worst in store. */
 export function placeVerdict(lots: readonly LotInPlace[]): { suits: boolean; says: string } {
   if (lots.length === 0) return { suits: true, says: 'empty' }
+  const frozen = lots.filter((lot) => lot.frostC !== undefined).sort((a, b) => a.frostC! - b.frostC!)[0]
+  if (frozen) {
+    return {
+      suits: false,
+      says: `frost, ${frozen.frostC!.toFixed(1).replace('-', '−')} °C: ${frozen.code} will not stand it`,
+    }
+  }
   const hanging = lots.flatMap((lot) => (lot.drying ? [{ code: lot.code, ...lot.drying }] : []))
   const stalled = [...hanging].sort((a, b) => b.stalledForHours - a.stalledForHours)[0]
   if (stalled && stalled.stalledForHours >= stallCountsFromHours) {

@@ -5,6 +5,7 @@ import { heapOf, requireDay } from '@vadose/core/intake'
 import {
   eventSays,
   heapLike,
+  labelTold,
   lastActed,
   relabelling,
   restated,
@@ -134,23 +135,10 @@ async function strikeAll(
     const strike = one.events.filter((id) => !undone.has(id))
     if (strike.length === 0) continue
     await retell(db, moment, own, { strike, ...(why === undefined ? {} : { why }) }, requestId)
-    await relabelBack(
-      db,
-      householdId,
-      own,
-      events.filter(({ id }) => strike.includes(id)),
-    )
+    // a tag put right, and that undone, says what it said
+    const label = labelTold(await ledgerOf(db, householdId, own))
+    if (Object.keys(label).length > 0) await keepLabel(db, householdId, { ...own, ...label })
   }
-}
-
-/** A tag put right, and that undone: it says what it said. */
-async function relabelBack(db: Client, householdId: string, lot: LockedLot, struck: readonly Entry[]): Promise<void> {
-  const was = Object.assign(
-    {},
-    ...struck.map((e) => (e.kind === 'relabelled' ? e.details.was : {})).reverse(),
-  ) as Partial<Label>
-  if (Object.keys(was).length === 0) return
-  await keepLabel(db, householdId, { ...lot, ...was })
 }
 
 async function keepLabel(db: Client, householdId: string, lot: LockedLot): Promise<void> {

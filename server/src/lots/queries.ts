@@ -140,7 +140,8 @@ export const addLot = async (
 export const codesOfHarvest = async (db: Client, householdId: string, harvestId: string): Promise<string[]> =>
   (
     await db.query<{ code: string }>(
-      `select code from lots where household_id = $1 and harvest_id = $2 order by code`,
+      `select l.code from lots l join lot_rows r on r.household_id = l.household_id and r.id = l.id
+       where l.household_id = $1 and l.harvest_id = $2 and not r.never order by l.code`,
       [householdId, harvestId],
     )
   ).rows.map((row) => row.code)

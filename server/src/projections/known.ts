@@ -64,7 +64,7 @@ export const sameHouse = (known: Known, household: HouseholdRow) =>
 
 /** Rows of the ledger with those entered since; undefined where a lot is another crop now and all are read anew. */
 export function movesWith(known: readonly MoveRow[], rows: readonly MoveRow[]): readonly MoveRow[] | undefined {
-  if (rows.some(({ kind }) => kind === 'relabelled')) return undefined
+  if (rows.some(({ kind, details }) => kind === 'relabelled' || details.of === 'relabelled')) return undefined
   return rows.length === 0 ? known : [...known, ...rows]
 }
 

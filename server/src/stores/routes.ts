@@ -42,13 +42,11 @@ export function serveStores(server: Server): void {
     const lot = house.lot(query.lot)
     const place = house.place(query.place)
     if (!lot || !place) throw new Refusal('not-found', 'There is no such lot or place in this household.')
-    const { level, from, to, daysGained } = movePreview(house, lot, place)
     return {
       code: lot.code,
-      level,
-      from: { place: house.place(lot.placeId)?.name ?? null, ...from },
-      to: { place: place.name, ...to },
-      daysGained,
+      from: house.place(lot.placeId)?.name ?? null,
+      to: place.name,
+      ...movePreview(house, lot, place),
     }
   })
 }

@@ -158,7 +158,9 @@ async function strike() {
             <dd>counted under {{ crop.plural.toLowerCase() }}, in the week of {{ shortDate(label.broughtOn) }}</dd>
           </template>
           <dt>Tag</dt>
-          <dd><strong>print again</strong>, the code stays {{ code }}</dd>
+          <dd>
+            <strong>print again</strong>, the code stays <span class="code">{{ code }}</span>
+          </dd>
         </dl>
         <p v-if="previewFailure" class="bad">{{ previewFailure }}</p>
         <p class="soft">Weights, counts and places are put right in “Everything it ever did” on the lot’s page.</p>
@@ -238,6 +240,9 @@ s {
   color: var(--soft);
   text-decoration-color: var(--bad);
   text-decoration-thickness: 2px;
+}
+.code {
+  white-space: nowrap;
 }
 .why {
   width: 300px;

@@ -180,14 +180,6 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           >
         </p>
       </section>
-      <div class="bar" role="img" :aria-label="`${weight(sorted)} of ${weight(lot.weightG)} sorted`">
-        <i
-          v-for="h in heaps.filter((one) => sums.get(one.fate)!.weightG > 0)"
-          :key="h.fate"
-          :class="['swatch', h.fate, h.pattern]"
-          :style="{ width: `${share(sums.get(h.fate)!.weightG)}%` }"
-        ></i>
-      </div>
       <section class="hand" aria-label="In the hand">
         <label class="amount"
           ><span>in the hand: {{ unit === 'weight' ? 'the scale says' : 'counted' }}</span>
@@ -218,6 +210,14 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         </div>
         <p v-if="problem" class="bad" role="alert">{{ problem }}</p>
       </section>
+    </div>
+    <div class="bar" role="img" :aria-label="`${weight(sorted)} of ${weight(lot.weightG)} sorted`">
+      <i
+        v-for="h in heaps.filter((one) => sums.get(one.fate)!.weightG > 0)"
+        :key="h.fate"
+        :class="['swatch', h.fate, h.pattern]"
+        :style="{ width: `${share(sums.get(h.fate)!.weightG)}%` }"
+      ></i>
     </div>
     <h2 class="where">Where does it go? One tap.</h2>
     <div class="heaps">
@@ -378,6 +378,8 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   width: 16px;
 }
 .other {
+  min-height: 44px;
+  grid-column: 1 / -1;
   align-items: center;
   justify-content: center;
   padding: 10px;
@@ -459,6 +461,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   padding: 8px 0;
   background: var(--paper);
 }
+.go {
+  flex-wrap: nowrap;
+}
 .go .el-button {
   min-height: 50px;
   margin: 0;
@@ -491,6 +496,12 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   }
   .heap {
     min-height: 78px;
+  }
+  .go {
+    bottom: 55px;
+  }
+  .grow {
+    white-space: normal;
   }
 }
 </style>
