@@ -18,6 +18,20 @@ export const cautions = {
     'white-rot',
     'White rot: bin or burn, never the compost; no alliums in that bed for many years.',
   ),
+  'rhubarb-leaves': caution(
+    'rhubarb-leaves',
+    'Rhubarb leaves are poisonous, raw or cooked, to people and animals: on the compost, never in the pot.',
+  ),
+  'wild-mushroom': caution(
+    'wild-mushroom',
+    'Only mushrooms you have grown yourself, or that somebody licensed has named: many deadly ones look like good ones, and neither cooking nor drying helps.',
+  ),
+  'hops-dogs': caution('hops-dogs', 'Hops, fresh or spent, are poisonous to dogs.'),
+  'nuts-mould': caution(
+    'nuts-mould',
+    'Mouldy, shrivelled or bitter nuts are thrown away, shells and all, never picked over or fed: mould in nuts can carry aflatoxin.',
+    'efsa',
+  ),
   'allium-animals': caution(
     'allium-animals',
     'Onions, garlic and leeks and their waste never go to dogs or cats, and only sparingly to sheep and cattle.',

@@ -30,7 +30,8 @@ const wanted =
   broccoli broccoli-sprouting tomato tomato-green pepper chilli cucumber aubergine bean-green bean-runner bean-drying pea
   pea-whole-pod bean-broad sweetcorn apple-early apple-late pear quince plum cherry apricot peach fig grape strawberry raspberry
   currant gooseberry blueberry herb-soft herb-woody pumpkin-seed sunflower poppy fennel coriander caraway nigella amaranth
-  quinoa wheat maize nasturtium-pods`.split(/\s+/)
+  quinoa wheat maize nasturtium-pods jerusalem-artichoke horseradish cabbage-chinese celery chicory endive melon watermelon
+  rhubarb walnut hazelnut chestnut hops ginger lettuce salad-leaves mushroom`.split(/\s+/)
 
 describe('the almanac', () => {
   it('holds the crops and forms a household grows', () => {
@@ -125,6 +126,13 @@ describe('water in crops against measured foods (IFCT 2017)', () => {
     'tomato-green': 'D074',
     tomato: 'D076',
     courgette: 'D078',
+    lettuce: 'C025',
+    celery: 'D037',
+    melon: 'E045',
+    watermelon: 'E065',
+    ginger: 'G014',
+    walnut: 'H021',
+    mushroom: 'J001',
     'apple-late': 'E001',
     'apple-early': 'E002',
     apricot: 'E006',
@@ -177,6 +185,14 @@ describe('finding a crop', () => {
     ['swiss chard', 'chard'],
     ['tops down', 'onion-storing'],
     ['KUMARA', 'sweet-potato'],
+    ['black currant', 'currant'],
+    ['red potatoes', 'potato-maincrop'],
+    ['melon', 'melon'],
+    ['sunchokes', 'jerusalem-artichoke'],
+    ['filberts', 'hazelnut'],
+    ['napa cabbage', 'cabbage-chinese'],
+    ['arugula', 'salad-leaves'],
+    ['snow peas', 'pea-whole-pod'],
   ])('%s is %s', (query, id) => expect(first(query)).toBe(id))
   it('finds every crop by its own name and by each of its other names', () => {
     for (const crop of crops) {

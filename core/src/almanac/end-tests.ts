@@ -30,6 +30,7 @@ export const endTests = {
   crumble: test('crumble', 'Leaf between fingers', 'crumbles', 'bends', 0.92, 0.05),
   snap: test('snap', 'Stalk', 'snaps', 'bends', 0.97, 0.04),
   pods: test('pods', 'Pods', 'papery, split by themselves', 'leathery', 0.75, 0.08),
+  'nut-snap': test('nut', 'Crack one', 'kernel crisp, the skin between the halves snaps', 'kernel rubbery', 0.96, 0.05),
   bite: test('bite', 'Bite or hammer', 'shatters, no dent', 'dents or squashes', 0.97, 0.04),
   rattle: test('rattle', 'Shake', 'seed rattles or pours', 'nothing moves', 0.7, 0.08),
   'skin-chilli': test('skin', 'Skin', 'leathery to brittle, dark', 'still plump', 0.85, 0.06),

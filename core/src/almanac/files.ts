@@ -1,4 +1,5 @@
 import type { CropData } from './crop'
+import { likeSister, type LikeFile } from './like'
 import onionStoring from './data/onion-storing.json'
 import onionSweet from './data/onion-sweet.json'
 import onionRed from './data/onion-red.json'
@@ -77,9 +78,26 @@ import herbSoft from './data/herb-soft.json'
 import herbWoody from './data/herb-woody.json'
 import nasturtiumPods from './data/nasturtium-pods.json'
 import flowerBuds from './data/flower-buds.json'
+import jerusalemArtichoke from './data/jerusalem-artichoke.json'
+import horseradish from './data/horseradish.json'
+import cabbageChinese from './data/cabbage-chinese.json'
+import celery from './data/celery.json'
+import chicory from './data/chicory.json'
+import lettuce from './data/lettuce.json'
+import saladLeaves from './data/salad-leaves.json'
+import endive from './data/endive.json'
+import melon from './data/melon.json'
+import watermelon from './data/watermelon.json'
+import rhubarb from './data/rhubarb.json'
+import ginger from './data/ginger.json'
+import hops from './data/hops.json'
+import walnut from './data/walnut.json'
+import hazelnut from './data/hazelnut.json'
+import chestnut from './data/chestnut.json'
+import mushroom from './data/mushroom.json'
 
-/** The crops' files, in the almanac's order; the schema in schema.ts guards them. */
-export const cropFiles = [
+/** Crops with a whole file of their own. */
+const whole = [
   onionStoring,
   onionSweet,
   onionRed,
@@ -159,3 +177,31 @@ export const cropFiles = [
   nasturtiumPods,
   flowerBuds,
 ] as unknown as readonly CropData[]
+
+/** Crops that differ little from a sister. */
+const like = [
+  jerusalemArtichoke,
+  horseradish,
+  cabbageChinese,
+  celery,
+  chicory,
+  lettuce,
+  endive,
+  saladLeaves,
+  rhubarb,
+  melon,
+  watermelon,
+  ginger,
+  hops,
+  walnut,
+  hazelnut,
+  chestnut,
+  mushroom,
+] as unknown as readonly LikeFile[]
+
+/** The crops' files, in the almanac's order, each after the sister it is like; the schema in schema.ts guards them. */
+export const cropFiles: readonly CropData[] = like.reduce<readonly CropData[]>((files, file) => {
+  const made = likeSister(file, files)
+  const after = files.findIndex(({ id }) => id === file.like) + 1
+  return [...files.slice(0, after), made, ...files.slice(after)]
+}, whole)

@@ -29,7 +29,21 @@ function fit(query: string, phrase: string): number {
   const words = q.split(' ').map(singular)
   const own = p.split(' ').map(singular)
   if (words.every((w) => own.some((o) => o.startsWith(w)))) return 2
+  // written as one word or as two: black currant, blackcurrant
+  if (q.length >= 4 && p.replaceAll(' ', '').startsWith(q.replaceAll(' ', ''))) return 2
   return q.length >= 3 && p.includes(q) ? 1 : 0
+}
+
+/** Where all words together fit nothing (“red potato”, “early carrots”), the last that fits names the crop. */
+function byOneWord(crops: readonly Crop[], query: string): CropMatch[] {
+  const words = plain(query).split(' ')
+  if (words.length < 2) return []
+  for (const word of words.filter((w) => w.length >= 3).reverse()) {
+    // inside a word is no name
+    const found = scoredBy(crops, word).filter(({ score }) => score >= wholeWord)
+    if (found.length > 0) return inOrder(found)
+  }
+  return []
 }
 
 /**
@@ -38,7 +52,19 @@ function fit(query: string, phrase: string): number {
  */
 export function findCrops(crops: readonly Crop[], query: string): CropMatch[] {
   if (!plain(query)) return crops.map((crop) => ({ crop }))
-  const scored = crops.flatMap((crop) => {
+  const scored = scoredBy(crops, query)
+  return scored.length === 0 ? byOneWord(crops, query) : inOrder(scored)
+}
+
+type Scored = CropMatch & { score: number }
+/** least score of a query that begins a word of a name */
+const wholeWord = 14
+
+const inOrder = (scored: Scored[]): CropMatch[] =>
+  scored.sort((a, b) => b.score - a.score).map(({ crop, by }) => (by === undefined ? { crop } : { crop, by }))
+
+const scoredBy = (crops: readonly Crop[], query: string): Scored[] =>
+  crops.flatMap((crop) => {
     const name = Math.max(fit(query, crop.name), fit(query, crop.id))
     let best: { score: number; by?: string } = { score: name * 10 }
     const others: [string[], number][] = [
@@ -54,5 +80,3 @@ export function findCrops(crops: readonly Crop[], query: string): CropMatch[] {
     }
     return best.score > 0 ? [{ crop, ...best }] : []
   })
-  return scored.sort((a, b) => b.score - a.score).map(({ crop, by }) => (by === undefined ? { crop } : { crop, by }))
-}

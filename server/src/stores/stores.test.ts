@@ -81,7 +81,7 @@ describe('looking it over', () => {
       ['split-out', -2],
     ])
     // set aside is not eaten: a small lot of its own, with its days
-    expect(await lotView('G26-3')).toMatchObject({ pieces: 2, stage: 'fresh', aside: { why: 'eat-first' } })
+    expect(await lotView('G26-4')).toMatchObject({ pieces: 2, stage: 'fresh', aside: { why: 'eat-first' } })
     expect(after.keeping!.nextCheckOn > (await at.client.get('/frame')).body.today).toBe(true)
   })
 
@@ -98,9 +98,9 @@ describe('looking it over', () => {
 describe('the larder', () => {
   it('sums to the gram, leaves planting stock and what hangs out, and puts the doomed heap first', async () => {
     const view = await larder()
-    expect(view.lots.map((l) => l.code)).toEqual(['G26-2', 'G26-3', 'G26-1'])
+    expect(view.lots.map((l) => l.code)).toEqual(['G26-2', 'G26-4', 'G26-1'])
     const main = await lotView('G26-1')
-    const aside = await lotView('G26-3')
+    const aside = await lotView('G26-4')
     expect(view.weightG).toBe(main.weightG + 700 + aside.weightG)
     expect(view.lots[0]!.lossAvoidedPerKg).toBeGreaterThan(view.lots[1]!.lossAvoidedPerKg)
     expect(view.totals).toEqual([{ crop: 'garlic-hardneck', weightG: view.weightG, pieces: 84 + 12 + 2, overdueG: 0 }])

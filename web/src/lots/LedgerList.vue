@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import type { LotEventView, LotRow } from '@vadose/contract/lots'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { ElButton } from 'element-plus'
 import { inUnits, weight, yearDate } from '../households'
-import EntryRight from './EntryRight.vue'
 import { useLastAct } from './last-act'
 
+/** its calendar is not part of the first page */
+const EntryRight = defineAsyncComponent(() => import('./EntryRight.vue'))
 const props = defineProps<{ events: LotEventView[]; lot: LotRow }>()
 const last = useLastAct()
 const open = ref<number>()
