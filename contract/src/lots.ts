@@ -263,6 +263,8 @@ export const lotView = closed({
   pictured: bool,
   /** since when its tag says something else than the last one printed */
   tagSince: nullable(civilDate),
+  /** taken down, it can go back on the line */
+  hangsAgain: bool,
   /** the lots brought in with it, this one too */
   harvest: listOf(words),
   events: listOf(lotEventView),

@@ -187,6 +187,7 @@ export function lotView(
     jar: lot?.stage === 'conditioning' ? jarView(house, lot) : null,
     pictured,
     harvest,
+    hangsAgain: lot?.stage === 'stored' && lot.history.hungAtMs !== null && lot.grown.curing !== undefined,
     tagSince: tagSince(house, events),
     checks: (lot?.history.checks ?? []).map((c) => ({ on: house.dateOf(c.atMs), lookedAt: c.lookedAt, bad: c.bad })),
   }

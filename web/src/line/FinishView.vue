@@ -42,15 +42,15 @@ const grams = computed(() => gramsFrom(kilos.value, 'kg'))
 const counted = computed(() => countFrom(pieces.value))
 /** What the crop's usual piece would make of the weight, for lots nobody counts. */
 const estimate = computed(() => (grams.value ? Math.max(1, Math.round(grams.value / crop.value.pieceG.value)) : null))
-const grades = computed(() => (bySize.value ? gradesFrom(sizes.value) : []))
+const grades = computed(() => (bySize.value && howMuch.value === 'all' ? gradesFrom(sizes.value) : []))
 const ready = computed(
   () =>
     grams.value !== null &&
     placeId.value !== '' &&
     grades.value !== null &&
+    (howMuch.value === 'all' || ofG.value !== null) &&
     (pieces.value.trim() === '' || counted.value !== null),
 )
-const off = computed(() => (grams.value !== null && lot.value ? lot.value.weightG - grams.value : null))
 
 /** Every place with how long this would keep there, longest first. */
 const placeChoices = computed(() => {
@@ -80,6 +80,18 @@ const early = computed(() => {
       : []),
   ]
 })
+/** Some bunches are ready, others hang on. */
+const howMuch = ref<'all' | 'part' | undefined>('all')
+const part = ref('')
+const ofG = computed(() => (howMuch.value === 'part' ? gramsFrom(part.value, 'kg') : null))
+const off = computed(() => {
+  if (grams.value === null || !lot.value) return null
+  return howMuch.value === 'part'
+    ? ofG.value === null
+      ? null
+      : ofG.value - grams.value
+    : lot.value.weightG - grams.value
+})
 const asked = ref(false)
 function offer() {
   if (early.value.length > 0 && !asked.value) asked.value = true
@@ -94,12 +106,13 @@ async function keep(sure = false) {
     placeId: placeId.value,
     weightG: grams.value!,
     ...(counted.value ? { pieces: counted.value } : {}),
+    ...(ofG.value ? { ofG: ofG.value } : {}),
     ...(countFrom(units.value) ? { units: countFrom(units.value)! } : {}),
     ...(gramsFrom(waste.value, 'kg') ? { wasteG: gramsFrom(waste.value, 'kg')! } : {}),
     ...(grades.value?.length ? { grades: grades.value } : {}),
     ...(sure ? { sure } : {}),
   })
-  if (answer) made.value = [answer.lot.code, ...answer.made]
+  if (answer) made.value = howMuch.value === 'part' ? answer.made : [answer.lot.code, ...answer.made]
 }
 </script>
 
@@ -126,6 +139,27 @@ async function keep(sure = false) {
     </section>
     <section class="card stack">
       <h2>On the scale, cleaned</h2>
+      <div class="row">
+        <Choices
+          v-model="howMuch"
+          label="How much comes down"
+          :options="[
+            { id: 'all', label: 'All of it' },
+            { id: 'part', label: 'Some; the rest hangs on' },
+          ]"
+        />
+        <label v-if="howMuch === 'part'" class="field"
+          >What comes down weighs as it hangs
+          <ElInput
+            v-model="part"
+            class="number"
+            inputmode="decimal"
+            :placeholder="weight(lot.weightG / 2)"
+            :aria-label="`What comes down, as it hangs, ${largeUnit()}`"
+            ><template #suffix>{{ largeUnit() }}</template></ElInput
+          ></label
+        >
+      </div>
       <div class="row">
         <label class="field"
           >Weight
@@ -154,7 +188,9 @@ async function keep(sure = false) {
       <p v-if="off !== null" class="soft">
         {{ off >= 0 ? `${weight(off)} of trimmings and water off` : `${weight(-off)} more than went on the line` }}
       </p>
-      <label class="row"><input v-model="bySize" type="checkbox" /> Sort by size: each size a lot of its own</label>
+      <label v-if="howMuch === 'all'" class="row"
+        ><input v-model="bySize" type="checkbox" /> Sort by size: each size a lot of its own</label
+      >
       <template v-if="bySize">
         <p class="soft">{{ crop.grading }}</p>
         <GradeRows v-model="sizes" :many="crop.piece.many" />

@@ -32,9 +32,6 @@ const cleans = computed(() =>
 )
 /** people eat from what still hangs */
 const usable = computed(() => ['fresh', 'stored', 'drying'].includes(props.lot.stage))
-const hangsAgain = computed(
-  () => props.lot.stage === 'stored' && props.lot.events.some((e) => e.kind === 'hung' && !e.struck),
-)
 const zone = computed(() => frame.frame?.household.timeZone)
 const keeping = computed(() => props.lot.keeping)
 const curing = computed(() => props.lot.curing)
@@ -81,7 +78,7 @@ defineExpose({ toggle })
           >
           <RouterLink v-if="usable" class="el-button" :to="`/lots/${lot.code}/sort`">Sort&nbsp;<kbd>s</kbd></RouterLink>
           <ElButton v-if="lot.stage === 'stored' && !lot.dried" @click="toggle('grade')">By size</ElButton>
-          <ElButton v-if="hangsAgain" @click="toggle('hang')">Hang again</ElButton>
+          <ElButton v-if="lot.hangsAgain" @click="toggle('hang')">Hang again</ElButton>
           <ElButton @click="toggle('move')">Move <kbd>m</kbd></ElButton>
           <ElButton @click="toggle('lose')">Gone bad</ElButton>
           <PhotoButton :code="lot.code" :pictured="lot.pictured" @kept="taken++" />

@@ -45,7 +45,6 @@ watch(sheet, (next) => {
       <p class="soft">80 × 50 mm; tie it on before anything else is done</p>
       <div class="acts">
         <ElButton type="primary" @click="print">Print</ElButton>
-        <ElButton :disabled="busy || tied" @click="tie">{{ tied ? 'Tied on' : 'Printed and tied on' }}</ElButton>
         <a v-if="codes.length === 1" class="el-button" :href="tagOf(code)" :download="`${code}.svg`">Save as SVG</a>
         <RouterLink v-if="codes.length === 1" class="el-button" :to="`/lots/${code}`">To the lot</RouterLink>
       </div>
@@ -71,6 +70,9 @@ watch(sheet, (next) => {
       :src="tagOf(one)"
       :alt="`Tag of lot ${one} with a QR code of its address`"
     />
+    <p class="no-print">
+      <ElButton :disabled="busy || tied" @click="tie">{{ tied ? 'Tied on' : 'Printed and tied on' }}</ElButton>
+    </p>
   </div>
 </template>
 
