@@ -139,6 +139,8 @@ export const householdFile = closed({
       place: uuid,
       source: oneOf('hand', 'sensor', 'import', 'simulated', 'forecast'),
       import: nullable(uuid),
+      /** kept, and not counted */
+      struck: optional(bool),
       /** seconds since 1970 UTC */
       at: listOf(whole(-2_208_988_800, 4_102_444_800), { maxItems: 6_000_000 }),
       temperatureC: listOf(temperatureC, { maxItems: 6_000_000 }),

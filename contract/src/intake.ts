@@ -50,7 +50,13 @@ export const harvestAnswer = closed({ lots: listOf(closed({ code: words, heap: w
 export type HarvestAnswer = Static<typeof harvestAnswer>
 
 /** What Bring in proposes from earlier harvests. */
-export const intakeMemory = closed({ crop: words, variety: nullable(words), bed: nullable(words) })
+export const intakeMemory = closed({
+  crop: words,
+  variety: nullable(words),
+  bed: nullable(words),
+  /** every variety of it that was ever brought in, the latest first */
+  varieties: listOf(words),
+})
 export type IntakeMemory = Static<typeof intakeMemory>
 
 /** The daily pick: one crop, one weight. */

@@ -10,6 +10,7 @@ import {
   number,
   ok,
   oneOf,
+  optional,
   relativeHumidityPct,
   saying,
   temperatureC,
@@ -33,6 +34,8 @@ const kind = oneOf(...placeKindIds)
 
 export const newPlace = closed({ name: saying(40), kind })
 export type NewPlace = Static<typeof newPlace>
+
+export const changedPlace = closed({ name: optional(saying(40)), kind: optional(kind) })
 
 export const newReading = closed({ temperatureC, relativeHumidityPct })
 export type NewReading = Static<typeof newReading>
@@ -79,6 +82,15 @@ export const addPlace = ofHousehold('add-place', {
   body: newPlace,
   answer: closed({ id: uuid }),
   status: 201,
+  stale: airViews,
+})
+
+export const changePlace = ofHousehold('change-place', {
+  method: 'PUT',
+  path: '/places/:id',
+  says: 'Another name or kind for a place; what lies there is forecast anew.',
+  body: changedPlace,
+  answer: ok,
   stale: airViews,
 })
 

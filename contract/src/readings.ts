@@ -2,6 +2,7 @@ import { endpoint, ofHousehold } from './endpoint'
 import { airViews } from './households'
 import {
   bool,
+  civilDate,
   closed,
   instant,
   listOf,
@@ -127,6 +128,15 @@ export const importReadings = ofHousehold('import-readings', {
   limit: '32mb',
   aside: true,
   stale: [...airViews, 'imports', 'mappings'],
+})
+
+export const strikeReadings = ofHousehold('strike-readings', {
+  method: 'POST',
+  path: '/places/:id/readings/strike',
+  says: 'Strikes out what was measured in a place from one day to another, or lets it count again.',
+  body: closed({ requestId, from: civilDate, to: civilDate, struck: bool }),
+  answer: closed({ readings: number }),
+  stale: airViews,
 })
 
 export const undoImport = ofHousehold('undo-import', {

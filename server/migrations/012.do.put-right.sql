@@ -36,3 +36,6 @@ begin
     grant select on lot_rows to vadose_app;
   end if;
 end $$;
+
+-- a span of readings can be struck out: it stays, and counts no longer
+alter table readings add column struck boolean not null default false;

@@ -98,11 +98,12 @@ export const sensorRows = (db: Client, id: string) =>
 export const readingRows = (db: Client, id: string) =>
   rowsOf<Rows<'readings'>[number]>(
     db,
-    `select place_id as place, source, import_id as import, json_agg(extract(epoch from at)::bigint order by at) as at,
+    `select place_id as place, source, import_id as import, struck, json_agg(extract(epoch from at)::bigint order by at) as at,
        json_agg(temperature_c order by at) as "temperatureC",
        json_agg(relative_humidity_pct order by at) as "relativeHumidityPct",
        case when count(rain_mm) > 0 then json_agg(rain_mm order by at) end as "rainMm"
-     from readings where household_id = $1 group by place_id, source, import_id order by place_id, source, import_id`,
+     from readings where household_id = $1 group by place_id, source, import_id, struck
+     order by place_id, source, import_id, struck`,
     id,
   )
 

@@ -6,7 +6,7 @@ import { Refusal } from '@vadose/core/refusal'
 import type { Client } from '../database'
 import { addHousehold, allHouseholds } from '../households'
 import { rebuildProjections } from '../projections'
-import { addReadings } from '../readings'
+import { addReadings, strikeThese } from '../readings'
 import { checker } from '../validate'
 import * as rows from './file-queries'
 
@@ -105,8 +105,18 @@ export async function bringHousehold(db: Client, id: string, file: HouseholdFile
   await rows.addMappings(db, id, file.mappings)
   // nobody has the token of a real one until it is given another
   await rows.addSensors(db, id, file.sensors, (simulated) => (simulated ? null : randomBytes(32)))
-  for (const { place, source, import: importId, at, temperatureC, relativeHumidityPct, rainMm } of file.readings) {
+  for (const {
+    place,
+    source,
+    import: importId,
+    at,
+    temperatureC,
+    relativeHumidityPct,
+    rainMm,
+    struck,
+  } of file.readings) {
     await addReadings(db, id, source, { placeId: place, at, temperatureC, relativeHumidityPct, rainMm }, importId)
+    if (struck) await strikeThese(db, id, place, at)
   }
   await rebuildProjections(db, id)
   return { id, address, name: household.name, practising: household.practiceNow !== null }

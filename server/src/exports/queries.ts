@@ -33,7 +33,7 @@ export const readingTable = async (db: Client, householdId: string, placeId: str
     await db.query(
       `select to_char(at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') as at, temperature_c::numeric, relative_humidity_pct::numeric,
          rain_mm::numeric, source
-       from readings where household_id = $1 and place_id = $2 and at >= $3 order by at limit ${mostReadingRows}`,
+       from readings where household_id = $1 and place_id = $2 and at >= $3 and not struck order by at limit ${mostReadingRows}`,
       [householdId, placeId, from],
     )
   ).rows

@@ -29,12 +29,21 @@ export async function addHarvest(db: Client, householdId: string, h: HarvestDraf
   return rows[0]!.id
 }
 
-/** The last variety and bed of each crop. */
+/** The last variety and bed of each crop, and every variety it came in. */
 export const lastHarvests = async (db: Client, householdId: string) =>
   (
     await db.query<IntakeMemory>(
-      `select distinct on (crop) crop, variety, bed from harvests where household_id = $1
-       order by crop, harvested_on desc, recorded_at desc`,
+      `select crop, variety, bed, varieties from (
+         select distinct on (crop) crop, variety, bed from harvests where household_id = $1
+         order by crop, harvested_on desc, recorded_at desc
+       ) latest
+       cross join lateral (
+         select coalesce(json_agg(variety order by last desc), '[]') as varieties from (
+           select variety, max(harvested_on) as last from harvests
+           where household_id = $1 and crop = latest.crop and variety is not null group by variety
+           order by last desc limit 8
+         ) own
+       ) named`,
       [householdId],
     )
   ).rows

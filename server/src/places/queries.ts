@@ -17,6 +17,14 @@ export const placesOf = async (db: Client, householdId: string) =>
     )
   ).rows
 
+export const setPlace = async (db: Client, householdId: string, id: string, name: string | null, kind: string | null) =>
+  (
+    await db.query(
+      `update places set name = coalesce($3, name), kind = coalesce($4, kind) where household_id = $1 and id = $2`,
+      [householdId, id, name, kind],
+    )
+  ).rowCount ?? 0
+
 /** The new place's id. */
 export const addPlace = async (db: Client, householdId: string, name: string, kind: PlaceKind, simulated: boolean) =>
   (

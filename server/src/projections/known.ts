@@ -172,6 +172,10 @@ export function placesNow(
   return withWeather(made, expected, before?.expected === expected ? was?.places : undefined)
 }
 
+/** Whether an instant lies in a month of hours. */
+const holds = (month: { startMs: number; temperatureC: Float32Array }, ms: number | null): boolean =>
+  ms !== null && ms >= month.startMs && ms < month.startMs + month.temperatureC.length * hourMs
+
 /** Takes in months of hours that were written since. */
 export function workIn(known: Known, rows: readonly MonthRow[], nowMs: number): void {
   for (const place of known.places) {
@@ -183,7 +187,8 @@ export function workIn(known: Known, rows: readonly MonthRow[], nowMs: number): 
     const late = changedFromMs !== undefined && unsettles(changedFromMs, comingHour(nowMs))
     known.measured.set(place.id, {
       record,
-      lastAtMs: lastOf([was, ...own]),
+      // what was the newest may have been taken back
+      lastAtMs: lastOf(own.some((month) => holds(month, was.lastAtMs)) ? own : [was, ...own]),
       epoch: was.epoch + (late ? 1 : 0),
     })
   }

@@ -223,7 +223,7 @@ export const measuredHours = async (db: Client, householdId: string, placeId: st
          round(avg(relative_humidity_pct)::numeric, 1) as "relativeHumidityPct",
          round(sum(rain_mm)::numeric, 1) as "rainMm", max(at) as "lastAt"
        from readings
-       where household_id = $1 and place_id = $2 and at >= $3 and at < $4 and source <> 'forecast'
+       where household_id = $1 and place_id = $2 and at >= $3 and at < $4 and source <> 'forecast' and not struck
        group by date_trunc('hour', at, 'UTC') order by 1`,
       [householdId, placeId, from, to],
     )
@@ -249,7 +249,7 @@ export const measuredSpans = async (db: Client, householdId: string) =>
   (
     await db.query<{ placeId: string; first: Date; last: Date }>(
       `select place_id as "placeId", min(at) as first, max(at) as last from readings
-       where household_id = $1 and source <> 'forecast' group by place_id`,
+       where household_id = $1 and source <> 'forecast' and not struck group by place_id`,
       [householdId],
     )
   ).rows

@@ -1,3 +1,3 @@
-export { addSensor, simulatedSensors } from './queries'
+export { addSensor, simulatedSensors, strikeThese } from './queries'
 export { ingest } from './ingest'
-export { addReadings } from './write'
+export { addReadings, strikeReadings } from './write'

@@ -108,6 +108,32 @@ export const markUndone = async (db: Client, householdId: string, id: string) =>
     )
   ).rows[0]
 
+/** Strikes readings of a place between two instants, or lets them count again. @returns those that changed */
+export const strikeBetween = async (
+  db: Client,
+  householdId: string,
+  placeId: string,
+  { from, to, struck }: { from: Date; to: Date; struck: boolean },
+) =>
+  (
+    await db.query<{ n: number; first: Date | null; last: Date | null }>(
+      `with changed as (
+         update readings set struck = $5
+         where household_id = $1 and place_id = $2 and at >= $3 and at < $4 and struck <> $5 and source <> 'forecast'
+         returning at
+       ) select count(*)::int as n, min(at) as first, max(at) as last from changed`,
+      [householdId, placeId, from, to, struck],
+    )
+  ).rows[0]!
+
+/** Strikes the readings of a place at these instants, seconds since 1970. */
+export const strikeThese = (db: Client, householdId: string, placeId: string, at: readonly number[]) =>
+  db.query(
+    `update readings set struck = true
+     where household_id = $1 and place_id = $2 and at = any (select to_timestamp(unnest($3::bigint[])))`,
+    [householdId, placeId, at],
+  )
+
 /** Removes what one import added between two instants. @returns how many readings */
 export const removeImported = async (
   db: Client,

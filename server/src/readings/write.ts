@@ -6,6 +6,7 @@ import {
   markUndone,
   monthsMissing,
   removeImported,
+  strikeBetween,
   type PlaceReadings,
   type ReadingSource,
 } from './queries'
@@ -59,4 +60,16 @@ export async function undoImport(db: Client, householdId: string, id: string): P
   const removed = await removeImported(db, householdId, id, made)
   if (removed > 0) await redoHours(db, householdId, made.placeId, made.first.getTime(), made.last.getTime())
   return removed
+}
+
+/** Strikes a span of a place's readings, or lets it count again; the air of those hours is worked out anew. @returns how many */
+export async function strikeReadings(
+  db: Client,
+  householdId: string,
+  placeId: string,
+  span: { from: Date; to: Date; struck: boolean },
+): Promise<number> {
+  const { n, first, last } = await strikeBetween(db, householdId, placeId, span)
+  if (first && last) await redoHours(db, householdId, placeId, first.getTime(), last.getTime())
+  return n
 }

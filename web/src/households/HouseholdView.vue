@@ -9,6 +9,7 @@ import { ref } from 'vue'
 import { householdHere, linkTo } from '../call'
 import { useFrame } from './frame'
 import { Choices } from '../kit'
+import { PlaceRight } from '../places'
 import NameAndEnd from './NameAndEnd.vue'
 import SafeKeeping from './SafeKeeping.vue'
 import SettingsCard from './SettingsCard.vue'
@@ -34,6 +35,7 @@ const goTo = (address: string) => location.assign(`/${address}/`)
 const placeName = ref('')
 const placeKind = ref<PlaceKind>('cool-room')
 const placeKindChoices = (Object.keys(placeKinds) as PlaceKind[]).map((id) => ({ id, label: placeKinds[id].label }))
+const righting = ref<string>()
 const addPlace = () =>
   attempt(async () => {
     await write(addPlaceEndpoint, { body: { name: placeName.value.trim(), kind: placeKind.value } })
@@ -81,6 +83,14 @@ function wear(next: 'paper' | 'cellar') {
             · {{ temperature(p.air.temperatureC) }} · {{ humidity(p.air.relativeHumidityPct ?? 0) }}</span
           >
           <span v-else class="soft"> · never measured</span>
+          <ElButton
+            size="small"
+            :aria-label="`Put right ${p.name}`"
+            :aria-expanded="righting === p.id"
+            @click="righting = righting === p.id ? undefined : p.id"
+            >Put right</ElButton
+          >
+          <PlaceRight v-if="righting === p.id" :place="p" :kinds="placeKindChoices" @done="righting = undefined" />
         </li>
       </ul>
       <form class="stack" @submit.prevent="addPlace">

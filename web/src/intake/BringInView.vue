@@ -10,11 +10,11 @@ import 'element-plus/es/components/date-picker/style/css'
 import { computed, reactive, ref, watch } from 'vue'
 import type { ApiError } from '../call'
 import { cropOf, type Crop } from '../almanac'
-import { bareLarge, largeUnit, refused, shortDate, useFrame, weight } from '../households'
+import { largeUnit, refused, shortDate, useFrame, weight } from '../households'
 import { countFrom } from '../lots'
 import BroughtIn from './BroughtIn.vue'
 import CropChooser from './CropChooser.vue'
-import { emptyHeaps, heapsToSend, markOf, proposedPlace, sumHarvest, type HeapEntry } from './harvest'
+import { emptyHeaps, heapsToSend, keptFrom, markOf, proposedPlace, sumHarvest, type HeapEntry } from './harvest'
 import HeapRow from './HeapRow.vue'
 import KeepBack from './KeepBack.vue'
 import LatelyCard from './LatelyCard.vue'
@@ -82,7 +82,7 @@ const bedWarning = computed(
 const plantingHeap = computed(() => crop.value?.heaps.find((h) => h.fate === 'plant'))
 function keepForPlanting(weightG: number, pieces: number) {
   const id = plantingHeap.value!.id
-  heaps.set(id, { ...heaps.get(id)!, kilos: bareLarge(weightG), pieces: String(pieces) })
+  for (const [heap, entry] of keptFrom(heaps, first.value, id, { weightG, pieces })) heaps.set(heap, entry)
 }
 const ready = computed(
   () => sum.value?.adds && sum.value.heaps.length > 0 && isCivilDate(date.value) && date.value <= frame.today,
@@ -110,6 +110,14 @@ async function make(sure = false) {
     busy.value = false
   }
 }
+/** The same crop, bed, day and sign; what differs is typed anew. */
+function another() {
+  made.value = undefined
+  variety.value = ''
+  total.value = ''
+  for (const [id, entry] of heaps) heaps.set(id, { ...entry, kilos: '', pieces: '', addTo: '' })
+}
+const varieties = computed(() => memory.value?.find((m) => m.crop === crop.value?.id)?.varieties ?? [])
 function again() {
   made.value = undefined
   crop.value = undefined
@@ -118,7 +126,7 @@ function again() {
 </script>
 
 <template>
-  <BroughtIn v-if="made && crop" :lots="made" :crop="crop" @again="again" />
+  <BroughtIn v-if="made && crop" :lots="made" :crop="crop" @again="again" @another="another" />
 
   <form v-else class="stack" @submit.prevent="make()">
     <CropChooser :model-value="crop" :memory="memory ?? []" @update:model-value="choose" />
@@ -132,6 +140,18 @@ function again() {
               <TallyField v-model="total" :label="`Weight of the whole harvest, ${largeUnit()}`" placeholder="0.0" />
             </label>
             <label class="field">Variety <ElInput v-model="variety" maxlength="60" class="text" /></label>
+            <div v-if="varieties.length > 1" class="choices known" role="group" aria-label="Varieties of before">
+              <button
+                v-for="v in varieties"
+                :key="v"
+                type="button"
+                class="choice"
+                :aria-pressed="variety === v"
+                @click="variety = v"
+              >
+                {{ v }}
+              </button>
+            </div>
             <label class="field">Bed <ElInput v-model="bed" maxlength="60" class="text" /></label>
             <label class="field"
               >Lifted on

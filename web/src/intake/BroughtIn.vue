@@ -8,7 +8,7 @@ import { PhotoButton } from '../lots'
 
 /** The lots a harvest has made, each with its tag to print. */
 const props = defineProps<{ lots: HarvestAnswer['lots']; crop: Crop }>()
-const emit = defineEmits<{ again: [] }>()
+const emit = defineEmits<{ again: []; another: [] }>()
 const heapOf = (id: string) => props.crop.heaps.find((h) => h.id === id)!
 const binned = (id: string) => heapOf(id).fate === 'bin'
 /** What is left to tag: what went in the bin needs none. */
@@ -34,7 +34,8 @@ const tagged = computed(() => props.lots.filter((lot) => !binned(lot.heap)).map(
     </ul>
     <p>Tag at once: a wrong label is found a year too late. The first jobs are in today's round.</p>
     <div class="row">
-      <RouterLink class="el-button el-button--primary" to="/">To the round</RouterLink>
+      <ElButton type="primary" @click="emit('another')">Another variety from this bed</ElButton>
+      <RouterLink class="el-button" to="/">To the round</RouterLink>
       <RouterLink v-if="tagged.length > 1" class="el-button" :to="`/lots/${tagged.join(',')}/tag`"
         >All {{ tagged.length }} tags</RouterLink
       >

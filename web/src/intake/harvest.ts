@@ -2,7 +2,7 @@ import type { MarkedBed, NewHarvest } from '@vadose/contract/intake'
 import type { PlaceView } from '@vadose/contract/places'
 import type { Crop, HeapTemplate, HungIn } from '@vadose/core/almanac'
 import { proposePlace, remainderG, type HeapWeight } from '@vadose/core/intake'
-import { gramsFromSum } from '../households'
+import { bareLarge, gramsFromSum } from '../households'
 import { countFrom } from '../lots'
 
 /** What has been typed for a heap. */
@@ -81,6 +81,33 @@ export function sumHarvest(crop: Crop, total: string, entries: HeapEntries): Har
     adds: totalG !== null && (leftG === 0 || restIsSound) && !unreadable,
     heaps: restIsSound ? [{ heap: first, weightG: leftG }, ...weighed.filter((h) => h.heap !== first)] : weighed,
   }
+}
+
+/** Heads kept back for planting come from the sound heap: what they have more, it has less. */
+export function keptFrom(
+  entries: HeapEntries,
+  sound: string,
+  planting: string,
+  kept: { weightG: number; pieces: number },
+): [string, HeapEntry][] {
+  const from = entries.get(sound)!
+  const to = entries.get(planting)!
+  const counted = countFrom(from.pieces)
+  const weighedG = gramsFromSum(from.kilos, 'kg')
+  // what lay there before comes along
+  const moreG = kept.weightG - (gramsFromSum(to.kilos, 'kg') ?? 0)
+  const more = kept.pieces - (countFrom(to.pieces) ?? 0)
+  return [
+    [planting, { ...to, kilos: bareLarge(kept.weightG), pieces: String(kept.pieces) }],
+    [
+      sound,
+      {
+        ...from,
+        pieces: counted && counted > more ? String(counted - more) : from.pieces,
+        kilos: weighedG !== null && weighedG > moreG ? bareLarge(weighedG - moreG) : from.kilos,
+      },
+    ],
+  ]
 }
 
 /** What the bed bore before, where that matters for this crop's family. */

@@ -20,6 +20,7 @@ import { useFrame, yearDate } from '../households'
 import FileReport from './FileReport.vue'
 import MappingForm from './MappingForm.vue'
 import SensorsCard from './SensorsCard.vue'
+import StrikeSpan from './StrikeSpan.vue'
 import type { FileSummary, Reader, Refused } from './reader.worker'
 
 const frame = useFrame()
@@ -193,6 +194,7 @@ const span = (i: ReadingImportView) => `${yearDate(frame.dayOf(i.from))} to ${ye
         </li>
       </ul>
     </section>
+    <StrikeSpan :places="places ?? []" />
     <SensorsCard :places="places ?? []" />
   </div>
 </template>
