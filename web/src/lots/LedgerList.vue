@@ -78,8 +78,8 @@ const rightable = (e: LotEventView) => !['undone', 'restated', 'relabelled', 'ta
   text-decoration: none;
   min-height: 30px;
 }
-.el-button + .el-button {
-  margin-left: 0;
+.el-button {
+  margin-left: 6px;
 }
 .code {
   margin-right: 6px;

@@ -38,6 +38,8 @@ const curing = computed(() => props.lot.curing)
 type Open = 'clean' | 'grade' | 'hang' | 'use' | 'lose' | 'move' | 'weigh' | 'correct' | 'note'
 const open = ref<Open>()
 const toggle = (what: Open) => (open.value = open.value === what ? undefined : what)
+/** on a phone what is done seldom waits behind a button */
+const more = ref(false)
 const { act, refusal } = useAct()
 const note = ref('')
 async function keepNote() {
@@ -63,7 +65,7 @@ defineExpose({ toggle })
         <template v-if="lot.variety"> · {{ lot.variety }}</template>
         <template v-if="lot.bed"> · {{ lot.bed.toLowerCase() }}</template>
       </p>
-      <div class="acts no-print">
+      <div class="acts no-print" :class="{ all: more || gone }">
         <template v-if="!gone">
           <ElButton v-if="curing" type="primary" @click="toggle('weigh')">Weigh</ElButton>
           <ElButton v-if="usable" :type="curing ? '' : 'primary'" @click="toggle('use')">Use <kbd>u</kbd></ElButton>
@@ -71,22 +73,25 @@ defineExpose({ toggle })
             >Look over&nbsp;<kbd>c</kbd></RouterLink
           >
           <RouterLink v-if="curing" class="el-button" :to="`/lots/${lot.code}/finish`">Take down</RouterLink>
-          <ElButton v-if="cleans" @click="toggle('clean')">Thresh, clean</ElButton>
-          <RouterLink v-if="dries" class="el-button" :to="`/lots/${lot.code}/dry`">Dry it</RouterLink>
+          <ElButton v-if="cleans" class="rare" @click="toggle('clean')">Thresh, clean</ElButton>
+          <RouterLink v-if="dries" class="el-button rare" :to="`/lots/${lot.code}/dry`">Dry it</RouterLink>
           <RouterLink v-if="lot.dryer || lot.jar" class="el-button el-button--primary" to="/line"
             >On the line</RouterLink
           >
           <RouterLink v-if="usable" class="el-button" :to="`/lots/${lot.code}/sort`">Sort&nbsp;<kbd>s</kbd></RouterLink>
-          <ElButton v-if="lot.stage === 'stored' && !lot.dried" @click="toggle('grade')">By size</ElButton>
-          <ElButton v-if="lot.hangsAgain" @click="toggle('hang')">Hang again</ElButton>
+          <ElButton class="rare" v-if="lot.stage === 'stored' && !lot.dried" @click="toggle('grade')">By size</ElButton>
+          <ElButton class="rare" v-if="lot.hangsAgain" @click="toggle('hang')">Hang again</ElButton>
           <ElButton @click="toggle('move')">Move <kbd>m</kbd></ElButton>
           <ElButton @click="toggle('lose')">Gone bad</ElButton>
-          <PhotoButton :code="lot.code" :pictured="lot.pictured" @kept="taken++" />
-          <RouterLink class="el-button" :to="`/lots/${lot.code}/tag`">Tag</RouterLink>
+          <PhotoButton class="rare" :code="lot.code" :pictured="lot.pictured" @kept="taken++" />
+          <RouterLink class="el-button rare" :to="`/lots/${lot.code}/tag`">Tag</RouterLink>
         </template>
-        <ElButton @click="toggle('note')">Note</ElButton>
-        <ElButton @click="toggle('correct')">Correct</ElButton>
-        <RouterLink class="el-button" :to="`/lots/${lot.code}/right`">Put right</RouterLink>
+        <ElButton class="rare" @click="toggle('note')">Note</ElButton>
+        <ElButton class="rare" @click="toggle('correct')">Correct</ElButton>
+        <RouterLink class="el-button rare" :to="`/lots/${lot.code}/right`">Put right</RouterLink>
+        <ElButton v-if="!gone" class="more" :aria-expanded="more" @click="more = !more">{{
+          more ? 'Fewer' : 'More'
+        }}</ElButton>
       </div>
     </header>
 
@@ -178,6 +183,17 @@ defineExpose({ toggle })
 </template>
 
 <style scoped>
+.more {
+  display: none;
+}
+@media (max-width: 820px) {
+  .more {
+    display: inline-flex;
+  }
+  .acts:not(.all) .rare {
+    display: none;
+  }
+}
 .code {
   color: var(--soft);
   white-space: nowrap;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { StoresView } from '@vadose/contract/stores'
+import { asideWords } from '@vadose/core/lots'
 import { computed, ref } from 'vue'
 import { cropColour, cropOf, heapLabel } from '../almanac'
 import { humidity, temperature, weight } from '../households'
@@ -15,11 +16,13 @@ const over = ref(false)
 const threats = computed(() =>
   props.lots.filter((l) => l.keeps && ['rooting', 'mould', 'frost'].includes(l.keeps.endedBy)),
 )
-const width = (g: number) => `max(158px, ${Math.round(Math.sqrt(g / props.heaviestG) * 100)}%)`
+const width = (g: number) => `max(132px, ${Math.round(Math.sqrt(g / props.heaviestG) * 100)}%)`
 const label = (lot: StoresView['lots'][number]) =>
-  lot.heap === 'sound'
-    ? cropOf(lot.crop).plural
-    : `${cropOf(lot.crop).plural}, ${heapLabel(cropOf(lot.crop), lot.heap).toLowerCase()}`
+  lot.aside
+    ? `${cropOf(lot.crop).plural}, ${asideWords[lot.aside.why]}`
+    : lot.heap === 'sound'
+      ? cropOf(lot.crop).plural
+      : `${cropOf(lot.crop).plural}, ${heapLabel(cropOf(lot.crop), lot.heap).toLowerCase()}`
 const drying = computed(() => props.lots.filter((l) => l.stage === 'drying'))
 const kept = computed(() => props.lots.filter((l) => l.stage !== 'drying'))
 function dropped(event: DragEvent) {
@@ -105,10 +108,11 @@ header {
   font-weight: 600;
 }
 .lots {
-  display: grid;
+  display: flex;
+  flex-wrap: wrap;
   gap: 6px;
   margin-top: 8px;
-  justify-items: start;
+  align-items: flex-start;
 }
 .lot {
   border: 1.5px solid var(--crop);
