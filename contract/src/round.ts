@@ -30,6 +30,8 @@ export const jobView = closed({
   basis,
   /** of what has outlived its time: how many to look at to say it is fine, and what all of it weighs, g */
   overdue: nullable(closed({ lookAt: number, weightG: number })),
+  /** what is to be used up: how much of it there is */
+  useG: nullable(number),
 })
 export type JobView = Static<typeof jobView>
 

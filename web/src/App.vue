@@ -30,10 +30,15 @@ const chosen = computed(() => (typeof route.query['on'] === 'string' ? route.que
 
 function onKey(event: KeyboardEvent) {
   const target = event.target as HTMLElement
-  if (event.ctrlKey || event.metaKey || event.altKey || target.closest('input, textarea, select, [contenteditable]'))
-    return
+  if (event.ctrlKey || event.metaKey || event.altKey) return
+  // an empty field that takes a name begins with no figure: it leads on, as everywhere
+  const wordsOnly = target instanceof HTMLInputElement && 'wordsOnly' in target.dataset && target.value === ''
+  if (target.closest('input, textarea, select, [contenteditable]') && !wordsOnly) return
   const tab = tabs.find((t) => t.key === event.key)
-  if (tab) void router.push(tab.path)
+  if (tab) {
+    if (wordsOnly) event.preventDefault()
+    void router.push(tab.path)
+  } else if (wordsOnly) return
   else if (event.key === '/') {
     event.preventDefault()
     find.value?.focus()

@@ -50,7 +50,9 @@ function meanPull(air: AirSeries, from: number, to: number): number {
 
 /** Mean pull of the air in each place that something hangs in, over the last day and over the household's tomorrow. */
 export function pullTomorrow(house: House) {
-  const lots = house.lots.filter((lot) => lot.stage === 'drying' && curingOf(lot.cropData).clock === 'drying-power')
+  const lots = workable(house).filter(
+    (lot) => lot.stage === 'drying' && curingOf(lot.cropData).clock === 'drying-power',
+  )
   const tomorrow = addDays(house.today, 1)
   const { timeZone } = house.household
   return house.places.flatMap((place: PlaceState) => {

@@ -1,5 +1,5 @@
 import { instantOf } from '../households'
-import { heapLike, lotHistory, relabelling, type Entry, type Label } from '../lots'
+import { heapLike, lotHistory, relabelling, requireCanBe, type Entry, type Label } from '../lots'
 import { curingOfLot, readyDates } from './curing'
 import type { House } from './house'
 import { keepsUntil } from './keeping'
@@ -22,6 +22,7 @@ export function ifRelabelled(
   timeZone: string,
 ): { now: LabelDates | null; then: LabelDates | null } {
   const becomes = cropIn(house.almanac, crop ?? lot.crop)
+  requireCanBe(becomes, lot.stage)
   const is = {
     ...(crop ? { crop } : {}),
     ...(broughtOn ? { broughtOn } : {}),

@@ -2,6 +2,7 @@ import type { Crop } from '../almanac'
 import { Refusal } from '../refusal'
 import { gradeNames } from './act'
 import { draft, type EventDraft, type Label, type LotEvent } from './event'
+import type { Stage } from './history'
 import { retold, type Entry } from './retell'
 import { standing } from './undo'
 
@@ -16,6 +17,21 @@ export function labelTold(events: readonly LotEvent[]): Partial<Label> {
   for (const { kind, details } of events) if (kind === 'relabelled') Object.assign(first, { ...details.was, ...first })
   for (const { kind, details } of standing(events)) if (kind === 'relabelled') Object.assign(first, details.is)
   return first
+}
+
+/**
+ * A lot on the line or in the dehydrator is a crop that can be there.
+ * @throws Refusal `not-cured`
+ */
+export function requireCanBe(crop: Pick<Crop, 'name' | 'curing' | 'dehydrating'>, stage: Stage): void {
+  const can = stage === 'drying' ? crop.curing : stage === 'dryer' || stage === 'conditioning' ? crop.dehydrating : true
+  if (!can) {
+    throw new Refusal(
+      'not-cured',
+      `${crop.name} is not dried so: take the lot down first, then put its crop right.`,
+      'crop',
+    )
+  }
 }
 
 /** heaps that any crop's lot can be, made by sorting it */

@@ -8,6 +8,7 @@ import {
   labelTold,
   lastActed,
   relabelling,
+  requireCanBe,
   restated,
   retold,
   standing,
@@ -241,6 +242,7 @@ async function relabelOne(
 ): Promise<boolean> {
   const { householdId, nowMs, timeZone } = moment
   const crop = cropIn(await almanacOf(db, householdId), label.crop ?? lot.crop)
+  if (label.crop !== undefined) requireCanBe(crop, (await historyOf(db, householdId, lot.id)).stage)
   const drafts = relabelling(await ledgerOf(db, householdId, lot), lot, label, {
     ...(label.broughtOn ? { broughtAtMs: instantOf(label.broughtOn, 12, timeZone) } : {}),
     ...(why ? { why } : {}),

@@ -7,7 +7,7 @@ import { isCivilDate } from '@vadose/core/households'
 import { joinsOf } from '@vadose/core/intake'
 import { ElButton, ElDatePicker, ElInput } from 'element-plus'
 import 'element-plus/es/components/date-picker/style/css'
-import { computed, reactive, ref, watch } from 'vue'
+import { computed, nextTick, reactive, ref, watch } from 'vue'
 import type { ApiError } from '../call'
 import { cropOf, type Crop } from '../almanac'
 import { largeUnit, refused, shortDate, useFrame, weight } from '../households'
@@ -36,6 +36,7 @@ const harvestedOn = ref('')
 const ahead = (day: Date) => day.getTime() > Date.parse(`${frame.today}T23:59:59`)
 const signShare = ref<number>()
 const total = ref('')
+const scale = ref<InstanceType<typeof TallyField>>()
 const heaps = reactive(new Map<string, HeapEntry>())
 const keepable = computed(() => (places.value ?? []).filter((p) => !['outdoors', 'freezer'].includes(p.kind)))
 const refusal = ref<ApiError>()
@@ -45,6 +46,8 @@ const made = ref<HarvestAnswer['lots']>()
 function choose(next: Crop | undefined) {
   crop.value = next
   if (!next) return
+  // the scale comes next
+  void nextTick(() => scale.value?.focus())
   variety.value = ''
   bed.value = ''
   remember()
@@ -116,6 +119,7 @@ function another() {
   variety.value = ''
   total.value = ''
   for (const [id, entry] of heaps) heaps.set(id, { ...entry, kilos: '', pieces: '', addTo: '' })
+  void nextTick(() => scale.value?.focus())
 }
 const varieties = computed(() => memory.value?.find((m) => m.crop === crop.value?.id)?.varieties ?? [])
 function again() {
@@ -137,7 +141,12 @@ function again() {
           <div class="row">
             <label class="field">
               All of it
-              <TallyField v-model="total" :label="`Weight of the whole harvest, ${largeUnit()}`" placeholder="0.0" />
+              <TallyField
+                ref="scale"
+                v-model="total"
+                :label="`Weight of the whole harvest, ${largeUnit()}`"
+                placeholder="0.0"
+              />
             </label>
             <label class="field">Variety <ElInput v-model="variety" maxlength="60" class="text" /></label>
             <div v-if="varieties.length > 1" class="choices known" role="group" aria-label="Varieties of before">

@@ -3,7 +3,7 @@ import { stepThrough } from '../kit'
 import type { IntakeMemory } from '@vadose/contract/intake'
 import { findCrops } from '@vadose/core/almanac'
 import { ElInput } from 'element-plus'
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { allCrops, cropColour, currentAlmanac, type Crop } from '../almanac'
 
 /** What came in: crops brought in before stand ready, the others are found by name or by what is in the hand. */
@@ -27,6 +27,11 @@ const shown = computed(() => {
   if (all.value || before.value.length === 0) return [...allCrops()]
   return before.value
 })
+const find = ref<InstanceType<typeof ElInput>>()
+// with a keyboard the name is typed at once; a thumb would only get the keys in its way
+onMounted(
+  () => !crop.value && window.matchMedia('(pointer: fine) and (min-width: 821px)').matches && find.value?.focus(),
+)
 function take(next: Crop) {
   crop.value = next
   query.value = ''
@@ -38,6 +43,8 @@ function take(next: Crop) {
   <div class="chooser">
     <h1>Bring in</h1>
     <ElInput
+      ref="find"
+      data-words-only
       v-model="query"
       class="find"
       clearable

@@ -9,6 +9,7 @@ const text = defineModel<string>({ required: true })
 const field = ref<InstanceType<typeof ElInput>>()
 const isSum = computed(() => /\d\s*[+−-]\s*\d/.test(text.value))
 const sum = computed(() => gramsFromSum(text.value, 'kg'))
+defineExpose({ focus: () => field.value?.focus() })
 function sign(mark: '+' | '−') {
   text.value = `${text.value
     .trim()

@@ -63,7 +63,10 @@ const late = computed(() => daysBetween(props.job.dueOn, props.today))
       <RouterLink v-else-if="job.kind === 'check'" class="el-button el-button--primary" :to="`/lots/${job.code}/check`"
         >Start check</RouterLink
       >
-      <RouterLink v-else-if="job.kind === 'use'" class="el-button" :to="`/lots/${job.code}`">Use some</RouterLink>
+      <template v-else-if="job.useG && job.code">
+        <ElButton :disabled="busy" @click="act(job.code, { act: 'use', weightG: job.useG })">All used</ElButton>
+        <RouterLink class="el-button" :to="`/lots/${job.code}`">Use some</RouterLink>
+      </template>
       <ElButton
         v-else-if="(job.kind === 'rotate' || job.kind === 'turn') && job.code"
         :disabled="busy"
