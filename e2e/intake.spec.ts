@@ -53,6 +53,8 @@ test('several weighings are added, the tare taken off, and a count alone becomes
   await page.getByLabel('How many to keep back').fill('20')
   await page.getByRole('button', { name: 'Put them on the planting heap' }).first().click()
   await expect(page.getByLabel('For planting, number of heads')).toHaveValue('20')
+  await expect(page.getByLabel('Sound, number of heads')).toHaveValue('40')
+  const soundG = 1000 * Number(await page.getByLabel('Sound, kg').inputValue())
   await page.getByRole('button', { name: 'Make 2 lots' }).click()
   await expect(page.getByRole('heading', { name: '2 lots brought in' })).toBeVisible()
   // more from the same bed goes into the same lot
@@ -67,7 +69,10 @@ test('several weighings are added, the tare taken off, and a count alone becomes
     weightG: number
     pieces: number
   }[]
-  expect(lots.find((l) => l.code === 'G26-1')).toMatchObject({ weightG: 3500, pieces: 84 })
+  expect(lots.find((l) => l.code === 'G26-1')).toMatchObject({
+    weightG: soundG + 1000,
+    pieces: Math.round(40 * (1 + 1000 / soundG)),
+  })
 })
 
 test('a picture of a heap is made small in the browser and shown on its lot', async ({ page }) => {

@@ -36,7 +36,8 @@ function onKey(event: KeyboardEvent) {
   if (target.closest('input, textarea, select, [contenteditable]') && !wordsOnly) return
   const tab = tabs.find((t) => t.key === event.key)
   if (tab) {
-    if (wordsOnly) event.preventDefault()
+    // a field that has the focus on the next screen gets no figure typed into it
+    event.preventDefault()
     void router.push(tab.path)
   } else if (wordsOnly) return
   else if (event.key === '/') {
