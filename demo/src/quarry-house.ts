@@ -205,7 +205,7 @@ const season2026: Step[] = [
   ...uses('N26-1', '2026-08-29', 8, 4, [4, 5, 3]),
   check('2026-09-12', 'N26-1', 22, [{ fault: 'neck-rot', pieces: 1, action: 'bin' }]),
   check('2026-09-24', 'N26-1', 30),
-  check('2026-09-28', 'N26-4', 20, [{ fault: 'rooting', pieces: 3, action: 'eat' }]),
+  check('2026-09-28', 'N26-4', 20, [{ fault: 'rooting', pieces: 1, action: 'eat' }]),
   // what hangs or waits on 2 October
   {
     on: '2026-09-08',

@@ -86,7 +86,7 @@ const until = (lot: LarderLot) =>
             </h3>
             <p>{{ amount(lot.pieces, lot.weightG, cropOf(lot.crop).piece) }}</p>
             <p class="soft" :class="{ bad: lot.lossAvoidedPerKg > 0.15 }">
-              {{ lot.overdueSince ? '▲ ' : lot.lossAvoidedPerKg > 0.15 ? '▲ eat now: ' : ''
+              {{ lot.overdueSince || lot.aside ? '▲ ' : lot.lossAvoidedPerKg > 0.15 ? '▲ eat now: ' : ''
               }}{{ lot.stage === 'fresh' ? inUnits(lot.why) : until(lot) }}
             </p>
             <div class="row">
