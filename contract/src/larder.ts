@@ -21,7 +21,16 @@ export const larderView = closed({
   /** soonest lost first */
   lots: listOf(larderLot),
   /** what can be relied on: what has outlived its time, and nobody has looked at since, is apart */
-  totals: listOf(closed({ crop: words, weightG: number, pieces: number, overdueG: number })),
+  totals: listOf(
+    closed({
+      crop: words,
+      weightG: number,
+      pieces: number /** of the weight: what nobody counted where others were, and what is dried */,
+      uncountedG: number,
+      driedG: number,
+      overdueG: number,
+    }),
+  ),
   runOut: listOf(
     closed({
       crop: words,

@@ -164,7 +164,8 @@ export function lotHistory(events: readonly LotEvent[], origin?: LotHistory): Lo
     }
     if (e.kind === 'split-in') {
       if (origin && origin.quantity.weightG > 0) scaled(h, e.weightG / origin.quantity.weightG)
-      h.aside = d.aside ? { ...d.aside, atMs: e.atMs } : null
+      // a part of what was set aside has the same days
+      h.aside = d.aside ? { ...d.aside, atMs: e.atMs } : (origin?.aside ?? null)
     }
     if (leaves.includes(e.kind) && beforeG > 0 && weightG > 0) scaled(h, weightG / beforeG)
     if (e.kind === 'weighed' && d.scaleG && !struck.has(e.id ?? -1)) {

@@ -230,3 +230,37 @@ describe('an entry told otherwise', () => {
     )
   })
 })
+
+it('a part goes on with the history of what it was taken from, by its share', () => {
+  const { ledger } = played([
+    { act: 'weigh', weightG: 3600, basis: 'lot' },
+    { act: 'move', placeId: 'shed', weightG: 900 },
+  ])
+  const whole = lotHistory(standing(ledger.events).filter((e) => e.kind !== 'split-out'))
+  const origin = lotHistory(ledger.events.slice(0, -1))
+  const part = lotHistory(
+    [
+      {
+        ...draft('split-in', { weightG: 900, pieces: 15, placeId: 'shed', details: { stage: 'drying' } }),
+        atMs: startMs,
+        id: 99,
+      },
+    ],
+    origin,
+  )
+  expect([part.stage, part.hungAtMs, part.broughtAtMs]).toEqual(['drying', whole.hungAtMs, whole.broughtAtMs])
+  expect(part.quantity).toEqual({ weightG: 900, pieces: 15 })
+  // a quarter of what the scale showed of all of it
+  expect(part.weighings.map(({ weightG }) => weightG)).toEqual([900])
+  expect(part.stays.map(({ placeId }) => placeId)).toEqual(['veranda', 'shed'])
+  // what is left weighs as if it had always been so much
+  expect(lotHistory(ledger.events).weighings.map(({ weightG }) => weightG)).toEqual([2700])
+  // of what was set aside, a part has the same days
+  const aside = { why: 'cook' as const, days: 2 }
+  const put = [{ ...draft('split-in', { weightG: 500, details: { stage: 'fresh', aside } }), atMs: startMs, id: 1 }]
+  const of = lotHistory(
+    [{ ...draft('split-in', { weightG: 200, details: { stage: 'fresh' } }), atMs: startMs + hour, id: 9 }],
+    lotHistory(put),
+  )
+  expect(of.aside).toEqual({ ...aside, atMs: startMs })
+})

@@ -25,7 +25,8 @@ export function larderView(house: House, moves: readonly Move[]): LarderView {
   const of = (crop: string) => lots.filter((lot) => lot.crop === crop)
   // what has outlived its time is not counted on
   const reliable = (crop: string) => of(crop).filter((lot) => lot.overdueSince === null)
-  const weightOf = (crop: string) => reliable(crop).reduce((sum, lot) => sum + lot.weightG, 0)
+  const sumOf = (some: readonly { weightG: number }[]) => some.reduce((sum, lot) => sum + lot.weightG, 0)
+  const weightOf = (crop: string) => sumOf(reliable(crop))
   /** How fast the household eats each crop it has touched. */
   const paces = new Map([...uses].map(([crop, own]) => [crop, runOut(Math.max(1, weightOf(crop)), own, house.today)]))
   const groupOf = (crop: string) => house.almanac.byId.get(crop)?.group
@@ -41,6 +42,8 @@ export function larderView(house: House, moves: readonly Move[]): LarderView {
       crop,
       weightG: weightOf(crop),
       pieces: reliable(crop).reduce((sum, lot) => sum + (lot.pieces ?? 0), 0),
+      uncountedG: sumOf(reliable(crop).filter((lot) => lot.pieces === null)),
+      driedG: sumOf(reliable(crop).filter((lot) => lot.dried)),
       overdueG: of(crop).reduce((sum, lot) => sum + (lot.overdueSince === null ? 0 : lot.weightG), 0),
     })),
     runOut: cropIds.map((crop) => {

@@ -103,7 +103,9 @@ describe('the larder', () => {
     const aside = await lotView('G26-4')
     expect(view.weightG).toBe(main.weightG + 700 + aside.weightG)
     expect(view.lots[0]!.lossAvoidedPerKg).toBeGreaterThan(view.lots[1]!.lossAvoidedPerKg)
-    expect(view.totals).toEqual([{ crop: 'garlic-hardneck', weightG: view.weightG, pieces: 84 + 12 + 2, overdueG: 0 }])
+    expect(view.totals).toEqual([
+      { crop: 'garlic-hardneck', weightG: view.weightG, pieces: 84 + 12 + 2, uncountedG: 0, driedG: 0, overdueG: 0 },
+    ])
   })
 
   it('learns the pace from what is used and says when it is gone', async () => {

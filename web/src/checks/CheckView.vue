@@ -36,6 +36,8 @@ const bad = computed(() => [...found.values()].reduce((sum, n) => sum + n, 0))
 const faults = computed(() => crop.value.faults.filter((f) => (found.get(f.id) ?? 0) > 0))
 const more = (id: string) => found.set(id, Math.min((found.get(id) ?? 0) + 1, lookedAt.value))
 const fewer = (id: string) => found.set(id, Math.max(0, (found.get(id) ?? 0) - 1))
+const typed = (id: string, text: string) =>
+  found.set(id, Math.max(0, Math.min(lookedAt.value, Math.round(Number(text)) || 0)))
 const clamp = (n: number) => Math.max(1, Math.min(most.value, Math.round(n) || 1))
 const actionOf = (id: string) => chosen.get(id) ?? crop.value.faults.find((f) => f.id === id)!.actions[0]!.id
 
@@ -70,7 +72,12 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
         <h2>How many did you look at?</h2>
         <div class="count" role="group" aria-label="How many looked at">
           <button aria-label="one fewer" @click="lookedAt = clamp(lookedAt - 1)">−</button>
-          <output aria-live="polite">{{ lookedAt }}</output>
+          <input
+            :value="lookedAt"
+            inputmode="numeric"
+            aria-label="Number looked at"
+            @change="lookedAt = clamp(Number(($event.target as HTMLInputElement).value))"
+          />
           <button aria-label="one more" @click="lookedAt = clamp(lookedAt + 1)">+</button>
         </div>
         <div class="choices quick">
@@ -106,20 +113,22 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
               <span class="soft">{{ f.signs }}</span>
               <b>{{ found.get(f.id) ?? 0 }}</b>
             </button>
-            <button
-              v-if="(found.get(f.id) ?? 0) > 0"
-              class="less"
-              :aria-label="`${f.label}: one fewer`"
-              @click="fewer(f.id)"
-            >
-              −
-            </button>
+            <span v-if="(found.get(f.id) ?? 0) > 0" class="less">
+              <input
+                :value="found.get(f.id)"
+                inputmode="numeric"
+                :aria-label="`${f.label}: how many`"
+                @change="typed(f.id, ($event.target as HTMLInputElement).value)"
+              />
+              <button :aria-label="`${f.label}: one fewer`" @click="fewer(f.id)">−</button>
+            </span>
           </div>
         </div>
       </section>
       <p v-if="bad > lookedAt" class="notice bad">That is more than were looked at.</p>
       <p v-else-if="asksForAll({ lookedAt, bad, ...(lot.pieces && { lotSize: lot.pieces }) })" class="notice bad">
         More than a quarter are bad: go through all of it.
+        <RouterLink :to="`/lots/${code}/sort`">Pour it out and sort it</RouterLink>
       </p>
       <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
       <ElButton class="go" type="primary" :disabled="busy || bad > lookedAt || lookedAt < 1" @click="proceed">
@@ -190,6 +199,11 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
   place-items: center;
   font: 650 30px var(--font-head);
 }
+.count input {
+  width: 100%;
+  text-align: center;
+  color: inherit;
+}
 .count button {
   cursor: pointer;
 }
@@ -238,12 +252,20 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
   position: absolute;
   right: 6px;
   bottom: 6px;
+  display: flex;
+  gap: 6px;
+}
+.less > * {
   width: 48px;
   height: 40px;
   border: 1px solid var(--line);
   border-radius: 8px;
   background: var(--paper);
-  font-size: 20px;
+  color: inherit;
+  font-size: 18px;
+  text-align: center;
+}
+.less button {
   cursor: pointer;
 }
 .choice .soft {

@@ -5,8 +5,8 @@ import { listLots } from '@vadose/contract/lots'
 import { listPlaces, readWeather } from '@vadose/contract/places'
 import { isCivilDate } from '@vadose/core/households'
 import { joinsOf } from '@vadose/core/intake'
-import { ElButton, ElDatePicker, ElInput } from 'element-plus'
-import 'element-plus/es/components/date-picker/style/css'
+import { DayField } from '../kit'
+import { ElButton, ElInput } from 'element-plus'
 import { computed, nextTick, reactive, ref, watch } from 'vue'
 import type { ApiError } from '../call'
 import { cropOf, type Crop } from '../almanac'
@@ -33,7 +33,6 @@ const crop = ref<Crop>()
 const variety = ref('')
 const bed = ref('')
 const harvestedOn = ref('')
-const ahead = (day: Date) => day.getTime() > Date.parse(`${frame.today}T23:59:59`)
 const signShare = ref<number>()
 const total = ref('')
 const scale = ref<InstanceType<typeof TallyField>>()
@@ -163,16 +162,7 @@ function again() {
             </div>
             <label class="field">Bed <ElInput v-model="bed" maxlength="60" class="text" /></label>
             <label class="field"
-              >Lifted on
-              <ElDatePicker
-                v-model="harvestedOn"
-                class="text"
-                type="date"
-                format="D MMM YYYY"
-                value-format="YYYY-MM-DD"
-                :clearable="false"
-                :disabled-date="ahead"
-                aria-label="Lifted on"
+              >Lifted on <DayField v-model="harvestedOn" class="text" label="Lifted on" :until="frame.today"
             /></label>
           </div>
           <p v-if="total.trim() && sum?.totalG === null" class="bad">

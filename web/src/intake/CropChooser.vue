@@ -44,8 +44,8 @@ function take(next: Crop) {
     <h1>Bring in</h1>
     <ElInput
       ref="find"
-      data-words-only
       v-model="query"
+      data-words-only
       class="find"
       clearable
       placeholder="another crop: type its name"

@@ -1,10 +1,8 @@
 <script setup lang="ts">
-import { stepThrough } from '../kit'
+import { DayField, stepThrough } from '../kit'
 import type { WeatherDay } from '@vadose/contract/places'
 import { dryForDays, readinessVerdicts, unwateredDays, weatherAdvice } from '@vadose/core/intake'
 import { addDays } from '@vadose/core/households'
-import { ElDatePicker } from 'element-plus'
-import 'element-plus/es/components/date-picker/style/css'
 import { computed, ref } from 'vue'
 import type { Crop } from '../almanac'
 import { longDate } from '../households'
@@ -75,14 +73,7 @@ const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
       </li>
     </ul>
     <label v-if="look?.scapeDays" class="field"
-      >Scapes cut on
-      <ElDatePicker
-        v-model="scapesCut"
-        type="date"
-        format="D MMM YYYY"
-        value-format="YYYY-MM-DD"
-        placeholder="if you cut them"
-        aria-label="Scapes cut on"
+      >Scapes cut on <DayField v-model="scapesCut" label="Scapes cut on" clearable placeholder="if you cut them"
     /></label>
     <p v-if="scapeWindow">
       By the scapes, lift <strong>{{ scapeWindow }}</strong>: three to four weeks after the cut.

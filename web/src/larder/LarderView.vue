@@ -31,9 +31,13 @@ const littleOf = (lot: LarderLot) => Math.min(lot.weightG, Math.max(handfulG, Ma
 const takes = (lot: LarderLot) => (lot.pieces === null ? { weightG: littleOf(lot) } : { pieces: 1 })
 const totalOf = (crop: string) => view.value!.totals.find((t) => t.crop === crop)!
 const countOf = (crop: string) => {
-  const { pieces } = totalOf(crop)
+  const { pieces, uncountedG, driedG } = totalOf(crop)
   const { one, many } = cropOf(crop).piece
-  return pieces ? `, ${pieces} ${pieces === 1 ? one : many}` : ''
+  return [
+    pieces ? `, ${pieces} ${pieces === 1 ? one : many}` : '',
+    pieces && uncountedG ? ` and ${weight(uncountedG)} not counted` : '',
+    driedG ? `; ${weight(driedG)} of it dried` : '',
+  ].join('')
 }
 const until = (lot: LarderLot) =>
   lot.overdueSince

@@ -125,7 +125,8 @@ async function keep(sure = false) {
       <RouterLink v-for="c in made" :key="c" class="el-button el-button--primary" :to="`/lots/${c}/tag`"
         >Tag for {{ c }}</RouterLink
       >
-      <RouterLink class="el-button" :to="`/lots/${code}`">See how long it keeps</RouterLink>
+      <RouterLink class="el-button" :to="`/lots/${made[0]}/sort`">Sort it</RouterLink>
+      <RouterLink class="el-button" :to="`/lots/${made[0]}`">See how long it keeps</RouterLink>
     </div>
   </div>
   <form v-else-if="lot && lot.stage === 'drying'" class="stack finish" @submit.prevent="offer">

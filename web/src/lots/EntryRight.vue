@@ -2,12 +2,11 @@
 import type { LotEventView, LotRow } from '@vadose/contract/lots'
 import { listPlaces } from '@vadose/contract/places'
 import { restatable, type EventKind, type Restatement } from '@vadose/core/lots'
-import { ElButton, ElDatePicker, ElInput } from 'element-plus'
-import 'element-plus/es/components/date-picker/style/css'
+import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { lotCrop } from '../almanac'
 import { gramsFrom, inUnits, isUs, smallUnit, useFrame } from '../households'
-import { Choices } from '../kit'
+import { DayField, Choices } from '../kit'
 import { placeOptions } from '../places'
 import { useView } from '../view'
 import { usePutRight } from './put-right'
@@ -40,7 +39,6 @@ const instead = computed((): Restatement => ({
   ...(cause.value ? { cause: cause.value } : {}),
 }))
 const says = computed(() => Object.keys(instead.value).length > 0)
-const ahead = (date: Date) => date.getTime() > Date.parse(`${frame.today}T23:59:59`)
 const { strike, restate, refusal, busy } = usePutRight()
 async function strikeOut() {
   if (await strike(props.lot.code, props.entry.id, why.value)) emit('done')
@@ -67,16 +65,7 @@ async function tell() {
         >Count <ElInput v-model="pieces" class="short" inputmode="numeric" :aria-label="`Number of ${crop.piece.many}`"
       /></label>
       <label v-if="can.includes('on')" class="field"
-        >Day
-        <ElDatePicker
-          v-model="on"
-          class="date"
-          type="date"
-          format="D MMM YYYY"
-          value-format="YYYY-MM-DD"
-          :clearable="false"
-          :disabled-date="ahead"
-          aria-label="The day it happened"
+        >Day <DayField v-model="on" class="date" label="The day it happened" :until="frame.today"
       /></label>
       <label v-if="can.includes('text')" class="field grow"
         >Note <ElInput v-model="text" :placeholder="inUnits(entry.says)" maxlength="500" aria-label="The note"

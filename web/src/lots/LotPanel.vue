@@ -79,8 +79,8 @@ defineExpose({ toggle })
             >On the line</RouterLink
           >
           <RouterLink v-if="usable" class="el-button" :to="`/lots/${lot.code}/sort`">Sort&nbsp;<kbd>s</kbd></RouterLink>
-          <ElButton class="rare" v-if="lot.stage === 'stored' && !lot.dried" @click="toggle('grade')">By size</ElButton>
-          <ElButton class="rare" v-if="lot.hangsAgain" @click="toggle('hang')">Hang again</ElButton>
+          <ElButton v-if="lot.stage === 'stored' && !lot.dried" class="rare" @click="toggle('grade')">By size</ElButton>
+          <ElButton v-if="lot.hangsAgain" class="rare" @click="toggle('hang')">Hang again</ElButton>
           <ElButton @click="toggle('move')">Move <kbd>m</kbd></ElButton>
           <ElButton @click="toggle('lose')">Gone bad</ElButton>
           <PhotoButton class="rare" :code="lot.code" :pictured="lot.pictured" @kept="taken++" />

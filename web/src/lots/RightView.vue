@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { previewLabel, readLot, type Correction } from '@vadose/contract/lots'
-import { ElButton, ElDatePicker, ElInput, ElOption, ElSelect } from 'element-plus'
-import 'element-plus/es/components/date-picker/style/css'
+import { ElButton, ElInput, ElOption, ElSelect } from 'element-plus'
 import 'element-plus/es/components/select/style/css'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { allCrops, cropOf, heapLabel } from '../almanac'
 import { dateRange, longDate, shortDate, useFrame } from '../households'
-import { Choices } from '../kit'
+import { DayField, Choices } from '../kit'
 import { useView } from '../view'
 import { usePutRight } from './put-right'
 
@@ -29,7 +28,6 @@ watch(
 const whole = ref<'whole' | 'this' | undefined>('whole')
 const others = computed(() => (lot.value?.harvest.length ?? 1) - 1)
 const crop = computed(() => cropOf(label.crop || (lot.value?.crop ?? '')))
-const ahead = (date: Date) => date.getTime() > Date.parse(`${frame.today}T23:59:59`)
 /** heaps that sorting makes are not the crop's own */
 const heaps = computed(() => {
   const own = crop.value.heaps.map(({ id, label: name }) => ({ id, label: name }))
@@ -118,15 +116,7 @@ async function strike() {
           <dt>Brought in</dt>
           <dd>
             <s v-if="changes.broughtOn">{{ shortDate(lot.broughtOn) }}</s>
-            <ElDatePicker
-              v-model="label.broughtOn"
-              type="date"
-              format="D MMM YYYY"
-              value-format="YYYY-MM-DD"
-              :clearable="false"
-              :disabled-date="ahead"
-              aria-label="Brought in on"
-            />
+            <DayField v-model="label.broughtOn" label="Brought in on" :until="frame.today" />
           </dd>
           <dt>Heap</dt>
           <dd>

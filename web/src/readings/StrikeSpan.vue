@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import type { PlaceView } from '@vadose/contract/places'
 import { strikeReadings } from '@vadose/contract/readings'
-import { ElButton, ElDatePicker } from 'element-plus'
-import 'element-plus/es/components/date-picker/style/css'
+import { ElButton } from 'element-plus'
 import { ref } from 'vue'
 import type { ApiError } from '../call'
 import { longDate, refused, useFrame } from '../households'
-import { Choices } from '../kit'
+import { DayField, Choices } from '../kit'
 import { placeOptions } from '../places'
 import { write } from '../view'
 
@@ -16,7 +15,6 @@ const frame = useFrame()
 const place = ref<string>()
 const from = ref(frame.today)
 const to = ref(frame.today)
-const ahead = (date: Date) => date.getTime() > Date.parse(`${frame.today}T23:59:59`)
 const done = ref('')
 const busy = ref(false)
 const refusal = ref<ApiError>()
@@ -48,28 +46,8 @@ async function strike(struck: boolean) {
     </p>
     <Choices v-model="place" label="Place whose readings are wrong" :options="placeOptions(places)" />
     <div class="row">
-      <label class="field"
-        >From
-        <ElDatePicker
-          v-model="from"
-          type="date"
-          format="D MMM YYYY"
-          value-format="YYYY-MM-DD"
-          :clearable="false"
-          :disabled-date="ahead"
-          aria-label="Struck from"
-      /></label>
-      <label class="field"
-        >to the end of
-        <ElDatePicker
-          v-model="to"
-          type="date"
-          format="D MMM YYYY"
-          value-format="YYYY-MM-DD"
-          :clearable="false"
-          :disabled-date="ahead"
-          aria-label="Struck to"
-      /></label>
+      <label class="field">From <DayField v-model="from" label="Struck from" :until="frame.today" /></label>
+      <label class="field">to the end of <DayField v-model="to" label="Struck to" :until="frame.today" /></label>
       <ElButton :disabled="!place || busy" @click="strike(true)">Strike them out</ElButton>
       <ElButton :disabled="!place || busy" @click="strike(false)">Let them count again</ElButton>
     </div>
