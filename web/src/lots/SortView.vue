@@ -8,9 +8,7 @@ import { cropColour, cropOf, lotCrop, outlineOf } from '../almanac'
 import { amount, gramsFrom, largeUnit, longDate, untilDate, weight } from '../households'
 import { useView } from '../view'
 import { useAct } from './act'
-import HeapSwatch from './HeapSwatch.vue'
 import Pile from './Pile.vue'
-import SortHeaps from './SortHeaps.vue'
 import { heapSum, tableHeaps, type Throw } from './sort-table'
 
 /** A lot poured out on the table and sorted by what becomes of it: the amount in the hand first, then one tap for the heap. */
@@ -214,15 +212,40 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       </section>
     </div>
     <div class="bar" role="img" :aria-label="`${weight(sorted)} of ${weight(lot.weightG)} sorted`">
-      <HeapSwatch
+      <i
         v-for="h in heaps.filter((one) => sums.get(one.fate)!.weightG > 0)"
         :key="h.fate"
-        :heap="h"
+        :class="['swatch', h.fate, h.pattern]"
         :style="{ width: `${share(sums.get(h.fate)!.weightG)}%` }"
-      />
+      ></i>
     </div>
     <h2 class="where">Where does it go? One tap.</h2>
-    <SortHeaps v-model:more="more" :heaps="shown" :sums="sums" @throw-on="throwOn" />
+    <div class="heaps">
+      <button
+        v-for="(h, i) in shown"
+        :key="h.fate"
+        type="button"
+        class="heap"
+        :aria-label="`${h.label}: ${sums.get(h.fate)!.pieces ?? ''} ${weight(sums.get(h.fate)!.weightG)}`"
+        @click="throwOn(h.fate)"
+      >
+        <i :class="['swatch', h.fate, h.pattern]"></i>
+        <span>
+          <strong
+            >{{ h.label }} <kbd v-if="i < 8">{{ i + 1 }}</kbd></strong
+          >
+          <b>{{
+            sums.get(h.fate)!.weightG === 0
+              ? 'none yet'
+              : `${sums.get(h.fate)!.pieces ? `${sums.get(h.fate)!.pieces}, ` : ''}${weight(sums.get(h.fate)!.weightG)}`
+          }}</b>
+          <span class="soft">{{ h.hint }}</span>
+        </span>
+      </button>
+      <button type="button" class="heap other" :aria-expanded="more" @click="more = !more">
+        {{ more ? 'Fewer heaps' : 'Other heaps: sizes, given, burnt …' }}
+      </button>
+    </div>
     <section v-if="throws.length" class="thrown">
       <span class="soft">Last thrown, tap one to take it back:</span>
       <button v-for="(t, i) in throws" :key="i" type="button" class="choice" @click="takeOff(i)">
@@ -318,6 +341,108 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   margin: 4px 0 0;
   font-size: 17px;
 }
+.heaps {
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+  gap: 10px;
+}
+.heap {
+  display: flex;
+  gap: 10px;
+  min-height: 92px;
+  padding: 0 10px 0 0;
+  border: 1.5px solid var(--line);
+  border-radius: 10px;
+  background: var(--card);
+  color: inherit;
+  text-align: left;
+  cursor: pointer;
+  overflow: hidden;
+}
+.heap > span {
+  padding: 9px 0;
+  display: grid;
+  align-content: start;
+  gap: 1px;
+  min-width: 0;
+}
+.heap b {
+  font: 650 18px var(--font-head);
+}
+.heap .soft {
+  margin: 0;
+  font-size: 13px;
+}
+.heap > .swatch {
+  flex: none;
+  width: 16px;
+}
+.other {
+  min-height: 44px;
+  grid-column: 1 / -1;
+  align-items: center;
+  justify-content: center;
+  padding: 10px;
+  color: var(--soft);
+}
+.swatch {
+  display: block;
+  --ink: rgb(255 255 255 / 0.45);
+}
+.swatch.store {
+  background-color: #94713b;
+}
+.swatch.eat-first,
+.swatch.use {
+  background-color: #c08d2f;
+}
+.swatch.cook,
+.swatch.cut-round {
+  background-color: #c2473d;
+}
+.swatch.plant {
+  background-color: #35623a;
+}
+.swatch.freeze {
+  background-color: #3f6d94;
+}
+.swatch.feed {
+  background-color: #6d7f2b;
+}
+.swatch.compost {
+  background-color: #3f7d4c;
+}
+.swatch.bin,
+.swatch.burn {
+  background-color: #5d5666;
+}
+.swatch.small,
+.swatch.large,
+.swatch.give,
+.swatch.dry,
+.swatch.juice {
+  background-color: #7b5b86;
+}
+.stripes {
+  background-image: repeating-linear-gradient(135deg, var(--ink) 0 3px, transparent 3px 8px);
+}
+.cross {
+  background-image:
+    repeating-linear-gradient(45deg, var(--ink) 0 2px, transparent 2px 7px),
+    repeating-linear-gradient(135deg, var(--ink) 0 2px, transparent 2px 7px);
+}
+.dots {
+  background-image: radial-gradient(var(--ink) 1.6px, transparent 2px);
+  background-size: 7px 7px;
+}
+.bars {
+  background-image: repeating-linear-gradient(90deg, var(--ink) 0 2px, transparent 2px 6px);
+}
+.grid {
+  background-image:
+    repeating-linear-gradient(0deg, var(--ink) 0 1.5px, transparent 1.5px 7px),
+    repeating-linear-gradient(90deg, var(--ink) 0 1.5px, transparent 1.5px 7px);
+}
 .thrown {
   display: flex;
   flex-wrap: wrap;
@@ -347,6 +472,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   flex: 1;
 }
 @media (max-width: 820px) {
+  .heaps {
+    grid-template-columns: 1fr 1fr;
+  }
   .desk {
     grid-template-columns: minmax(0, 1fr);
     gap: 8px;
@@ -365,6 +493,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   }
   .amount span {
     font-size: 13px;
+  }
+  .heap {
+    min-height: 78px;
   }
   .go {
     bottom: 55px;

@@ -42,15 +42,12 @@ export interface Throw {
   weightG?: number
 }
 
-/** What a heap weighs and, where all of it was counted, holds. */
-export interface HeapSum {
-  weightG: number
-  pieces?: number
-  byCount: boolean
-}
-
 /** A heap as it stands: by the scale where all of it was weighed, by count where all of it was counted, else by the mean. */
-export function heapSum(throws: readonly Throw[], fate: SortFate, meanG: number): HeapSum {
+export function heapSum(
+  throws: readonly Throw[],
+  fate: SortFate,
+  meanG: number,
+): { weightG: number; pieces?: number; byCount: boolean } {
   const own = throws.filter((t) => t.fate === fate)
   const counted = own.length > 0 && own.every((t) => t.pieces !== undefined)
   const weightG = Math.round(own.reduce((sum, t) => sum + (t.weightG ?? (t.pieces ?? 0) * meanG), 0))
