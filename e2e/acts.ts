@@ -5,6 +5,12 @@ import { apiOf, expect } from './page'
 export const api = async <T>(page: Page, path: string): Promise<T> =>
   (await page.request.get(apiOf(page, path))).json() as Promise<T>
 
+/** Picks one of many in a field that opens. */
+export async function pick(page: Page, label: string, option: string | RegExp): Promise<void> {
+  await page.getByRole('combobox', { name: label }).click()
+  await page.getByRole('option', { name: option }).locator('visible=true').click()
+}
+
 /** Brings in one heap of a crop, through the interface. @returns the new lot's code */
 export async function bringIn(page: Page, crop: string, kilos: string, pieces?: number): Promise<string> {
   await page.goto('/bring-in')

@@ -1,4 +1,4 @@
-import { putBy } from './acts'
+import { pick, putBy } from './acts'
 import { apiOf, expect, test } from './page'
 import { startHousehold } from './story'
 
@@ -95,7 +95,7 @@ test('labels come as a PDF in the paper chosen, and the next sheet begins where 
   await page.getByRole('button', { name: 'Make 2 lots' }).click()
   await page.getByRole('link', { name: 'All 2 tags' }).click()
   await expect(page.getByRole('img', { name: /Tag of lot/ })).toHaveCount(2)
-  await page.getByLabel('Label paper').selectOption('a4-24')
+  await pick(page, 'Label paper', 'A4 sheet, 24 labels')
   await page.getByLabel('Used already on the sheet').fill('5')
   const link = page.getByRole('link', { name: '2 labels as PDF' })
   const answer = await page.request.get((await link.getAttribute('href'))!)

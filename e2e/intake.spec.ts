@@ -1,10 +1,11 @@
+import { pick } from './acts'
 import { apiOf, expect, test } from './page'
 import { startHousehold } from './story'
 
 test('the daily pick is one tap and a weight, and adds up by week', async ({ page }) => {
   await startHousehold(page, 'Pick House')
   await page.goto('/bring-in')
-  await page.getByLabel('Another crop picked').selectOption({ label: 'Courgette' })
+  await pick(page, 'Another crop picked', 'Courgette')
   await page.keyboard.type('1.2')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('status')).toHaveText('1.20 kg of courgettes put to Q26-1.')
@@ -61,7 +62,7 @@ test('several weighings are added, the tare taken off, and a count alone becomes
   await page.getByRole('button', { name: 'Bring in more' }).click()
   await page.getByRole('radio', { name: 'Garlic, hardneck' }).click()
   await page.getByLabel('Sound, kg').fill('1')
-  await page.getByLabel('Lot for Sound').selectOption('G26-1')
+  await pick(page, 'Lot for Sound', 'into G26-1')
   await page.getByRole('button', { name: 'Make the lot' }).click()
   await expect(page.locator('.made').getByText('G26-1')).toBeVisible()
   const lots = (await (await page.request.get(apiOf(page, '/lots'))).json()) as {

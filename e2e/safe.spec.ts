@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { api, bringIn } from './acts'
+import { api, bringIn, pick } from './acts'
 import { apiOf, athome, expect, test } from './page'
 import { startHousehold } from './story'
 
@@ -129,7 +129,7 @@ test('a number is kept through every failure of the server, and over a reload', 
 test('a weight that no garden brings in is asked about, for a pick too', async ({ page, wrongs }) => {
   await startHousehold(page, 'Heavy House')
   await page.goto('/bring-in')
-  await page.getByLabel('Another crop picked').selectOption('currant')
+  await pick(page, 'Another crop picked', /^Currant/)
   await page.getByLabel(/picked, kg$/).fill('1500')
   await page.locator('form.row').getByRole('button', { name: 'Keep', exact: true }).click()
   await expect(page.getByRole('alert')).toContainText('1.5 t of')

@@ -11,6 +11,7 @@ import * as line from './line'
 import * as lots from './lots'
 import * as photos from './photos'
 import * as places from './places'
+import * as putRight from './put-right'
 import * as readings from './readings'
 import * as round from './round'
 import * as stores from './stores'
@@ -20,6 +21,7 @@ const rooms = {
   households,
   intake,
   lots,
+  putRight,
   photos,
   labels,
   line,

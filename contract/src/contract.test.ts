@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest'
 import { calculatorInputs } from './worksheets'
 import { moveClock, newHousehold } from './households'
 import { newHarvest } from './intake'
-import { acts } from './lots'
+import { acts } from './acts'
 import { newPlace, newReading } from './places'
 
 const ajv = new Ajv({ strict: true, allowUnionTypes: true })

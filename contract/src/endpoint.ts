@@ -56,7 +56,7 @@ interface Declared<P extends string, Q, B, A> {
   stale?: readonly string[]
 }
 
-export type AnyEndpoint = Endpoint<any, any, any, any> // eslint-disable-line @typescript-eslint/no-explicit-any
+export type AnyEndpoint = Endpoint<unknown, unknown, unknown, unknown>
 export type AnswerOf<E> = E extends Endpoint<infer _P, infer _Q, infer _B, infer A> ? A : never
 export type BodyOf<E> = E extends Endpoint<infer _P, infer _Q, infer B, infer _A> ? B : never
 

@@ -1,145 +1,23 @@
-import { Unsafe } from 'typebox'
-import { lotViews } from './households'
+import { anyAct, asideReasons } from './acts'
 import { ofHousehold } from './endpoint'
+import { lotViews } from './households'
 import {
-  between,
   bool,
   civilDate,
   closed,
-  either,
-  grams,
   instant,
-  just,
   listOf,
   nullable,
   number,
   oneOf,
   optional,
-  pieces,
-  relativeHumidityPct,
   requestId,
-  saying,
   spreadOf,
-  textUpTo,
   uuid,
   whole,
   words,
   type Static,
 } from './shapes'
-
-const quantity = { pieces: optional(pieces), weightG: optional(grams) }
-const text = saying(500)
-const id = textUpTo(40)
-const sure = optional(bool)
-
-/** Why something is set aside, where what nobody eats goes, and what a lot poured out is sorted into. */
-export const asideReasons = ['eat-first', 'cut-round', 'cook', 'freeze', 'dry', 'juice'] as const
-export const endings = ['compost', 'bin', 'burn'] as const
-const gradeNames = ['large', 'middling', 'small', 'seconds'] as const
-export const sortFates = ['store', ...asideReasons, 'plant', ...gradeNames, 'use', 'feed', 'give', ...endings] as const
-
-const grades = listOf(closed({ grade: oneOf(...gradeNames), weightG: grams, pieces: optional(pieces) }), {
-  minItems: 1,
-  maxItems: 4,
-})
-const airC = between(25, 80)
-
-/** Everything that can be done with a lot; each leaves events in its ledger. */
-export const acts = {
-  weigh: closed({ requestId, act: just('weigh'), weightG: grams, basis: oneOf('lot', 'bunch'), sure }),
-  test: closed({
-    requestId,
-    act: just('test'),
-    results: listOf(closed({ test: id, passed: bool }), { minItems: 1, maxItems: 10 }),
-  }),
-  fan: closed({ requestId, act: just('fan'), on: bool }),
-  thin: closed({ requestId, act: just('thin') }),
-  move: closed({ requestId, act: just('move'), placeId: uuid, ...quantity }),
-  hang: closed({
-    requestId,
-    act: just('hang'),
-    placeId: uuid,
-    hungIn: optional(oneOf('bunch', 'plait', 'rack', 'bag', 'sheet', 'box')),
-  }),
-  finish: closed({
-    requestId,
-    act: just('finish'),
-    neck: optional(id),
-    pack: id,
-    placeId: uuid,
-    weightG: grams,
-    pieces: optional(pieces),
-    ofG: optional(grams),
-    units: optional(whole(1, 500)),
-    wasteG: optional(grams),
-    grades: optional(grades),
-    sure,
-  }),
-  check: closed({
-    requestId,
-    act: just('check'),
-    lookedAt: pieces,
-    faults: listOf(closed({ fault: id, pieces, action: id }), { maxItems: 20 }),
-  }),
-  use: closed({ requestId, act: just('use'), ...quantity }),
-  lose: closed({ requestId, act: just('lose'), ...quantity, cause: text, to: optional(oneOf(...endings)) }),
-  feed: closed({ requestId, act: just('feed'), ...quantity, to: saying(40) }),
-  sort: closed({
-    requestId,
-    act: just('sort'),
-    heaps: listOf(
-      closed({
-        fate: oneOf(...sortFates),
-        weightG: optional(whole(0, 2_000_000)),
-        pieces: optional(whole(0, 100_000)),
-        placeId: optional(uuid),
-        days: optional(whole(1, 400)),
-        fault: optional(id),
-        to: optional(saying(40)),
-      }),
-      { minItems: 1, maxItems: 40 },
-    ),
-    rest: oneOf('store', 'missing'),
-    sure,
-  }),
-  tag: closed({ requestId, act: just('tag') }),
-  give: closed({ requestId, act: just('give'), ...quantity }),
-  plant: closed({ requestId, act: just('plant'), ...quantity }),
-  correct: closed({
-    requestId,
-    act: just('correct'),
-    weightG: whole(0, 2_000_000),
-    pieces: optional(whole(0, 100_000)),
-    why: text,
-  }),
-  note: closed({ requestId, act: just('note'), text }),
-  clean: closed({ requestId, act: just('clean'), step: oneOf('thresh', 'sieve', 'winnow'), weightG: grams }),
-  load: closed({
-    requestId,
-    act: just('load'),
-    takenG: optional(grams),
-    weightG: grams,
-    trays: whole(1, 60),
-    airC,
-    placeId: uuid,
-    sure,
-  }),
-  grade: closed({ requestId, act: just('grade'), grades }),
-  rotate: closed({ requestId, act: just('rotate') }),
-  jar: closed({ requestId, act: just('jar'), weightG: grams, sure }),
-  shake: closed({
-    requestId,
-    act: just('shake'),
-    beads: bool,
-    mould: bool,
-    jarHumidityPct: optional(relativeHumidityPct),
-  }),
-}
-
-export type ActName = keyof typeof acts
-export type Act = { [K in ActName]: Static<(typeof acts)[K]> }[ActName]
-/** Which act it is; what it needs besides is checked by the act's own schema. */
-const anyAct = Unsafe<Act>(either(Object.values(acts)))
 
 export const stage = oneOf('drying', 'dryer', 'conditioning', 'fresh', 'stored', 'gone')
 export type Stage = Static<typeof stage>
@@ -333,89 +211,4 @@ export const undoAct = ofHousehold('undo-act', {
   }),
   status: 201,
   stale: lotViews,
-})
-
-const entry = whole(1, Number.MAX_SAFE_INTEGER)
-const whyRight = saying(200)
-const putRight = closed({
-  /** codes of the lots it touched */
-  lots: listOf(words),
-  /** by which it can be undone, and what it says */
-  entry: number,
-  says: words,
-})
-export type PutRight = Static<typeof putRight>
-/** what follows it: the pick of the week and the marked beds too */
-const rightViews = [...lotViews, 'last-harvests', 'marked-beds', 'picks'] as const
-
-export const strikeEntry = ofHousehold('strike-entry', {
-  method: 'POST',
-  path: '/lots/:code/strike',
-  says: 'Strikes out an entry of any day, with the act it was part of: the household is as if it had never been.',
-  body: closed({ requestId, event: entry, why: whyRight }),
-  answer: putRight,
-  status: 201,
-  stale: rightViews,
-})
-
-/** What an entry says instead. */
-const restatement = {
-  weightG: optional(whole(0, 2_000_000)),
-  pieces: optional(whole(0, 100_000)),
-  placeId: optional(uuid),
-  on: optional(civilDate),
-  cause: optional(text),
-  text: optional(text),
-}
-export type Restatement = Static<ReturnType<typeof closed<typeof restatement>>>
-
-export const restateEntry = ofHousehold('restate-entry', {
-  method: 'POST',
-  path: '/lots/:code/restate',
-  says: 'Tells an entry otherwise: its weight, count, place, day or cause. What came after is worked out anew.',
-  body: closed({ requestId, event: entry, why: whyRight, ...restatement }),
-  answer: putRight,
-  status: 201,
-  stale: rightViews,
-})
-
-const label = {
-  crop: optional(textUpTo(40)),
-  variety: optional(nullable(textUpTo(60))),
-  bed: optional(nullable(textUpTo(60))),
-  heap: optional(textUpTo(40)),
-  broughtOn: optional(civilDate),
-}
-const correction = { ...label, whole: bool, why: optional(whyRight) }
-export type Correction = Static<ReturnType<typeof closed<typeof correction>>>
-
-export const relabel = ofHousehold('relabel', {
-  method: 'POST',
-  path: '/lots/:code/label',
-  says: 'Puts a tag right: crop, variety, bed, heap or day, of this lot or of its whole harvest.',
-  body: closed({ requestId, ...correction }),
-  answer: putRight,
-  status: 201,
-  stale: rightViews,
-})
-
-export const previewLabel = ofHousehold('preview-label', {
-  method: 'GET',
-  path: '/lots/:code/label',
-  says: 'What would change with another crop, heap or day: the dates as they are and as they would be. Nothing is done.',
-  query: closed({ crop: optional(textUpTo(40)), heap: optional(textUpTo(40)), broughtOn: optional(civilDate) }),
-  answer: closed({
-    now: nullable(closed({ from: nullable(civilDate), to: nullable(civilDate), says: words })),
-    then: nullable(closed({ from: nullable(civilDate), to: nullable(civilDate), says: words })),
-  }),
-})
-
-export const strikeHarvest = ofHousehold('strike-harvest', {
-  method: 'POST',
-  path: '/lots/:code/strike-harvest',
-  says: 'Strikes out the whole harvest a lot came with: all of its lots, with all that happened to them.',
-  body: closed({ requestId, why: whyRight }),
-  answer: putRight,
-  status: 201,
-  stale: rightViews,
 })

@@ -30,7 +30,7 @@ const chosen = computed(() => (typeof route.query['on'] === 'string' ? route.que
 
 function onKey(event: KeyboardEvent) {
   const target = event.target as HTMLElement
-  if (event.ctrlKey || event.metaKey || event.altKey) return
+  if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return
   // an empty field that takes a name begins with no figure: it leads on, as everywhere
   const wordsOnly = target instanceof HTMLInputElement && 'wordsOnly' in target.dataset && target.value === ''
   if (target.closest('input, textarea, select, [contenteditable]') && !wordsOnly) return

@@ -29,6 +29,8 @@ export interface SortHeap {
   /** by the scale, counted, or both; what is left out follows from the lot's mean */
   weightG?: number
   pieces?: number
+  /** all that the other heaps leave, instead of an amount; one heap at most */
+  all?: boolean
   /** where it goes; where the lot is when left out */
   placeId?: string
   /** days it has, for what is set aside */

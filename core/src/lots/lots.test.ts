@@ -125,6 +125,7 @@ const anyAct: fc.Arbitrary<LotAct> = fc.oneof(
         fc.record({ fate: fc.constantFrom(...sortFates), weightG: fc.integer({ min: 0, max: 900 }) }),
         fc.record({ fate: fc.constantFrom(...sortFates), pieces: fc.integer({ min: 0, max: 12 }) }),
         fc.record({ fate: fc.constantFrom(...sortFates), pieces: few, weightG: amount }),
+        fc.record({ fate: fc.constantFrom(...sortFates), all: fc.constant(true) }),
       ),
       { minLength: 1, maxLength: 6 },
     ),

@@ -28,7 +28,8 @@ const isAside = (fate: SortFate): fate is AsideReason => (asideReasons as readon
 const isEnding = (fate: SortFate): fate is Ending => (endings as readonly string[]).includes(fate)
 const isGrade = (fate: SortFate): fate is Grade['grade'] => (gradeNames as readonly string[]).includes(fate)
 
-function amountOf({ weightG, pieces }: SortHeap, left: Quantity, field: string): Amount {
+function amountOf({ weightG, pieces, all }: SortHeap, left: Quantity, field: string): Amount {
+  if (all) return { weightG: left.weightG, pieces: left.pieces ?? 0, by: 'all' }
   if (weightG === undefined && pieces === undefined) {
     throw new Refusal('invalid', 'Say how many or how much of each heap.', `${field}/weightG`)
   }
@@ -41,8 +42,8 @@ function amountOf({ weightG, pieces }: SortHeap, left: Quantity, field: string):
   if (pieces === undefined || left.pieces === null) {
     return { weightG, pieces: piecesOfGrams(left, weightG), by: 'weight' }
   }
-  const all = weightG === left.weightG
-  if (pieces > left.pieces || (pieces === left.pieces) !== all) {
+  const toTheLast = weightG === left.weightG
+  if (pieces > left.pieces || (pieces === left.pieces) !== toTheLast) {
     throw new Refusal('not-enough', `There are only ${left.pieces} left, ${left.weightG} g.`, `${field}/pieces`)
   }
   return { weightG, pieces }
@@ -61,7 +62,13 @@ export function sorted(act: SortAct, context: ActContext): ActOutcome {
   if (!['stored', 'fresh', 'drying'].includes(lot.stage)) {
     throw new Refusal('not-stored', 'In the dryer or its jar it is not sorted; take it out first.')
   }
-  const wanted = act.heaps.filter(({ weightG, pieces }) => weightG !== 0 && pieces !== 0)
+  const given = act.heaps.filter(({ weightG, pieces }) => weightG !== 0 && pieces !== 0)
+  // what takes all the rest comes last, and what goes back stays where it is
+  const rank = ({ fate, all }: SortHeap) => (fate === 'store' ? 2 : all ? 1 : 0)
+  const wanted = [...given].sort((a, b) => rank(a) - rank(b))
+  if (wanted.filter(({ all }) => all).length > 1) {
+    throw new Refusal('invalid', 'Only one heap can take all the rest.', 'heaps')
+  }
   if (wanted.length === 0) throw new Refusal('invalid', 'Nothing was sorted out.', 'heaps')
   const events: EventDraft[] = []
   const splitsOff: NonNullable<ActOutcome['splitsOff']> = []
@@ -75,15 +82,17 @@ export function sorted(act: SortAct, context: ActContext): ActOutcome {
   let away = 0
   const faults = new Map<string, number>()
   let kept: SortHeap | undefined
-  for (const [i, heap] of wanted.entries()) {
-    const field = `heaps/${i}`
+  for (const heap of wanted) {
+    const field = `heaps/${act.heaps.indexOf(heap)}`
     if (heap.fault !== undefined && !crop.faults.some(({ id }) => id === heap.fault)) {
       throw new Refusal('invalid', `${crop.name} has no fault “${heap.fault}”.`, `${field}/fault`)
     }
     if (heap.fate === 'store') {
+      if (kept) throw new Refusal('invalid', 'What goes back into store is one heap.', field)
       kept = heap
       continue
     }
+    if (heap.all && left.weightG === 0) continue
     const amount = amountOf(heap, left, field)
     left.weightG -= amount.weightG
     if (left.pieces !== null) left.pieces -= amount.pieces
@@ -93,19 +102,31 @@ export function sorted(act: SortAct, context: ActContext): ActOutcome {
     events.push(made.event)
     if (made.split) splitsOff.push(made.split)
   }
-  if (act.rest === 'missing' && left.weightG > 0 && !kept) {
-    events.push(
-      draft('lost', {
-        weightG: 0 - left.weightG,
-        pieces: 0 - (left.pieces ?? 0),
-        details: { cause: 'not accounted for', by: 'all' },
-      }),
-    )
-  } else if (kept?.placeId && kept.placeId !== lot.placeId && left.weightG > 0) {
-    events.push(draft('moved', { placeId: kept.placeId }))
+  const missing = act.rest === 'missing' ? missingOf(kept, left) : undefined
+  if (missing) {
+    events.push(missing)
+    left.weightG += missing.weightG
+  }
+  if (kept?.placeId && kept.placeId !== lot.placeId && left.weightG > 0) {
+    events.push(draft('moved', { placeId: kept.placeId, details: { airflow: context.airflowOf(kept.placeId) } }))
   }
   if (lot.stage === 'stored' && left.weightG > 0) events.unshift(lookedOver(before, away, faults, crop))
   return { events, splitsOff }
+}
+
+/** What is on no heap though the table is empty: all that is left but what went back. */
+function missingOf(kept: SortHeap | undefined, left: Quantity): EventDraft | undefined {
+  const back =
+    kept && !kept.all
+      ? amountOf(kept, left, 'heaps')
+      : { weightG: kept ? left.weightG : 0, pieces: kept ? (left.pieces ?? 0) : 0 }
+  const weightG = left.weightG - back.weightG
+  if (weightG <= 0) return undefined
+  return draft('lost', {
+    weightG: 0 - weightG,
+    pieces: 0 - ((left.pieces ?? 0) - back.pieces),
+    details: { cause: 'not accounted for', ...(kept ? {} : { by: 'all' as const }) },
+  })
 }
 
 /** Where every heap was weighed, what was poured out weighs what they sum to: the rest went as water. */

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
-import type { ActAnswer, LotEventView, LotView, PutRight } from '@vadose/contract/lots'
+import type { ActAnswer, LotEventView, LotView } from '@vadose/contract/lots'
+import type { PutRight } from '@vadose/contract/put-right'
 import type { LarderView } from '@vadose/contract/larder'
 import type { MarkedBed, PickedCrop } from '@vadose/contract/intake'
 import type { RoundView } from '@vadose/contract/round'

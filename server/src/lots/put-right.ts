@@ -1,4 +1,4 @@
-import type { Correction } from '@vadose/contract/lots'
+import type { Correction } from '@vadose/contract/put-right'
 import { cropIn } from '@vadose/core/forecast'
 import { civilDateOf, instantOf } from '@vadose/core/households'
 import { heapOf, requireDay } from '@vadose/core/intake'

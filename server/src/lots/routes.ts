@@ -1,15 +1,11 @@
+import { actOnLot, listLots, readElsewhere, readLot, undoAct } from '@vadose/contract/lots'
 import {
-  actOnLot,
-  listLots,
   previewLabel,
-  readElsewhere,
-  readLot,
   relabel as relabelEndpoint,
   restateEntry as restateEndpoint,
   strikeEntry as strikeEndpoint,
   strikeHarvest as strikeHarvestEndpoint,
-  undoAct,
-} from '@vadose/contract/lots'
+} from '@vadose/contract/put-right'
 import { ifRelabelled, keepsElsewhere, keepsIfTakenDown } from '@vadose/core/forecast'
 import type { LotAct } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'

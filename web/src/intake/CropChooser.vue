@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { stepThrough } from '../kit'
+import { Choices } from '../kit'
 import type { IntakeMemory } from '@vadose/contract/intake'
 import { findCrops } from '@vadose/core/almanac'
 import { ElInput } from 'element-plus'
@@ -32,6 +32,10 @@ const find = ref<InstanceType<typeof ElInput>>()
 onMounted(
   () => !crop.value && window.matchMedia('(pointer: fine) and (min-width: 821px)').matches && find.value?.focus(),
 )
+const takeCalled = (id: string | undefined) => {
+  const next = shown.value.find((c) => c.id === id)
+  if (next) take(next)
+}
 function take(next: Crop) {
   crop.value = next
   query.value = ''
@@ -52,19 +56,13 @@ function take(next: Crop) {
       aria-label="Find what came in"
       @keydown.enter.prevent="shown[0] && take(shown[0])"
     />
-    <div class="choices" role="radiogroup" aria-label="What came in" @keydown="stepThrough">
-      <button
-        v-for="c in shown"
-        :key="c.id"
-        type="button"
-        role="radio"
-        class="choice crop"
-        :aria-checked="crop?.id === c.id"
-        :style="{ '--crop': cropColour(c.id) }"
-        @click="take(c)"
-      >
-        {{ c.name }}
-      </button>
+    <div class="choices">
+      <Choices
+        :model-value="crop?.id"
+        label="What came in"
+        :options="shown.map(({ id, name }) => ({ id, label: name, colour: cropColour(id) }))"
+        @update:model-value="takeCalled"
+      />
       <button v-if="!query && crop && !all" type="button" class="choice" @click="crop = undefined">Another crop</button>
       <button v-else-if="!query && before.length > 0" type="button" class="choice" @click="all = !all">
         {{ all ? 'Fewer' : `All ${allCrops().length}` }}
@@ -85,10 +83,6 @@ function take(next: Crop) {
 }
 h1 {
   padding-top: 6px;
-}
-.crop {
-  border-left: 7px solid var(--crop);
-  font: 600 16px var(--font-head);
 }
 @media (max-width: 1000px) {
   .chooser {

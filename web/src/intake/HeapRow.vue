@@ -4,6 +4,7 @@ import { hungInWords, type Crop, type HeapTemplate } from '@vadose/core/almanac'
 import { ElInput } from 'element-plus'
 import { computed } from 'vue'
 import { bareLarge, gramsFromSum, largeUnit, weight } from '../households'
+import { Pick } from '../kit'
 import { countFrom } from '../lots'
 import type { HeapEntry } from './harvest'
 import TallyField from './TallyField.vue'
@@ -37,7 +38,6 @@ const hint = computed(() => {
   if (grams.value && count.value) return `${weight(Math.round(grams.value / count.value))} each`
   return ''
 })
-const picked = (event: Event) => (event.target as HTMLSelectElement).value
 </script>
 
 <template>
@@ -65,31 +65,30 @@ const picked = (event: Event) => (event.target as HTMLSelectElement).value
         />
         <button type="button" class="step" :aria-label="`${heap.label}: one more`" @click="step(1)">+</button>
       </span>
-      <select
+      <Pick
         v-if="heap.fate !== 'bin' && !entry.addTo"
-        :value="entry.placeId"
-        :aria-label="`Place for ${heap.label}`"
-        @change="change({ placeId: picked($event) })"
-      >
-        <option v-for="p in places" :key="p.id" :value="p.id">{{ p.name }}</option>
-      </select>
-      <select
+        class="pick"
+        :model-value="entry.placeId"
+        :label="`Place for ${heap.label}`"
+        :options="places.map(({ id, name }) => ({ id, label: name }))"
+        @update:model-value="change({ placeId: $event ?? '' })"
+      />
+      <Pick
         v-if="heap.hangs && hangs.length > 1 && !entry.addTo"
-        :value="entry.hungIn"
-        :aria-label="`${heap.label}, how it dries`"
-        @change="change({ hungIn: picked($event) })"
-      >
-        <option v-for="h in hangs" :key="h" :value="h">{{ hungInWords[h] }}</option>
-      </select>
-      <select
+        class="pick"
+        :model-value="entry.hungIn"
+        :label="`${heap.label}, how it dries`"
+        :options="hangs.map((id) => ({ id, label: hungInWords[id] }))"
+        @update:model-value="change({ hungIn: $event ?? '' })"
+      />
+      <Pick
         v-if="joins.length && heap.fate !== 'bin'"
-        :value="entry.addTo"
-        :aria-label="`Lot for ${heap.label}`"
-        @change="change({ addTo: picked($event) })"
-      >
-        <option value="">a new lot</option>
-        <option v-for="code in joins" :key="code" :value="code">into {{ code }}</option>
-      </select>
+        class="pick"
+        :model-value="entry.addTo || 'new'"
+        :label="`Lot for ${heap.label}`"
+        :options="[{ id: 'new', label: 'a new lot' }, ...joins.map((id) => ({ id, label: `into ${id}` }))]"
+        @update:model-value="change({ addTo: $event === 'new' ? '' : ($event ?? '') })"
+      />
       <span v-if="hint" class="soft hint">{{ hint }}</span>
     </div>
   </div>
@@ -119,8 +118,8 @@ const picked = (event: Event) => (event.target as HTMLSelectElement).value
   font-size: 20px;
   font-weight: 600;
 }
-select {
-  max-width: 130px;
+.pick {
+  width: 132px;
 }
 .hint {
   flex-basis: 100%;
@@ -128,9 +127,6 @@ select {
 @media (max-width: 820px) {
   .heap {
     grid-template-columns: minmax(0, 1fr);
-  }
-  select {
-    min-height: 48px;
   }
   .step {
     display: block;

@@ -2,6 +2,7 @@
 import { useView, write } from '../view'
 import { addPick, listPicks, type IntakeMemory } from '@vadose/contract/intake'
 import { addDays, mondayOf } from '@vadose/core/households'
+import { Pick } from '../kit'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, nextTick, ref } from 'vue'
 import type { ApiError } from '../call'
@@ -79,14 +80,15 @@ const sums = computed(() =>
       >
         {{ cropOf(id).name }}
       </button>
-      <select
-        :value="before.includes(chosen) ? '' : chosen"
-        aria-label="Another crop picked"
-        @change="choose(($event.target as HTMLSelectElement).value)"
-      >
-        <option value="">{{ before.length ? 'another' : 'what was picked' }}</option>
-        <option v-for="c in fresh" :key="c.id" :value="c.id">{{ c.name }}</option>
-      </select>
+      <Pick
+        class="another"
+        :model-value="before.includes(chosen) || !chosen ? undefined : chosen"
+        label="Another crop picked"
+        :placeholder="before.length ? 'another' : 'what was picked'"
+        :options="fresh.map(({ id, name }) => ({ id, label: name }))"
+        find
+        @update:model-value="$event && choose($event)"
+      />
       <form v-if="chosen" class="row" @submit.prevent="keep()">
         <ElInput
           ref="field"
@@ -130,6 +132,9 @@ const sums = computed(() =>
 </template>
 
 <style scoped>
+.another {
+  width: 190px;
+}
 .crop {
   border-left: 7px solid var(--crop);
 }

@@ -2,7 +2,16 @@
 import { stepThrough } from './arrow-keys'
 
 /** One of a few, each in full view: a tap, not a list to open. */
-defineProps<{ label: string; options: readonly { id: T; label: string; detail?: string | undefined }[] }>()
+defineProps<{
+  label: string
+  options: readonly {
+    id: T
+    label: string
+    detail?: string | undefined
+    /** of its own, beside its words */
+    colour?: string
+  }[]
+}>()
 const chosen = defineModel<T | undefined>({ required: true })
 </script>
 
@@ -14,6 +23,8 @@ const chosen = defineModel<T | undefined>({ required: true })
       type="button"
       role="radio"
       class="choice"
+      :class="{ marked: o.colour }"
+      :style="o.colour && { '--mark': o.colour }"
       :aria-checked="chosen === o.id"
       @click="chosen = o.id"
     >
@@ -23,6 +34,10 @@ const chosen = defineModel<T | undefined>({ required: true })
 </template>
 
 <style scoped>
+.marked {
+  border-left: 7px solid var(--mark);
+  font: 600 16px var(--font-head);
+}
 .soft {
   display: block;
   margin-left: 0;

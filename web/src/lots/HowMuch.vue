@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watch } from 'vue'
-import { gramsFrom, largeUnit, weight } from '../households'
+import { bareLarge, gramsFrom, largeUnit, weight } from '../households'
+import { Choices } from '../kit'
 
 /** Pieces or a weight of a lot, whichever is at hand: counted by steps or typed, weighed as the scale says. */
 export interface HowMuchOf {
@@ -27,18 +28,13 @@ function turn(to: 'pieces' | 'weight') {
   text.value = to === 'pieces' ? '1' : ''
   field.value?.focus()
 }
-const all = () => {
-  text.value =
-    by.value === 'pieces'
-      ? String(most.value)
-      : largeUnit() === 'kg'
-        ? String(props.of.weightG / 1000)
-        : weight(props.of.weightG)
-}
+const everything = computed(() => (by.value === 'pieces' ? String(most.value) : bareLarge(props.of.weightG)))
+const all = () => (text.value = everything.value)
 watch(
   [by, text],
   () => {
-    const grams = by.value === 'weight' ? gramsFrom(text.value, 'kg') : null
+    // all of it is all of it, however the unit rounds
+    const grams = text.value === everything.value ? props.of.weightG : gramsFrom(text.value, 'kg')
     taking.value =
       by.value === 'pieces'
         ? number.value
@@ -74,14 +70,16 @@ defineExpose({ focus: () => field.value?.focus() })
       :placeholder="by === 'weight' ? 'weight' : ''"
     />
     <button v-if="by === 'pieces'" type="button" class="step" aria-label="one more" @click="step(1)">+</button>
-    <div v-if="counted" class="units" role="radiogroup" aria-label="Counted or weighed">
-      <button type="button" role="radio" class="choice" :aria-checked="by === 'pieces'" @click="turn('pieces')">
-        {{ piece.many }}
-      </button>
-      <button type="button" role="radio" class="choice" :aria-checked="by === 'weight'" @click="turn('weight')">
-        {{ largeUnit() }}
-      </button>
-    </div>
+    <Choices
+      v-if="counted"
+      :model-value="by"
+      label="Counted or weighed"
+      :options="[
+        { id: 'pieces', label: piece.many },
+        { id: 'weight', label: largeUnit() },
+      ]"
+      @update:model-value="$event && turn($event)"
+    />
     <span v-else class="soft">{{ largeUnit() }}</span>
     <ElButton @click="all">all</ElButton>
     <span class="soft about">{{ about }}</span>
@@ -111,10 +109,6 @@ defineExpose({ focus: () => field.value?.focus() })
   height: 46px;
   font: 650 20px var(--font-head);
   text-align: center;
-}
-.units {
-  display: flex;
-  gap: 4px;
 }
 .about {
   margin: 0;

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { previewLabel, readLot, type Correction } from '@vadose/contract/lots'
-import { ElButton, ElInput, ElOption, ElSelect } from 'element-plus'
-import 'element-plus/es/components/select/style/css'
+import { readLot } from '@vadose/contract/lots'
+import { previewLabel, type Correction } from '@vadose/contract/put-right'
+import { ElButton, ElInput } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { allCrops, cropOf, heapLabel } from '../almanac'
 import { dateRange, longDate, shortDate, useFrame } from '../households'
-import { DayField, Choices } from '../kit'
+import { Choices, DayField, Pick } from '../kit'
 import { useView } from '../view'
 import { usePutRight } from './put-right'
 
@@ -25,6 +25,7 @@ watch(
   },
   { immediate: true },
 )
+const crops = computed(() => allCrops().map(({ id, name }) => ({ id, label: name })))
 const whole = ref<'whole' | 'this' | undefined>('whole')
 const others = computed(() => (lot.value?.harvest.length ?? 1) - 1)
 const crop = computed(() => cropOf(label.crop || (lot.value?.crop ?? '')))
@@ -99,9 +100,7 @@ async function strike() {
           <dt>Crop</dt>
           <dd>
             <s v-if="changes.crop">{{ cropOf(lot.crop).name }}</s>
-            <ElSelect v-model="label.crop" filterable aria-label="Crop">
-              <ElOption v-for="c in allCrops()" :key="c.id" :value="c.id" :label="c.name" />
-            </ElSelect>
+            <Pick v-model="label.crop" label="Crop" :options="crops" find />
           </dd>
           <dt>Variety</dt>
           <dd>
@@ -121,9 +120,7 @@ async function strike() {
           <dt>Heap</dt>
           <dd>
             <s v-if="changes.heap">{{ heapLabel(cropOf(lot.crop), lot.heap) }}</s>
-            <ElSelect v-model="label.heap" aria-label="Heap">
-              <ElOption v-for="h in heaps" :key="h.id" :value="h.id" :label="h.label" />
-            </ElSelect>
+            <Pick v-model="label.heap" label="Heap" :options="heaps" />
           </dd>
         </dl>
       </section>

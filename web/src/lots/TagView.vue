@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { readLabels, readTag } from '@vadose/contract/labels'
 import { linkTo } from '../call'
+import { Pick } from '../kit'
 import { useAct } from './act'
 
 const route = useRoute()
@@ -26,6 +27,7 @@ const sheets = {
   'letter-30': 'Letter sheet, 30 labels',
   'roll-58': '58 mm roll',
 }
+const papers = Object.entries(sheets).map(([id, label]) => ({ id: id as keyof typeof sheets, label }))
 const sheet = ref<keyof typeof sheets>((localStorage.getItem('label-sheet') as keyof typeof sheets | null) ?? 'a4-21')
 const skip = ref('0')
 const used = computed(() => (/^\d+$/.test(skip.value) ? Number(skip.value) : 0))
@@ -52,9 +54,7 @@ watch(sheet, (next) => {
     <form class="card row no-print" @submit.prevent>
       <label class="field"
         >Label paper
-        <select v-model="sheet">
-          <option v-for="(label, id) in sheets" :key="id" :value="id">{{ label }}</option>
-        </select>
+        <Pick v-model="sheet" class="sheet" label="Label paper" :options="papers" />
       </label>
       <label v-if="sheet !== 'roll-58'" class="field"
         >Used already on the sheet <ElInput v-model="skip" class="skip" inputmode="numeric"
@@ -79,6 +79,9 @@ watch(sheet, (next) => {
 <style scoped>
 form {
   align-items: end;
+}
+.sheet {
+  width: 220px;
 }
 .skip {
   width: 120px;

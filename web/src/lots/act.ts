@@ -1,4 +1,5 @@
-import { actOnLot, type Act, type ActAnswer } from '@vadose/contract/lots'
+import type { Act } from '@vadose/contract/acts'
+import { actOnLot, type ActAnswer } from '@vadose/contract/lots'
 import { ref } from 'vue'
 import type { ApiError, Content } from '../call'
 import { refused } from '../households'

@@ -6,7 +6,7 @@ import {
   type Correction,
   type PutRight,
   type Restatement,
-} from '@vadose/contract/lots'
+} from '@vadose/contract/put-right'
 import { ref } from 'vue'
 import type { ApiError } from '../call'
 import { refused } from '../households'

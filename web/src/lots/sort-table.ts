@@ -1,5 +1,5 @@
 import { feeding, type Crop } from '@vadose/core/almanac'
-import type { SortFate } from '@vadose/core/lots'
+import type { SortFate, SortHeap } from '@vadose/core/lots'
 
 /** One heap on the sorting table: what it is for, what belongs on it, and how it is told apart without colour. */
 export interface TableHeap {
@@ -9,48 +9,123 @@ export interface TableHeap {
   pattern: 'plain' | 'stripes' | 'cross' | 'dots' | 'bars' | 'grid'
 }
 
-/** The heaps a crop is sorted into; the first eight have keys. */
+/** the first heaps have their number for a key */
+export const heapsWithKeys = 8
+
+/** The heaps a crop is sorted into, the usual ones first. */
 export function tableHeaps(crop: Crop): TableHeap[] {
   const feed = feeding(crop)
+  const juicy = ['orchard', 'berry', 'stone', 'fruiting'].includes(crop.group)
+  const heap = (fate: SortFate, label: string, hint: string, pattern: TableHeap['pattern']): TableHeap => ({
+    fate,
+    label,
+    hint,
+    pattern,
+  })
   return [
-    { fate: 'store', label: 'Back into store', hint: 'sound and dry', pattern: 'plain' },
-    { fate: 'eat-first', label: 'Eat first', hint: 'nicked, soft soon, sprouting', pattern: 'stripes' },
-    { fate: 'cook', label: 'Kitchen now', hint: 'cut round and cooked these days', pattern: 'cross' },
-    { fate: 'plant', label: 'For planting', hint: 'true to name, sound, the right size', pattern: 'dots' },
-    { fate: 'freeze', label: 'To freeze', hint: 'prepared within two days', pattern: 'bars' },
-    ...(feed.safe ? [{ fate: 'feed', label: 'Hens', hint: feed.says, pattern: 'grid' } as const] : []),
-    { fate: 'compost', label: 'Compost', hint: 'tired, but not diseased', pattern: 'stripes' },
-    { fate: 'bin', label: 'Bin', hint: 'wet rot and disease: never composted', pattern: 'cross' },
-    { fate: 'small', label: 'Small ones', hint: 'a lot of their own', pattern: 'dots' },
-    { fate: 'large', label: 'Large ones', hint: 'a lot of their own', pattern: 'bars' },
-    { fate: 'give', label: 'Given away', hint: 'out of the house today', pattern: 'grid' },
-    { fate: 'use', label: 'Eaten today', hint: 'to the kitchen, gone from the list', pattern: 'plain' },
-    ...(crop.dehydrating
-      ? [{ fate: 'dry', label: 'To dry', hint: 'on the trays within two days', pattern: 'stripes' } as const]
-      : []),
-    ...(['orchard', 'berry', 'stone', 'fruiting'].includes(crop.group)
-      ? [{ fate: 'juice', label: 'To juice', hint: 'pressed within three days', pattern: 'bars' } as const]
-      : []),
-    { fate: 'burn', label: 'Burnt', hint: 'what must not come back to the soil', pattern: 'cross' },
+    heap('store', 'Back into store', 'sound and dry', 'plain'),
+    heap('eat-first', 'Eat first', 'nicked, soft soon, sprouting', 'stripes'),
+    heap('cook', 'Kitchen now', 'cut round and cooked these days', 'cross'),
+    heap('plant', 'For planting', 'true to name, sound, the right size', 'dots'),
+    heap('freeze', 'To freeze', 'prepared within two days', 'bars'),
+    ...(feed.safe ? [heap('feed', 'Hens', feed.says, 'grid')] : []),
+    heap('compost', 'Compost', 'tired, but not diseased', 'stripes'),
+    heap('bin', 'Bin', 'wet rot and disease: never composted', 'cross'),
+    heap('small', 'Small ones', 'a lot of their own', 'dots'),
+    heap('large', 'Large ones', 'a lot of their own', 'bars'),
+    heap('give', 'Given away', 'out of the house today', 'grid'),
+    heap('use', 'Eaten today', 'to the kitchen, gone from the list', 'plain'),
+    ...(crop.dehydrating ? [heap('dry', 'To dry', 'on the trays within two days', 'stripes')] : []),
+    ...(juicy ? [heap('juice', 'To juice', 'pressed within three days', 'bars')] : []),
+    heap('burn', 'Burnt', 'what must not come back to the soil', 'cross'),
   ]
 }
 
-/** What was thrown on a heap: counted or weighed. */
-export interface Throw {
-  fate: SortFate
+/** What is in the hand: counted, weighed, or all that is left on the table. */
+export type Amount = { pieces: number } | { weightG: number } | { rest: true }
+/** What was thrown on a heap. */
+export type Throw = Amount & { fate: SortFate }
+
+interface Poured {
+  weightG: number
+  pieces: number | null
+}
+export interface HeapSum {
+  weightG: number
+  /** where all of it was counted */
   pieces?: number
-  weightG?: number
+}
+/** The table as it stands: every heap, and what still lies there. */
+export interface Table {
+  heaps: ReadonlyMap<SortFate, HeapSum>
+  left: Poured
 }
 
-/** A heap as it stands: by the scale where all of it was weighed, by count where all of it was counted, else by the mean. */
-export function heapSum(
-  throws: readonly Throw[],
-  fate: SortFate,
-  meanG: number,
-): { weightG: number; pieces?: number; byCount: boolean } {
-  const own = throws.filter((t) => t.fate === fate)
-  const counted = own.length > 0 && own.every((t) => t.pieces !== undefined)
-  const weightG = Math.round(own.reduce((sum, t) => sum + (t.weightG ?? (t.pieces ?? 0) * meanG), 0))
-  const pieces = own.reduce((sum, t) => sum + (t.pieces ?? 0), 0)
-  return counted ? { weightG, pieces, byCount: own.every((t) => t.weightG === undefined) } : { weightG, byCount: false }
+const gramsOf = (t: Throw, meanG: number): number => ('weightG' in t ? t.weightG : 'pieces' in t ? t.pieces * meanG : 0)
+
+function sumOf(own: readonly Throw[], meanG: number): HeapSum {
+  const weightG = Math.round(own.reduce((sum, t) => sum + gramsOf(t, meanG), 0))
+  const counted = own.length > 0 && own.every((t) => 'pieces' in t)
+  return counted ? { weightG, pieces: own.reduce((sum, t) => sum + ('pieces' in t ? t.pieces : 0), 0) } : { weightG }
 }
+
+/**
+ * What lies where, by the scale where it was weighed and by the lot's mean where it was counted.
+ * @param meanG weight of a piece, g
+ */
+export function tableOf(lot: Poured, throws: readonly Throw[], meanG: number): Table {
+  const fates = [...new Set(throws.map((t) => t.fate))]
+  const heaps = new Map(
+    fates.map((fate) => [
+      fate,
+      sumOf(
+        throws.filter((t) => t.fate === fate),
+        meanG,
+      ),
+    ]),
+  )
+  const grams = [...heaps.values()].reduce((sum, heap) => sum + heap.weightG, 0)
+  const counted = throws.reduce((n, t) => n + ('pieces' in t ? t.pieces : Math.round(gramsOf(t, meanG) / meanG)), 0)
+  const left: Poured = {
+    weightG: Math.max(0, lot.weightG - grams),
+    pieces: lot.pieces === null ? null : Math.max(0, lot.pieces - counted),
+  }
+  // whatever is taken back later, one heap has all that the others leave
+  const takesRest = throws.find((t) => 'rest' in t)
+  if (!takesRest) return { heaps, left }
+  const heap = heaps.get(takesRest.fate)!
+  const pieces = heap.pieces ?? (heap.weightG === 0 ? 0 : undefined)
+  heaps.set(takesRest.fate, {
+    weightG: heap.weightG + left.weightG,
+    ...(pieces !== undefined && left.pieces !== null ? { pieces: pieces + left.pieces } : {}),
+  })
+  return { heaps, left: { weightG: 0, pieces: left.pieces === null ? null : 0 } }
+}
+
+/** The heaps as they are sent: counted ones by their count, the rest by weight; what takes all the rest comes last. */
+export function heapsToSort(throws: readonly Throw[], order: readonly SortFate[], meanG: number): SortHeap[] {
+  const made = order.flatMap((fate): SortHeap[] => {
+    const own = throws.filter((t) => t.fate === fate)
+    if (own.length === 0) return []
+    const to = fate === 'feed' ? { to: 'hens' } : {}
+    // what stays of itself needs no saying
+    if (own.some((t) => 'rest' in t)) return fate === 'store' ? [] : [{ fate, all: true, ...to }]
+    const { weightG, pieces } = sumOf(own, meanG)
+    return [{ fate, ...(pieces === undefined ? { weightG } : { pieces }), ...to }]
+  })
+  return [...made.filter((heap) => !heap.all), ...made.filter((heap) => heap.all)]
+}
+
+/** Throws as they were laid down; none where what is kept there cannot be read. */
+export function throwsFrom(kept: string | null): Throw[] {
+  try {
+    const read: unknown = JSON.parse(kept ?? '[]')
+    return Array.isArray(read) ? read.filter((t: Throw) => typeof t === 'object' && t !== null && 'fate' in t) : []
+  } catch {
+    return []
+  }
+}
+
+/** Fates that make a lot of their own. */
+export const makesLot = (fate: SortFate): boolean =>
+  !['store', 'use', 'feed', 'give', 'compost', 'bin', 'burn'].includes(fate)

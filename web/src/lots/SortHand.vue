@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import { ElButton, ElInput } from 'element-plus'
+import { computed, onMounted, ref } from 'vue'
+import { gramsFrom, largeUnit } from '../households'
+import { Choices } from '../kit'
+import { heapsWithKeys, type Amount } from './sort-table'
+
+/** What is in the hand: counted, weighed, or all that is left; given away by a tap on a heap. */
+const props = defineProps<{ counted: boolean; piece: { one: string; many: string } }>()
+const emit = defineEmits<{ throwOn: [heap: number] }>()
+const by = ref<'pieces' | 'weight' | undefined>(props.counted ? 'pieces' : 'weight')
+const text = ref('')
+const rest = ref(false)
+const problem = ref('')
+const field = ref<InstanceType<typeof ElInput>>()
+const units = computed(() => [
+  { id: 'pieces' as const, label: props.piece.many },
+  { id: 'weight' as const, label: largeUnit() },
+])
+const plus = (n: number) => {
+  rest.value = false
+  text.value = String((Number(text.value) || 0) + n)
+}
+
+const takeRest = () => {
+  rest.value = !rest.value
+  text.value = ''
+}
+
+function read(): Amount | null {
+  if (rest.value) return { rest: true }
+  if (by.value === 'pieces') return /^\s*[1-9]\d*\s*$/.test(text.value) ? { pieces: Number(text.value) } : null
+  const weightG = gramsFrom(text.value, 'kg')
+  return weightG === null ? null : { weightG }
+}
+/** What is in the hand, which is empty afterwards; null where nothing is, and that is said. */
+function giveAway(): Amount | null {
+  const amount = read()
+  problem.value = amount ? '' : `First how ${by.value === 'weight' ? 'much' : 'many'}, then where it goes.`
+  if (amount) {
+    text.value = ''
+    rest.value = false
+  }
+  field.value?.focus()
+  return amount
+}
+/** Amount and heap typed in one go: “23 4”, “1.2 kg 2”; without a heap it goes back into store. */
+function onEnter() {
+  const match = new RegExp(`^(.*\\S)\\s+([1-${heapsWithKeys}])\\s*$`).exec(text.value)
+  if (match) text.value = match[1]!
+  emit('throwOn', match ? Number(match[2]) - 1 : 0)
+}
+onMounted(() => field.value?.focus())
+defineExpose({ giveAway, turn: () => props.counted && (by.value = by.value === 'weight' ? 'pieces' : 'weight') })
+</script>
+
+<template>
+  <section class="hand" aria-label="In the hand">
+    <label class="amount"
+      ><span>in the hand: {{ by === 'weight' ? 'the scale says' : 'counted' }}</span>
+      <ElInput
+        ref="field"
+        v-model="text"
+        :inputmode="by === 'weight' ? 'decimal' : 'numeric'"
+        :aria-label="by === 'weight' ? `Weight in the hand, ${largeUnit()}` : `Number of ${piece.many} in the hand`"
+        :placeholder="rest ? 'all the rest' : '0'"
+        @input="rest = false"
+        @keydown.enter.prevent="onEnter"
+        ><template #suffix>{{ by === 'weight' ? largeUnit() : piece.many }}</template></ElInput
+      >
+    </label>
+    <Choices v-if="counted" v-model="by" label="Counted or weighed" :options="units" @update:model-value="text = ''" />
+    <div class="steps">
+      <template v-if="by === 'pieces'">
+        <ElButton v-for="n in [1, 5, 10, 20]" :key="n" @click="plus(n)">+{{ n }}</ElButton>
+      </template>
+      <ElButton :aria-pressed="rest" @click="takeRest">all the rest</ElButton>
+    </div>
+    <p class="soft keys">
+      Type it and tap a heap, or <kbd>Alt</kbd> and its number; “23 4” and <kbd>Enter</kbd> puts 23 on the fourth.
+    </p>
+    <p v-if="problem" class="bad" role="alert">{{ problem }}</p>
+  </section>
+</template>
+
+<style scoped>
+.hand {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-content: center;
+  align-items: end;
+  padding: 10px 14px;
+  border: 2px solid var(--accent);
+  border-radius: 10px;
+  background: var(--card);
+}
+.amount span {
+  display: block;
+  color: var(--soft);
+}
+.amount :deep(input) {
+  font: 700 24px var(--font-head);
+  height: 46px;
+}
+.amount .el-input {
+  width: 190px;
+}
+.steps {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.steps .el-button {
+  margin: 0;
+  min-height: 48px;
+}
+.keys {
+  flex-basis: 100%;
+  margin: 0;
+}
+@media (max-width: 820px) {
+  .hand {
+    padding: 8px 10px;
+  }
+  .amount .el-input {
+    width: 150px;
+  }
+  .keys {
+    display: none;
+  }
+}
+</style>

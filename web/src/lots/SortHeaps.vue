@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import type { SortFate } from '@vadose/core/lots'
+import { computed, ref } from 'vue'
+import { weight } from '../households'
+import HeapSwatch from './HeapSwatch.vue'
+import { heapsWithKeys, type HeapSum, type TableHeap } from './sort-table'
+
+/** The heaps of the sorting table, each a place to throw what is in the hand. */
+const props = defineProps<{ heaps: TableHeap[]; sums: ReadonlyMap<SortFate, HeapSum> }>()
+const emit = defineEmits<{ throwOn: [fate: SortFate] }>()
+const more = ref(false)
+const shown = computed(() => (more.value ? props.heaps : props.heaps.slice(0, heapsWithKeys)))
+const says = (fate: SortFate) => {
+  const sum = props.sums.get(fate)
+  return sum ? `${sum.pieces ? `${sum.pieces}, ` : ''}${weight(sum.weightG)}` : 'none yet'
+}
+</script>
+
+<template>
+  <div class="heaps">
+    <button
+      v-for="(h, i) in shown"
+      :key="h.fate"
+      type="button"
+      class="heap"
+      :aria-label="`${h.label}: ${says(h.fate)}`"
+      @click="emit('throwOn', h.fate)"
+    >
+      <HeapSwatch class="mark" :heap="h" />
+      <span>
+        <strong
+          >{{ h.label }} <kbd v-if="i < heapsWithKeys">{{ i + 1 }}</kbd></strong
+        >
+        <b>{{ says(h.fate) }}</b>
+        <span class="soft">{{ h.hint }}</span>
+      </span>
+    </button>
+    <button type="button" class="heap other" :aria-expanded="more" @click="more = !more">
+      {{ more ? 'Fewer heaps' : 'Other heaps: sizes, given, burnt …' }}
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.heaps {
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+  gap: 10px;
+}
+.heap {
+  display: flex;
+  gap: 10px;
+  min-height: 92px;
+  padding: 0 10px 0 0;
+  border: 1.5px solid var(--line);
+  border-radius: 10px;
+  background: var(--card);
+  color: inherit;
+  text-align: left;
+  cursor: pointer;
+  overflow: hidden;
+}
+.heap > span {
+  padding: 9px 0;
+  display: grid;
+  align-content: start;
+  gap: 1px;
+  min-width: 0;
+}
+.heap b {
+  font: 650 18px var(--font-head);
+}
+.heap .soft {
+  margin: 0;
+  font-size: 13px;
+}
+.mark {
+  flex: none;
+  width: 16px;
+}
+.other {
+  grid-column: 1 / -1;
+  min-height: 44px;
+  align-items: center;
+  justify-content: center;
+  padding: 10px;
+  color: var(--soft);
+}
+@media (max-width: 820px) {
+  .heaps {
+    grid-template-columns: 1fr 1fr;
+  }
+  .heap {
+    min-height: 78px;
+  }
+}
+</style>
