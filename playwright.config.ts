@@ -6,7 +6,7 @@ export default defineConfig({
   outputDir: 'test-results',
   fullyParallel: false,
   workers: 1,
-  timeout: 300_000,
+  timeout: 120_000,
   expect: { timeout: 60_000 },
   // what fails once is broken: a test waits for what it tests, so a noisy machine is no reason to fail
   retries: 0,

@@ -1,13 +1,17 @@
-import type { Page } from '@playwright/test'
+import type { Locator, Page } from '@playwright/test'
 import { apiOf, expect } from './page'
 
 /** What the server says of something, as the page would ask it. */
 export const api = async <T>(page: Page, path: string): Promise<T> =>
   (await page.request.get(apiOf(page, path))).json() as Promise<T>
 
+/** A field that opens a list, as what shows the choice. */
+export const picker = (page: Page, label: string): Locator =>
+  page.locator('.el-select').filter({ has: page.getByRole('combobox', { name: label }) })
+
 /** Picks one of many in a field that opens. */
 export async function pick(page: Page, label: string, option: string | RegExp): Promise<void> {
-  await page.getByRole('combobox', { name: label }).click()
+  await picker(page, label).click()
   await page.getByRole('option', { name: option }).locator('visible=true').click()
 }
 

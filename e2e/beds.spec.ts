@@ -1,5 +1,5 @@
 import type { LotRow } from '@vadose/contract/lots'
-import { api, pass, pick } from './acts'
+import { api, pass, pick, picker } from './acts'
 import { expect, test } from './page'
 import { startHousehold } from './story'
 
@@ -52,13 +52,11 @@ test('the almanac proposes the place: roots to the cellar, alliums to the verand
   page,
 }) => {
   await startHousehold(page, 'Place House Two')
-  const places = await api<{ id: string; name: string }[]>(page, '/places')
   const proposed = async (crop: string, heap: string) => {
     await page.goto('/bring-in')
     await page.getByLabel('Find what came in').fill(crop)
     await page.getByRole('radio', { name: crop, exact: true }).click()
-    const id = await page.getByLabel(`Place for ${heap}`).inputValue()
-    return places.find((p) => p.id === id)?.name
+    return (await picker(page, `Place for ${heap}`).textContent())!.trim()
   }
   expect(await proposed('Carrot', 'Sound')).toBe('Cellar')
   expect(await proposed('Garlic, hardneck', 'Sound')).toBe('Veranda')

@@ -23,15 +23,22 @@ test('what has the focus is seen to have it', async ({ page }) => {
     await page.goto(path, { waitUntil: 'networkidle' })
     for (let i = 0; i < 14; i++) {
       await page.keyboard.press('Tab')
-      const shown = await page.evaluate(() => {
+      const shown = await page.evaluate(async () => {
         const e = document.activeElement as HTMLElement
         if (e === document.body) return true
-        // a control’s frame may carry the mark for it
-        const around = [e, e.parentElement!, e.parentElement?.parentElement].filter(Boolean) as HTMLElement[]
-        return around.some((x) => {
-          const style = getComputedStyle(x)
-          return (style.outlineStyle !== 'none' && parseFloat(style.outlineWidth) > 0) || style.boxShadow !== 'none'
-        })
+        // a control’s frame may carry the mark for it; it is a mark when it goes with the focus
+        const around = [e]
+        while (around.length < 4 && around.at(-1)!.parentElement) around.push(around.at(-1)!.parentElement!)
+        const look = () =>
+          around.map((x) => {
+            x.getAnimations().forEach((a) => a.finish())
+            const { outlineStyle, outlineWidth, outlineColor, boxShadow, borderColor } = getComputedStyle(x)
+            return [outlineStyle === 'none' ? '' : outlineWidth + outlineColor, boxShadow, borderColor].join(' ')
+          })
+        const focused = look()
+        e.blur()
+        await new Promise((frame) => requestAnimationFrame(() => requestAnimationFrame(frame)))
+        return look().some((x, k) => x !== focused[k]) || `not on ${e.outerHTML.slice(0, 300)}`
       })
       expect(shown, `${path}, tab stop ${i + 1}`).toBe(true)
     }

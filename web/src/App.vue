@@ -132,8 +132,10 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       </template>
       <dt><kbd>/</kbd></dt>
       <dd>Find a lot, crop or place</dd>
-      <dt><kbd>u</kbd> <kbd>c</kbd> <kbd>m</kbd></dt>
-      <dd>On a lot: use, look over, move</dd>
+      <dt><kbd>u</kbd> <kbd>c</kbd> <kbd>s</kbd> <kbd>m</kbd></dt>
+      <dd>On a lot: use, look over, sort, move</dd>
+      <dt><kbd>Alt</kbd> <kbd>1</kbd> … <kbd>8</kbd></dt>
+      <dd>Sorting: what is in the hand goes on that heap</dd>
       <dt><kbd>w</kbd></dt>
       <dd>On the line: weigh the chosen lot</dd>
       <dt><kbd>z</kbd></dt>

@@ -76,8 +76,9 @@ defineExpose({ giveAway, turn: () => props.counted && (by.value = by.value === '
       </template>
       <ElButton :aria-pressed="rest" @click="takeRest">all the rest</ElButton>
     </div>
-    <p class="soft keys">
-      Type it and tap a heap, or <kbd>Alt</kbd> and its number; “23 4” and <kbd>Enter</kbd> puts 23 on the fourth.
+    <p class="soft how">
+      Type it and tap a heap, or <kbd>Alt</kbd> and its number; “23 4” and <kbd>Enter</kbd> puts 23 on the fourth,
+      <kbd>Enter</kbd> alone puts it back into store.
     </p>
     <p v-if="problem" class="bad" role="alert">{{ problem }}</p>
   </section>
@@ -115,7 +116,7 @@ defineExpose({ giveAway, turn: () => props.counted && (by.value = by.value === '
   margin: 0;
   min-height: 48px;
 }
-.keys {
+.how {
   flex-basis: 100%;
   margin: 0;
 }
@@ -126,7 +127,13 @@ defineExpose({ giveAway, turn: () => props.counted && (by.value = by.value === '
   .amount .el-input {
     width: 150px;
   }
-  .keys {
+  .steps {
+    gap: 4px;
+  }
+  .steps .el-button {
+    padding: 0 11px;
+  }
+  .how {
     display: none;
   }
 }
