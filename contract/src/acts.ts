@@ -97,7 +97,7 @@ export const acts = {
   }),
   tag: closed({ requestId, act: just('tag') }),
   give: closed({ requestId, act: just('give'), ...quantity }),
-  plant: closed({ requestId, act: just('plant'), ...quantity }),
+  plant: closed({ requestId, act: just('plant'), ...quantity, bed: optional(textUpTo(60)) }),
   correct: closed({
     requestId,
     act: just('correct'),

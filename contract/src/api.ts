@@ -1,4 +1,5 @@
 import * as almanac from './almanac'
+import * as beds from './beds'
 import * as backup from './backup'
 import type { AnyEndpoint } from './endpoint'
 import * as exported from './exports'
@@ -20,6 +21,7 @@ import * as worksheets from './worksheets'
 const rooms = {
   households,
   intake,
+  beds,
   lots,
   putRight,
   photos,

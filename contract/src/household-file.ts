@@ -1,4 +1,5 @@
 import { Unknown } from 'typebox'
+import { bedSigns, growsIn } from './beds'
 import { endpoint, ofHousehold } from './endpoint'
 import { allViews, householdSummary } from './households'
 import { placeKindIds } from './places'
@@ -115,6 +116,27 @@ export const householdFile = closed({
       details,
     }),
     most,
+  ),
+  /** What was seen and done at the beds; files of a time before have none. */
+  beds: optional(
+    listOf(
+      closed({
+        id: uuid,
+        on: civilDate,
+        crop: words,
+        variety: nullable(words),
+        bed: words,
+        growsIn: oneOf(...growsIn),
+        what: oneOf(...bedSigns),
+        value: nullable(number),
+        pieces: nullable(number),
+        weightG: nullable(number),
+        /** kept, and not counted */
+        struck: bool,
+        recordedAt: instant,
+      }),
+      most,
+    ),
   ),
   imports: listOf(
     closed({

@@ -75,6 +75,8 @@ export const frame = closed({
     stock: listOf(closed({ day: number, weightG: number, forecast: bool })),
     /** days from startsOn with jobs open */
     jobDays: listOf(number),
+    /** what is likely to be lifted, from one day to another by number from startsOn */
+    harvests: listOf(closed({ crop: words, bed: words, from: number, to: number })),
   }),
 })
 export type Frame = Static<typeof frame>
@@ -115,6 +117,7 @@ export const lotViews = [
   'line-advice',
   'stores',
   'larder',
+  'beds',
 ] as const
 /** Everything that is worked out from air as well. */
 export const airViews = [...lotViews, 'places', 'weather'] as const

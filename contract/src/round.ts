@@ -19,10 +19,16 @@ export const jobView = closed({
     'take-out',
     'shake',
     'overdue',
+    'look-bed',
+    'cut-scapes',
+    'lift',
+    'plant',
   ),
   dueOn: civilDate,
   why: words,
   code: nullable(words),
+  /** what stands in a bed, by its key and where */
+  stand: nullable(closed({ key: words, bed: words, variety: nullable(words), growsIn: oneOf('bed', 'pot', 'roofed') })),
   crop: nullable(words),
   title: words,
   /** the scale's expectation, g, and what is weighed */

@@ -9,6 +9,7 @@ import { serveBackup } from './backup/routes'
 import { Pulse, type Pool } from './database'
 import { serveExports } from './exports/routes'
 import { serveHouseholds } from './households/routes'
+import { serveBeds } from './beds/routes'
 import { serveIntake } from './intake/routes'
 import { serveLabels } from './labels/routes'
 import { serveLarder } from './larder/routes'
@@ -87,6 +88,7 @@ export function makeApp({
     serveAlmanac,
     servePlaces,
     serveIntake,
+    serveBeds,
     serveLots,
     servePhotos,
     serveLabels,

@@ -99,6 +99,16 @@ export interface Readiness {
   lateCost: string
   /** days from cutting the scapes to lifting */
   scapeDays?: Sourced<Range>
+  /** one lifted and looked into, which says more than what is seen above the ground */
+  tryOne?: { what: string; outcomes: { label: string; says: 'early' | 'ready' | 'late' }[] }
+}
+
+/** How it stands in the garden, where pieces kept back are planted. */
+export interface Growing {
+  /** planted from one month to another, 1…12, in the northern half of the world */
+  months: Sourced<Range>
+  /** from planting to lifting, days */
+  days: Sourced<Range>
 }
 
 export interface Curing {
@@ -259,6 +269,7 @@ export interface CropData {
   cleaning?: CleaningStep[]
   /** pieces lifted for each one kept back and planted: a head of garlic is planted as its cloves */
   givesPerPiece?: Sourced
+  growing?: Growing
   schools: School[]
   faults: string[]
   cautions: string[]

@@ -96,6 +96,10 @@ const readiness = object(['question', 'schools', 'sharePerWeek', 'earlyCost', 'l
   earlyCost: text(),
   lateCost: text(),
   scapeDays: range(5, 60),
+  tryOne: object(['what', 'outcomes'], {
+    what: text(120),
+    outcomes: list(object(['label', 'says'], { label: text(60), says: { enum: ['early', 'ready', 'late'] } }), 2, 5),
+  }),
 })
 
 const curing = object(
@@ -231,6 +235,7 @@ export const cropSchema = object(
       conditions: { type: 'boolean' },
     }),
     givesPerPiece: n(0.5, 100),
+    growing: object(['months', 'days'], { months: range(1, 12), days: range(20, 700) }),
     cleaning: list({ enum: ['thresh', 'sieve', 'winnow'] }, 1, 3),
     schools: list(
       object(['topic', 'question', 'choices', 'usual'], {

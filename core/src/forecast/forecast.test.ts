@@ -48,7 +48,7 @@ const stored = (code: string, crop: string, on: string, placeId: string, weightG
     [on, draft('finished', { placeId, details: { pack: cropById(crop).packs[0]!.id } })],
   ])
 const houseOn = (on: string, lots: LotState[], earlier?: House, nowMs = at(on)) =>
-  new House({ household, places: places(nowMs), lots, almanac, nowMs, rainMm: new Map() }, earlier)
+  new House({ household, places: places(nowMs), lots, almanac, nowMs, rainMm: new Map(), stands: [] }, earlier)
 
 describe('a lot past its time', () => {
   it('is overdue since the day that was said, until somebody finds it fine', () => {
@@ -188,7 +188,7 @@ describe('a house made from an earlier one', () => {
       place.id === 'cellar' ? placeState(place, record, before.nowMs - 1, moment, 1) : place,
     )
     const after = new House(
-      { household, places: measured, lots, almanac, nowMs: before.nowMs, rainMm: new Map() },
+      { household, places: measured, lots, almanac, nowMs: before.nowMs, rainMm: new Map(), stands: [] },
       before,
     )
     const until = (house: House, code: string) => keepsUntil(house, house.lot(code)!).nineInTenUntil
@@ -233,6 +233,7 @@ describe('the weather by the household’s days', () => {
         almanac,
         nowMs,
         rainMm: new Map(),
+        stands: [],
       }
       const days = weatherOf(new House(facts), 3)
       expect(days.find((day) => day.on === '2026-10-01')?.lowC, timeZone).toBeCloseTo(-9, 5)

@@ -1,6 +1,7 @@
 import { hourMs } from '../air'
 import { fullGasKg, gasReaching } from '../assumptions'
 import type { Almanac } from '../almanac'
+import type { Stand } from '../beds'
 import { civilDateOf, instantOf, type CivilDate } from '../households'
 import { climateFor, placeKinds, type Climate } from '../places'
 import type { LotState } from './lot'
@@ -24,6 +25,8 @@ export interface HouseFacts {
   nowMs: number
   /** rain measured and forecast outdoors, mm by date; no entry where nobody says */
   rainMm: ReadonlyMap<string, number>
+  /** what grows, or grew, in the beds */
+  stands: readonly Stand[]
 }
 
 const gasSteps = 20
@@ -41,6 +44,7 @@ export class House {
   readonly today: CivilDate
   readonly climate: Climate
   readonly rainMm: ReadonlyMap<string, number>
+  readonly stands: readonly Stand[]
   /** start of the household's today, ms */
   readonly dayStartMs: number
   /** changes when the past of any place does */
@@ -56,6 +60,7 @@ export class House {
     this.almanac = facts.almanac
     this.nowMs = facts.nowMs
     this.rainMm = facts.rainMm
+    this.stands = facts.stands
     this.today = civilDateOf(facts.nowMs, facts.household.timeZone)
     this.dayStartMs =
       earlier?.today === this.today ? earlier.dayStartMs : instantOf(this.today, 0, facts.household.timeZone)

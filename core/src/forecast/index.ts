@@ -1,3 +1,4 @@
+export * from './beds'
 export * from './curing'
 export * from './eating'
 export * from './house'

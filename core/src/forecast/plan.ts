@@ -1,8 +1,10 @@
 import type { Crop } from '../almanac'
+import type { Stand } from '../beds'
 import { addDays, clockTimeOf, daysBetween, type CivilDate } from '../households'
 import { conditioningDays } from '../line'
 import { asideWords, jarDay } from '../lots'
 import { dryerJobs, dryingJobs, jarJob, overdueJob, storedJobs, useUpJob, type Job } from '../round'
+import { bedJobs, plantingJobs } from './beds'
 import { curingOfLot, dryerOf } from './curing'
 import type { House } from './house'
 import { keepingOf, overdueSince } from './keeping'
@@ -15,18 +17,29 @@ import { useWithin } from './use-within'
 export interface PlannedJob extends Job {
   lot: LotState | null
   place: PlaceState | undefined
+  /** what stands in the bed it is done at */
+  stand: Stand | null
 }
 
 /** The jobs a household's lots and places ask for now, in the order they fall due. */
 export function planOf(house: House): PlannedJob[] {
   const jobs = [
     ...workable(house).flatMap((lot) =>
-      lotJobs(house, lot).map((job): PlannedJob => ({ ...job, lot, place: house.place(lot.placeId) })),
+      lotJobs(house, lot).map((job): PlannedJob => ({
+        ...job,
+        lot,
+        place: house.place(lot.placeId),
+        stand: null,
+      })),
     ),
     ...house.places.flatMap((place) =>
-      placeJobs(house, place).map((job): PlannedJob => ({ ...job, lot: null, place })),
+      placeJobs(house, place).map((job): PlannedJob => ({ ...job, lot: null, place, stand: null })),
     ),
   ]
+  const garden = house.places.find((place) => place.kind === 'outdoors') ?? house.places[0]
+  for (const stand of house.stands) {
+    for (const job of bedJobs(house, stand)) jobs.push({ ...job, lot: null, place: garden, stand })
+  }
   return jobs.sort((a, b) => (a.dueOn < b.dueOn ? -1 : a.dueOn > b.dueOn ? 1 : 0))
 }
 
@@ -58,8 +71,14 @@ function lotJobs(house: House, lot: LotState): Job[] {
     const { storedAtMs, checks } = lot.history
     const checked = checks.filter((check) => check.atMs >= storedAtMs!)
     const since = overdueSince(house, lot)
-    if (since) return [overdueJob(since, checked.length > 0 ? house.dateOf(checked.at(-1)!.atMs) : null, house.today)]
-    return storedJobs(
+    const planting = plantingJobs(house, lot)
+    if (since) {
+      return [
+        overdueJob(since, checked.length > 0 ? house.dateOf(checked.at(-1)!.atMs) : null, house.today),
+        ...planting,
+      ]
+    }
+    const jobs = storedJobs(
       {
         storedOn: house.dateOf(storedAtMs!),
         lastCheckedOn: checked.length > 0 ? house.dateOf(checked.at(-1)!.atMs) : null,
@@ -70,6 +89,7 @@ function lotJobs(house: House, lot: LotState): Job[] {
       },
       house.today,
     )
+    return [...jobs, ...planting]
   })
 }
 

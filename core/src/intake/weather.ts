@@ -1,4 +1,4 @@
-import { addDays, daysBetween, type CivilDate } from '../households'
+import { addDays, weekdayWords, type CivilDate } from '../households'
 import type { Crop } from '../almanac'
 import { readinessVerdicts } from './readiness'
 
@@ -22,9 +22,60 @@ const tender = ['squash', 'fruiting']
 export const frostTender = (crop: Crop): boolean =>
   tender.includes(crop.group) || (crop.keeping.chillsBelowC?.value ?? 0) >= 7
 
+/** Frost to come that takes what is still out there, in a sentence. */
+export function frostSays(
+  crop: Crop,
+  today: CivilDate,
+  days: readonly DayAhead[],
+): { on: CivilDate; says: string } | null {
+  const frost = frostTender(crop) ? days.find((day) => day.nightC <= groundFrostC) : undefined
+  if (!frost) return null
+  const when = frost.on === today ? 'tonight' : `on ${weekdayWords(frost.on)}`
+  return {
+    on: frost.on,
+    says: `Frost is likely ${when}: bring them in before, ready or not. A touch of it and they will not keep.`,
+  }
+}
+
+/**
+ * The day the weather leaves for lifting what is to dry: two dry days in a row, but not past the point where waiting
+ * costs more.
+ * @param latest the last day before waiting costs more; today or before where it is overdue
+ * @param days from today on
+ * @returns no day where it need not be dry, or nobody forecasts the rain
+ */
+export function liftingDay(
+  crop: Crop,
+  latest: CivilDate,
+  today: CivilDate,
+  days: readonly DayAhead[],
+): { day: CivilDate | null; says: string } {
+  const known = days.filter((day) => day.rainMm !== null)
+  if (!crop.curing || known.length < dryDaysWanted) return { day: null, says: '' }
+  if (latest < today) return { day: today, says: 'Do not wait for better weather: dry them under a roof.' }
+  const dry = known.find((_, i) => {
+    const spell = known.slice(i, i + dryDaysWanted)
+    return spell.length === dryDaysWanted && spell.every((day) => day.rainMm! < dryMm)
+  })
+  const driest = (until: CivilDate) =>
+    known.filter((day) => day.on <= until).reduce((best, day) => (day.rainMm! < best.rainMm! ? day : best), known[0]!)
+      .on
+  if (!dry) {
+    const says = `No two dry days in sight. Lift by ${weekdayWords(latest)} all the same, and dry under a roof.`
+    return { day: driest(latest), says }
+  }
+  if (dry.on === today) return { day: today, says: 'Dry today and tomorrow: lift now.' }
+  if (dry.on <= latest) return { day: dry.on, says: `Wait for ${weekdayWords(dry.on)}: two dry days then.` }
+  const overdue = crop.readiness ? ` (${crop.readiness.lateCost})` : ''
+  return {
+    day: driest(latest),
+    says: `Two dry days come only from ${weekdayWords(dry.on)}, past ${weekdayWords(latest)}, when it is overdue${overdue}: take the driest hour before.`,
+  }
+}
+
 /**
  * What the weather to come does to the day of lifting: frost brings tender crops in, whatever the signs say; what is to
- * dry waits for two dry days, but not past the point where waiting costs more.
+ * dry waits for two dry days.
  * @param share of the sign reached, 0…1; undefined where nobody has looked
  * @param days from today on
  */
@@ -35,39 +86,19 @@ export function weatherAdvice(
   days: readonly DayAhead[],
 ): string[] {
   const says: string[] = []
-  const frost = days.find((day) => day.nightC <= groundFrostC)
-  if (frost && frostTender(crop)) {
-    const when = frost.on === today ? 'tonight' : `on ${spoken(frost.on)}`
-    says.push(`Frost is likely ${when}: bring them in before, ready or not. A touch of it and they will not keep.`)
-  }
-  const known = days.filter((day) => day.rainMm !== null)
-  if (!crop.curing || !crop.readiness || known.length < dryDaysWanted || share === undefined) return says
+  const frost = frostSays(crop, today, days)
+  if (frost) says.push(frost.says)
+  if (!crop.readiness || share === undefined) return says
   const verdicts = readinessVerdicts(crop, share, today)
-  if (!verdicts.some((v) => v.verdict === 'lift')) {
-    if (verdicts.every((v) => v.verdict === 'late')) says.push('Do not wait for better weather: dry them under a roof.')
-    return says
-  }
-  const dry = known.find((_, i) => {
-    const spell = known.slice(i, i + dryDaysWanted)
-    return spell.length === dryDaysWanted && spell.every((day) => day.rainMm! < dryMm)
-  })
+  const late = verdicts.every((v) => v.verdict === 'late')
+  if (!late && !verdicts.some((v) => v.verdict === 'lift')) return says
   // the last day on which some school would still lift
-  const latest = crop.readiness.schools.reduce((days, school) => {
+  const daysLeft = crop.readiness.schools.reduce((days, school) => {
     const left = ((school.to.value - share) / crop.readiness!.sharePerWeek.value) * 7
     return Math.max(days, Math.floor(left))
   }, 0)
-  if (!dry) {
-    says.push(`No two dry days in sight. Lift by ${spoken(addDays(today, latest))} all the same, and dry under a roof.`)
-  } else if (dry.on === today) {
-    says.push('Dry today and tomorrow: lift now.')
-  } else if (daysBetween(today, dry.on) <= latest) {
-    says.push(`Wait for ${spoken(dry.on)}: two dry days then.`)
-  } else {
-    says.push(
-      `Two dry days come only from ${spoken(dry.on)}, past ${spoken(addDays(today, latest))}, when it is overdue (${crop.readiness.lateCost}): take the driest hour before.`,
-    )
-  }
-  return says
+  const { says: sky } = liftingDay(crop, addDays(today, late ? -1 : daysLeft), today, days)
+  return sky ? [...says, sky] : says
 }
 
 /** What is to cure is left unwatered for about so long before it is lifted, days. Common practice, no source. */
@@ -87,6 +118,3 @@ export function dryForDays(past: readonly { rainMm: number | null }[]): number |
   }
   return past.length > 0 ? days : null
 }
-
-const words = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' })
-const spoken = (on: CivilDate) => words.format(new Date(`${on}T12:00:00Z`))

@@ -76,7 +76,8 @@ export type LotAct =
       sure?: boolean
     }
   | { act: 'check'; lookedAt: number; faults: { fault: string; pieces: number; action: string }[] }
-  | ({ act: 'use' | 'give' | 'plant' } & Taking)
+  | ({ act: 'use' | 'give' } & Taking)
+  | ({ act: 'plant'; bed?: string } & Taking)
   | ({ act: 'lose'; cause: string; to?: Ending } & Taking)
   | ({ act: 'feed'; to: string } & Taking)
   | SortAct

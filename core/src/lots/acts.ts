@@ -59,8 +59,11 @@ export function perform(act: LotAct, context: ActContext): ActOutcome {
       return { events: [taken('used', act, lot.quantity)] }
     case 'give':
       return { events: [taken('given', act, lot.quantity)] }
-    case 'plant':
-      return { events: [taken('planted', act, lot.quantity)] }
+    case 'plant': {
+      const event = taken('planted', act, lot.quantity)
+      const bed = act.bed?.trim()
+      return { events: [bed ? { ...event, details: { ...event.details, bed } } : event] }
+    }
     case 'lose': {
       const event = taken('lost', act, lot.quantity)
       return {

@@ -67,6 +67,8 @@ export interface LotEvent extends EventDraft {
 }
 
 export interface EventDetails {
+  /** planted: the bed it was put in */
+  bed?: string
   /** what the scale showed, g, and of what */
   scaleG?: number
   basis?: 'lot' | 'bunch'

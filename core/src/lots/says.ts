@@ -103,7 +103,7 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
     case 'given':
       return `given away ${took}`
     case 'planted':
-      return `planted ${took}${d.cause ? ` (${d.cause.toLowerCase()})` : ''}`
+      return `planted ${took}${d.bed ? ` in ${d.bed}` : ''}${d.cause ? ` (${d.cause.toLowerCase()})` : ''}`
     case 'corrected':
       if (d.strikes !== undefined) return `a weighing struck out: ${d.why}`
       return `corrected by ${event.weightG > 0 ? '+' : ''}${grams(event.weightG)}${d.why ? `: ${d.why}` : ''}`

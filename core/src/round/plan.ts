@@ -13,6 +13,10 @@ export type JobKind =
   | 'take-out'
   | 'shake'
   | 'overdue'
+  | 'look-bed'
+  | 'cut-scapes'
+  | 'lift'
+  | 'plant'
 
 export interface Job {
   kind: JobKind

@@ -71,6 +71,15 @@ export const eventRows = (db: Client, id: string) =>
     id,
   )
 
+export const bedRows = (db: Client, id: string) =>
+  rowsOf<NonNullable<HouseholdFile['beds']>[number]>(
+    db,
+    `select id, on_day as "on", crop, variety, bed, grows_in as "growsIn", what, value, pieces, weight_g as "weightG", struck,
+       ${utc('recorded_at')} as "recordedAt"
+     from bed_entries where household_id = $1 order by recorded_at, id`,
+    id,
+  )
+
 export const importRows = (db: Client, id: string) =>
   rowsOf<Rows<'imports'>[number]>(
     db,
@@ -163,6 +172,21 @@ const labelOf = (
   bed: bed === undefined ? (harvest?.bed ?? null) : bed,
   bed_marked: bedMarked ?? harvest?.bedMarked ?? false,
 })
+
+export const addBeds = (db: Client, id: string, rows: NonNullable<HouseholdFile['beds']>) =>
+  fill(
+    db,
+    'bed_entries',
+    'id uuid, on_day date, crop text, variety text, bed text, grows_in text, what text, value real, pieces integer, weight_g integer, struck boolean, recorded_at timestamptz',
+    id,
+    rows.map(({ on, growsIn, weightG, recordedAt, ...rest }) => ({
+      ...rest,
+      on_day: on,
+      grows_in: growsIn,
+      weight_g: weightG,
+      recorded_at: recordedAt,
+    })),
+  )
 
 export const addPictures = async (db: Client, id: string, rows: HouseholdFile['lots']): Promise<void> => {
   for (const { id: lot, picture } of rows) {

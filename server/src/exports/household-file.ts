@@ -22,6 +22,7 @@ export const canonicalHash = (file: unknown): string => createHash('sha256').upd
 /** Everything of a household, as its open file has it. */
 export async function householdFileOf(db: Client, id: string): Promise<HouseholdFile> {
   const events = await rows.eventRows(db, id)
+  const beds = await rows.bedRows(db, id)
   const numberOf = new Map(events.map(({ id: own, n }) => [own, n]))
   return {
     format: 'vadose-household',
@@ -32,6 +33,7 @@ export async function householdFileOf(db: Client, id: string): Promise<Household
     harvests: await rows.harvestRows(db, id),
     lots: await rows.lotRows(db, id),
     events: events.map(({ id: _, details, ...event }) => ({ ...event, details: renumbered(details, numberOf) })),
+    ...(beds.length > 0 ? { beds } : {}),
     imports: await rows.importRows(db, id),
     mappings: await rows.mappingRows(db, id),
     sensors: await rows.sensorRows(db, id),
@@ -101,6 +103,7 @@ export async function bringHousehold(db: Client, id: string, file: HouseholdFile
     const of = act ? acts.get(act)! : null
     idOf.set(event.n, await rows.addEvent(db, id, event, renumbered(details, idOf), of))
   }
+  await rows.addBeds(db, id, file.beds ?? [])
   await rows.addImports(db, id, file.imports)
   await rows.addMappings(db, id, file.mappings)
   // nobody has the token of a real one until it is given another

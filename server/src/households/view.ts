@@ -1,5 +1,5 @@
 import type { Frame } from '@vadose/contract/households'
-import { planOf, stockAhead, type House } from '@vadose/core/forecast'
+import { bedVerdict, planOf, stockAhead, type House } from '@vadose/core/forecast'
 import { daysBetween, seasonYearOf } from '@vadose/core/households'
 import type { Move } from '../projections'
 import type { HouseholdRow } from './queries'
@@ -29,13 +29,26 @@ export function frameOf(household: HouseholdRow, house: House, moves: readonly M
       startsOn,
       endsOn,
       stock: house.once(null, 'stock', [house.lots, moves, today], () => stockOf(house, moves, startsOn, days)),
-      jobDays: house.once(null, 'job days', [house.lots, house.places, today], () =>
+      harvests: harvestsAhead(house, startsOn, days),
+      jobDays: house.once(null, 'job days', [house.lots, house.places, house.stands, today], () =>
         [...new Set(planOf(house).map((job) => Math.max(todayDay, daysBetween(startsOn, job.dueOn))))]
           .filter((day) => day < days)
           .sort((a, b) => a - b),
       ),
     },
   }
+}
+
+/** What is likely to be lifted in this year, by its beds. */
+function harvestsAhead(house: House, startsOn: string, days: number): Frame['year']['harvests'] {
+  const todayDay = daysBetween(startsOn, house.today)
+  return house.stands.flatMap((stand) => {
+    const window = stand.over ? null : bedVerdict(house, stand)?.window
+    if (!window) return []
+    const from = Math.max(todayDay, daysBetween(startsOn, window.from))
+    const to = Math.min(days - 1, Math.max(from, daysBetween(startsOn, window.to)))
+    return from < days ? [{ crop: stand.crop, bed: stand.bed, from, to }] : []
+  })
 }
 
 function stockOf(house: House, moves: readonly Move[], startsOn: string, days: number): Frame['year']['stock'] {

@@ -1,7 +1,8 @@
 import { House, sameRecord, stateOf } from '@vadose/core/forecast'
-import { dayMs } from '@vadose/core/households'
+import { civilDateOf, dayMs } from '@vadose/core/households'
 import { recordOf } from '@vadose/core/readings'
 import { almanacOf } from '../almanac'
+import { bedEntriesSince } from '../beds'
 import { asHousehold, type Pool } from '../database'
 import { nowOf, type HouseholdRow } from '../households'
 import { placesOf } from '../places'
@@ -21,6 +22,7 @@ import {
   expectedOutdoors,
   rainByDay,
   placesNow,
+  standsNow,
   workIn,
 } from './known'
 import { monthOf, monthOfHours } from './place-hours'
@@ -133,6 +135,8 @@ export class Houses {
       }
       const expected = await expectedOutdoors(db, id, nowMs)
       const moved = await movesSince(db, id, since)
+      const moves = movesOf(moved, household.timeZone)
+      const bedEntries = await bedEntriesSince(db, id, civilDateOf(since.getTime(), household.timeZone))
       return {
         household,
         house: new House({
@@ -142,6 +146,7 @@ export class Houses {
           almanac,
           nowMs,
           rainMm: rainByDay(household, rain, expected.rain, nowMs),
+          stands: standsNow(bedEntries, moves, civilDateOf(nowMs, household.timeZone)),
         }),
         places,
         measured,
@@ -150,7 +155,8 @@ export class Houses {
         lots,
         lastEvent,
         moved,
-        moves: movesOf(moved, household.timeZone),
+        moves,
+        bedEntries,
         catchingUp: undefined,
       }
     })
@@ -184,6 +190,8 @@ export class Houses {
       const moved =
         movesWith(known.moved, await movesSince(db, id, new Date(0), known.lastEvent)) ??
         (await movesSince(db, id, since))
+      const moves = moved === known.moved ? known.moves : movesOf(moved, household.timeZone)
+      const bedEntries = await bedEntriesSince(db, id, civilDateOf(since.getTime(), household.timeZone))
       const lastEvent = touched.length > 0 ? await lastEventId(db, id) : known.lastEvent
       const { nowMs } = known.house
       const samePlaces = JSON.stringify(places) === JSON.stringify(known.places)
@@ -200,6 +208,7 @@ export class Houses {
             almanac,
             nowMs: Math.max(nowMs, nowOf(household)),
             rainMm: known.house.rainMm,
+            stands: standsNow(bedEntries, moves, known.house.today, known.house.stands),
           },
           known.house,
         ),
@@ -207,7 +216,8 @@ export class Houses {
         lots,
         lastEvent,
         moved,
-        moves: moved === known.moved ? known.moves : movesOf(moved, household.timeZone),
+        moves,
+        bedEntries,
         catchingUp: undefined,
       }
     })
@@ -240,6 +250,7 @@ export class Houses {
         almanac: known.house.almanac,
         nowMs,
         rainMm: rainByDay(household, known.rain, expected.rain, nowMs),
+        stands: known.house.stands,
       },
       known.house,
     )

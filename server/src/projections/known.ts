@@ -1,4 +1,5 @@
 import { hourMs } from '@vadose/core/air'
+import { standsOf, type BedEntry, type BedMove, type Stand } from '@vadose/core/beds'
 import {
   comingHour,
   House,
@@ -23,13 +24,9 @@ import { forecastHours, identitiesOf, type MonthRow, type MoveRow } from './quer
 /** a weather forecast further ahead than this is no better than the season, days */
 const forecastDays = 10
 
-/** Grams that moved on one day. */
-export interface Move {
+/** What came and went on one day. */
+export interface Move extends BedMove {
   id: number
-  on: string
-  kind: string
-  crop: string
-  weightG: number
 }
 
 export interface Measured {
@@ -51,6 +48,8 @@ export interface Known {
   /** rows of the ledger that changed a weight, or what another row says */
   moved: readonly MoveRow[]
   moves: Move[]
+  /** what was written down at the beds */
+  bedEntries: readonly BedEntry[]
   /** air that has come since the forecasts were made is being worked in */
   catchingUp: Promise<void> | undefined
 }
@@ -72,7 +71,17 @@ export function movesWith(known: readonly MoveRow[], rows: readonly MoveRow[]): 
 export const movesOf = (rows: readonly MoveRow[], zone: string): Move[] =>
   standing(rows)
     .filter(({ weightG }) => weightG !== 0)
-    .map(({ id, atMs, kind, crop, weightG }) => ({ id, on: civilDateOf(atMs, zone), kind, crop, weightG }))
+    .map(({ id, atMs, kind, crop, code, variety, bed, weightG, pieces, details }) => ({
+      id,
+      on: civilDateOf(atMs, zone),
+      kind,
+      crop,
+      code,
+      variety,
+      bed: kind === 'planted' ? (details.bed ?? null) : bed,
+      weightG,
+      pieces,
+    }))
 
 export async function lotsOf(
   db: Client,
@@ -192,4 +201,19 @@ export function workIn(known: Known, rows: readonly MonthRow[], nowMs: number): 
       epoch: was.epoch + (late ? 1 : 0),
     })
   }
+}
+
+/** What stands in the beds; the very same as before where it is told the same. */
+export function standsNow(
+  entries: readonly BedEntry[],
+  moves: readonly Move[],
+  today: string,
+  before: readonly Stand[] = [],
+): readonly Stand[] {
+  const known = new Map(before.map((stand) => [stand.key, stand]))
+  const stands = standsOf(entries, moves, today).map((stand) => {
+    const was = known.get(stand.key)
+    return was && JSON.stringify(was) === JSON.stringify(stand) ? was : stand
+  })
+  return stands.length === before.length && stands.every((stand, i) => stand === before[i]) ? before : stands
 }

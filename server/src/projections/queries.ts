@@ -125,20 +125,27 @@ export const keepLotNow = (
 export interface MoveRow extends LotEvent {
   id: number
   crop: string
+  code: string
+  variety: string | null
+  bed: string | null
 }
 
 /** Entries since an instant that changed a weight, or what others say. */
 export const movesSince = async (db: Client, householdId: string, since: Date, afterId = 0): Promise<MoveRow[]> =>
   (
-    await db.query<Pick<MoveRow, 'id' | 'kind' | 'crop' | 'weightG' | 'details'> & { at: Date }>(
-      `select e.id, e.at, e.kind, l.crop, e.weight_g as "weightG",
-         case when e.kind in ('undone', 'restated') then e.details else '{}' end as details
+    await db.query<
+      Pick<MoveRow, 'id' | 'kind' | 'crop' | 'code' | 'variety' | 'bed' | 'weightG' | 'pieces' | 'details'> & {
+        at: Date
+      }
+    >(
+      `select e.id, e.at, e.kind, l.crop, l.code, l.variety, l.bed, e.weight_g as "weightG", e.pieces,
+         case when e.kind in ('undone', 'restated', 'planted') then e.details else '{}' end as details
        from lot_events e join lots l on l.household_id = e.household_id and l.id = e.lot_id
        where e.household_id = $1 and e.at >= $2 and e.id > $3
          and (e.weight_g <> 0 or e.kind in ('undone', 'restated', 'relabelled')) order by e.id`,
       [householdId, since, afterId],
     )
-  ).rows.map(({ at, ...row }) => ({ ...row, atMs: at.getTime(), pieces: 0, placeId: null }))
+  ).rows.map(({ at, ...row }) => ({ ...row, atMs: at.getTime(), placeId: null }))
 
 export interface PlaceRow {
   id: string

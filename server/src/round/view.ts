@@ -14,6 +14,7 @@ import {
   type LotState,
   type PlannedJob,
 } from '@vadose/core/forecast'
+import type { Stand } from '@vadose/core/beds'
 import { addDays } from '@vadose/core/households'
 import { weatherSays } from '@vadose/core/round'
 import { troubledRows } from '../lots'
@@ -33,24 +34,29 @@ const titles: Record<JobView['kind'], (what: string, feels: string, marked: stri
   rotate: (what) => `Change the trays of ${what} round`,
   'take-out': (what) => `Take the ${what} out of the dryer`,
   shake: (what) => `Shake the jar of ${what}`,
+  'look-bed': (what) => `Look at the ${what}`,
+  'cut-scapes': (what) => `Cut the scapes of the ${what}`,
+  lift: (what) => `Lift the ${what}`,
+  plant: (what) => `Plant the ${what}`,
 }
 
 /** A job in the household's words. */
 export function jobView(house: House, job: PlannedJob): JobView {
-  const { lot, place, kind } = job
+  const { lot, place, stand, kind } = job
   const basis =
     lot?.stage === 'drying' && kind === 'weigh' && curingOfLot(house, lot)
       ? (lot.history.weighings.at(-1)?.basis ?? null)
       : null
   const heap = lot?.cropData.heaps.find((h) => h.id === lot.heap)
-  const what = lot ? lotWords(lot, heap?.label) : (place?.name.toLowerCase() ?? '')
+  const what = lot ? lotWords(lot, heap?.label) : stand ? standWords(house, stand) : (place?.name.toLowerCase() ?? '')
   return {
-    id: `${kind}-${lot?.code ?? place?.id}`,
+    id: `${kind}-${lot?.code ?? stand?.key ?? place?.id}`,
     kind,
     dueOn: job.dueOn,
     why: job.why,
     code: lot?.code ?? null,
-    crop: lot?.crop ?? null,
+    crop: lot?.crop ?? stand?.crop ?? null,
+    stand: stand ? { key: stand.key, bed: stand.bed, variety: stand.variety, growsIn: stand.growsIn } : null,
     title:
       basis === 'lot'
         ? `Weigh all the ${what}`
@@ -71,6 +77,10 @@ const lotWords = (lot: LotState, heapLabel?: string): string =>
   lot.heap === 'sound' || lot.heap === 'small' || !heapLabel
     ? lot.cropData.plural
     : `${lot.cropData.plural}, ${heapLabel.toLowerCase()}`
+
+/** “garlic Red Moor, Bed 3” */
+const standWords = (house: House, { crop, variety, bed }: Stand): string =>
+  `${house.almanac.byId.get(crop)?.plural ?? crop}${variety ? ` ${variety}` : ''}, ${bed}`
 
 const eatFirstShown = 4
 const nextDaysShown = 5

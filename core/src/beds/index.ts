@@ -1,0 +1,4 @@
+export * from './entry'
+export * from './stands'
+export * from './verdict'
+export * from './says'

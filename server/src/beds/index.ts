@@ -1,0 +1,1 @@
+export { bedEntriesSince } from './queries'
