@@ -5,6 +5,7 @@ import { expect, test } from './page'
 const views = [
   '/',
   '/bring-in',
+  '/beds',
   '/line',
   '/stores',
   '/larder',

@@ -36,6 +36,8 @@ export const jobView = closed({
   basis,
   /** of what has outlived its time: how many to look at to say it is fine, and what all of it weighs, g */
   overdue: nullable(closed({ lookAt: number, weightG: number })),
+  /** what is to be planted: how much of it there is */
+  plantG: nullable(number),
   /** what is to be used up: how much of it there is */
   useG: nullable(number),
 })

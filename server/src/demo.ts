@@ -4,6 +4,7 @@ import { householdAddress, instantOf } from '@vadose/core/households'
 import { curingOf, weightShare } from '@vadose/core/line'
 import type { LotAct } from '@vadose/core/lots'
 import { quarryHouse, steps, type Step } from '@vadose/demo/quarry-house'
+import { addBedEntry } from './beds'
 import { inTransaction, type Client, type Pool } from './database'
 import { addHousehold, allHouseholds, householdById, removeHousehold, setPracticeNow, setWhole } from './households'
 import { furnish } from './households/write'
@@ -113,6 +114,13 @@ async function play(playing: Playing, step: Step): Promise<void> {
     await inMoment(async () => undefined)
     const weightG = await scaleShows(playing, step)
     await inMoment((db) => writeAct(db, moment, step.code, { act: 'weigh', weightG, basis: 'bunch', sure: true }, null))
+    return
+  }
+  if (step.do === 'look') {
+    const { on, crop, variety, bed, what, value = null } = step
+    await inMoment((db) =>
+      addBedEntry(db, id, { on, crop, variety, bed, growsIn: 'bed', what, value, pieces: null, weightG: null }),
+    )
     return
   }
   const { act } = step

@@ -22,9 +22,11 @@ const nobody = computed(() => !householdHere || frame.unknown)
 const inTab = computed(() =>
   ['finish', 'dry'].includes(String(route.name))
     ? 'line'
-    : ['lot', 'tag', 'check'].includes(String(route.name))
+    : ['lot', 'tag', 'check', 'sort', 'right'].includes(String(route.name))
       ? 'stores'
-      : route.name,
+      : route.name === 'beds'
+        ? 'bring-in'
+        : route.name,
 )
 const chosen = computed(() => (typeof route.query['on'] === 'string' ? route.query['on'] : undefined))
 
@@ -43,7 +45,8 @@ function onKey(event: KeyboardEvent) {
   else if (event.key === '/') {
     event.preventDefault()
     find.value?.focus()
-  } else if (event.key === 'z') void last.undo()
+  } else if (event.key === 'b') void router.push('/beds')
+  else if (event.key === 'z') void last.undo()
   else if (event.key === '?') keysShown.value = !keysShown.value
   else if (event.key === 'Escape') keysShown.value = false
 }
@@ -130,6 +133,8 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         </dt>
         <dd>{{ tab.label }}</dd>
       </template>
+      <dt><kbd>b</kbd></dt>
+      <dd>In the beds: looks before the harvest</dd>
       <dt><kbd>/</kbd></dt>
       <dd>Find a lot, crop or place</dd>
       <dt><kbd>u</kbd> <kbd>c</kbd> <kbd>s</kbd> <kbd>m</kbd></dt>

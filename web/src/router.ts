@@ -19,6 +19,7 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'today', component: () => import('./round/TodayView.vue') },
     { path: '/bring-in', name: 'bring-in', component: () => import('./intake/BringInView.vue') },
+    { path: '/beds', name: 'beds', component: () => import('./beds/BedsView.vue') },
     { path: '/line', name: 'line', component: () => import('./line/LineView.vue') },
     { path: '/stores', name: 'stores', component: () => import('./stores/StoresView.vue') },
     { path: '/larder', name: 'larder', component: () => import('./larder/LarderView.vue') },

@@ -97,6 +97,8 @@ export interface Readiness {
   sharePerWeek: Sourced
   earlyCost: string
   lateCost: string
+  /** the school that is gone by until the household says otherwise; the only one where there is one */
+  usual?: string
   /** days from cutting the scapes to lifting */
   scapeDays?: Sourced<Range>
   /** one lifted and looked into, which says more than what is seen above the ground */

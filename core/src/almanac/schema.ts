@@ -95,6 +95,7 @@ const readiness = object(['question', 'schools', 'sharePerWeek', 'earlyCost', 'l
   sharePerWeek: n(0.01, 3),
   earlyCost: text(),
   lateCost: text(),
+  usual: text(40),
   scapeDays: range(5, 60),
   tryOne: object(['what', 'outcomes'], {
     what: text(120),

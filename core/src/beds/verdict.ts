@@ -45,9 +45,11 @@ const firstLookDays = 28
 /** last year's day, give or take, days. Judgement. */
 const yearsDiffer = 10
 
-/** The school a household lifts by, or the last of the almanac's: theirs keep best. */
-export const liftingSchool = (crop: Crop, choice: string | undefined): ReadinessSchool | undefined =>
-  crop.readiness?.schools.find((s) => s.id === choice) ?? crop.readiness?.schools.at(-1)
+/** The school a household lifts by, or the almanac's usual one. */
+export function liftingSchool(crop: Crop, choice: string | undefined): ReadinessSchool | undefined {
+  const { schools = [], usual } = crop.readiness ?? {}
+  return schools.find((s) => s.id === (choice ?? usual)) ?? schools[0]
+}
 
 const newest = (entries: readonly BedEntry[], ...what: BedEntry['what'][]) =>
   entries.findLast((entry) => what.includes(entry.what))

@@ -22,8 +22,12 @@ function frostOn(lot: LotState, { past, ahead, kind }: PlaceState): { frostC?: n
 }
 
 /** Whether a place's air suits what is in it now. */
-export const verdictOn = (house: House, place: PlaceState) =>
-  placeVerdict(
+export function verdictOn(house: House, place: PlaceState): { suits: boolean; says: string } {
+  const beds = place.kind === 'outdoors' ? house.stands.filter((stand) => !stand.over).length : 0
+  if (beds > 0 && !house.lots.some((lot) => lot.placeId === place.id)) {
+    return { suits: true, says: beds === 1 ? 'one bed watched' : `${beds} beds watched` }
+  }
+  return placeVerdict(
     workable(house)
       .filter((lot) => lot.placeId === place.id)
       .map((lot): LotInPlace => {
@@ -39,3 +43,4 @@ export const verdictOn = (house: House, place: PlaceState) =>
         }
       }),
   )
+}

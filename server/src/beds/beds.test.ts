@@ -86,15 +86,30 @@ describe('what is kept back for planting', () => {
     const { code } = lots.find((lot) => lot.heap === 'planting')!
     const act = (body: object) => at.client.post(`/lots/${code}/acts`, { requestId: randomUUID(), ...body })
     await at.client.post('/clock', { to: 'next-week' })
-    const finish = { act: 'finish', neck: 'long', pack: 'net', placeId: at.place('North room'), weightG: 1100, sure: true }
+    const finish = {
+      act: 'finish',
+      neck: 'long',
+      pack: 'net',
+      placeId: at.place('North room'),
+      weightG: 1100,
+      sure: true,
+    }
     expect((await act({ ...finish, pieces: 30 })).status).toBe(201)
     expect(await job('plant')).toBeUndefined()
     for (let week = 0; week < 15; week++) await at.client.post('/clock', { to: 'next-week' })
-    expect(await job('plant')).toMatchObject({ code, dueOn: '2026-10-01', why: 'Planting time is October and November.' })
+    expect(await job('plant')).toMatchObject({
+      code,
+      dueOn: '2026-10-01',
+      why: 'Planting time is October and November.',
+    })
     const { status, body } = await act({ act: 'plant', pieces: 24, bed: 'Bed 11' })
     expect([status, body.error]).toEqual([201, undefined])
     const planted = (await bed('Bed 11'))!
-    expect(planted).toMatchObject({ plantedOn: expect.stringMatching(/^2026-10/), from: [code], planted: { pieces: 24 } })
+    expect(planted).toMatchObject({
+      plantedOn: expect.stringMatching(/^2026-10/),
+      from: [code],
+      planted: { pieces: 24 },
+    })
     expect(planted.verdict!.next!.on > '2027-05-01').toBe(true)
     // struck out, nothing was planted there
     const { events } = (await at.client.get(`/lots/${code}`)).body

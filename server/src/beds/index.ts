@@ -1,1 +1,1 @@
-export { bedEntriesSince } from './queries'
+export { addBedEntry, bedEntriesSince } from './queries'

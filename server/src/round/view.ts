@@ -68,6 +68,7 @@ export function jobView(house: House, job: PlannedJob): JobView {
     expectedG: basis && lot ? expectedG(house, lot) : null,
     basis,
     overdue: kind === 'overdue' && lot ? { lookAt: keepingOf(house, lot).lookAt, weightG: lot.weightG } : null,
+    plantG: kind === 'plant' && lot ? lot.weightG : null,
     useG: kind === 'use' && lot ? lot.weightG : null,
   }
 }

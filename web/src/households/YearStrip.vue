@@ -40,7 +40,13 @@ const summary = computed(() => {
   return `The year: ${weight(now)} in the house today. Days with jobs: ${props.year.jobDays
     .slice(0, 8)
     .map((d) => fullDate(addDays(props.year.startsOn, d)))
-    .join(', ')}`
+    .join(', ')}${
+    props.year.harvests.length
+      ? `. Likely harvests: ${props.year.harvests
+          .map((h) => `${h.bed} from ${fullDate(addDays(props.year.startsOn, h.from))}`)
+          .join(', ')}`
+      : ''
+  }`
 })
 </script>
 
@@ -58,6 +64,15 @@ const summary = computed(() => {
     </g>
     <path class="counted" :d="shape(counted)" />
     <path class="forecast" :d="shape(forecast)" />
+    <rect
+      v-for="h in year.harvests"
+      :key="`${h.crop} ${h.bed} ${h.from}`"
+      class="harvest"
+      :x="x(h.from)"
+      :width="Math.max(4, x(h.to) - x(h.from))"
+      :y="base - 7"
+      height="7"
+    />
     <line class="base" x1="0" :x2="width" :y1="base" :y2="base" />
     <line class="today" :x1="x(todayDay)" :x2="x(todayDay)" y1="16" y2="52" />
     <ellipse v-for="d in year.jobDays" :key="d" class="job" :cx="x(d)" cy="51.5" rx="2.3" ry="2.6" />
@@ -83,6 +98,12 @@ const summary = computed(() => {
 }
 .forecast {
   fill: var(--stock-ahead);
+}
+.harvest {
+  fill: none;
+  stroke: var(--stock);
+  stroke-width: 1.6;
+  stroke-dasharray: 3 2;
 }
 .base {
   stroke: var(--band-line);

@@ -7,11 +7,13 @@ import { isCivilDate } from '@vadose/core/households'
 import { joinsOf } from '@vadose/core/intake'
 import { DayField } from '../kit'
 import { ElButton, ElInput } from 'element-plus'
-import { computed, nextTick, reactive, ref, watch } from 'vue'
+import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
 import type { ApiError } from '../call'
-import { cropOf, type Crop } from '../almanac'
+import { allCrops, cropOf, type Crop } from '../almanac'
 import { largeUnit, refused, shortDate, useFrame, weight } from '../households'
 import { countFrom } from '../lots'
+import BedsCard from './BedsCard.vue'
 import BroughtIn from './BroughtIn.vue'
 import CropChooser from './CropChooser.vue'
 import { emptyHeaps, heapsToSend, keptFrom, markOf, proposedPlace, sumHarvest, type HeapEntry } from './harvest'
@@ -54,6 +56,15 @@ function choose(next: Crop | undefined) {
   heaps.clear()
   for (const [id, entry] of emptyHeaps(next, places.value ?? [])) heaps.set(id, entry)
 }
+const route = useRoute()
+/** From a bed: what was looked at there is brought in. */
+onMounted(() => {
+  const told = allCrops().find(({ id }) => id === route.query['crop'])
+  if (!told) return
+  choose(told)
+  variety.value = String(route.query['variety'] ?? '')
+  bed.value = String(route.query['bed'] ?? '') || bed.value
+})
 /** What the last harvest of the crop said, where nothing has been typed. */
 function remember() {
   const last = memory.value?.find((m) => m.crop === crop.value?.id)
@@ -217,7 +228,14 @@ function again() {
         </div>
       </div>
       <aside class="stack">
-        <ReadinessLook v-model="signShare" :crop="crop" :today="frame.today" :weather="weather ?? []" />
+        <ReadinessLook
+          v-model="signShare"
+          :crop="crop"
+          :variety="variety"
+          :bed="bed"
+          :today="frame.today"
+          :weather="weather ?? []"
+        />
         <KeepBack
           v-if="plantingHeap && crop.givesPerPiece"
           :crop="crop"
@@ -232,6 +250,7 @@ function again() {
         </section>
       </aside>
     </div>
+    <BedsCard v-if="!crop" />
     <PickRow v-if="!crop" :memory="memory ?? []" />
     <p v-if="!crop" class="soft">
       Choose what came in. Weigh it, sort it into heaps, and every heap becomes a lot with a tag.

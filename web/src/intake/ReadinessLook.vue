@@ -1,13 +1,16 @@
 <script setup lang="ts">
-import { DayField, stepThrough } from '../kit'
+import { listBeds } from '@vadose/contract/beds'
+import { ElButton } from 'element-plus'
+import { useWriteDown } from '../beds'
+import { stepThrough } from '../kit'
+import { useView } from '../view'
 import type { WeatherDay } from '@vadose/contract/places'
 import { dryForDays, readinessVerdicts, unwateredDays, weatherAdvice } from '@vadose/core/intake'
-import { addDays } from '@vadose/core/households'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Crop } from '../almanac'
-import { longDate } from '../households'
+import { inUnits, longDate } from '../households'
 
-const props = defineProps<{ crop: Crop; today: string; weather: WeatherDay[] }>()
+const props = defineProps<{ crop: Crop; variety: string; bed: string; today: string; weather: WeatherDay[] }>()
 const share = defineModel<number | undefined>({ required: true })
 const look = computed(() => props.crop.readiness)
 const inAll = computed(() => look.value?.countOf?.value ?? (look.value?.stages?.length ?? 2) - 1)
@@ -27,11 +30,27 @@ const advice = computed(() =>
 const dry = computed(() =>
   props.crop.curing ? dryForDays(props.weather.filter((day) => !day.ahead && day.on < props.today)) : null,
 )
-const scapesCut = ref('')
-const scapeWindow = computed(() => {
-  const days = props.crop.readiness?.scapeDays?.value
-  return days && scapesCut.value ? days.map((n) => longDate(addDays(scapesCut.value, n))).join(' – ') : ''
-})
+const { answer: stands } = useView(listBeds)
+const named = (a: string | null, b: string) => !a || !b.trim() || a.toLowerCase() === b.trim().toLowerCase()
+/** what was seen of it before it was brought in */
+const seen = computed(() =>
+  (stands.value ?? []).filter(
+    (stand) =>
+      !stand.over && stand.crop === props.crop.id && named(stand.bed, props.bed) && named(stand.variety, props.variety),
+  ),
+)
+const { writeDown, refusal, busy } = useWriteDown()
+const kept = ref(false)
+watch(share, () => (kept.value = false))
+async function keep() {
+  const at = {
+    crop: props.crop.id,
+    variety: props.variety.trim() || null,
+    bed: props.bed.trim(),
+    growsIn: 'bed' as const,
+  }
+  kept.value = await writeDown(at, { what: 'sign', value: share.value! })
+}
 const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
 </script>
 
@@ -72,11 +91,14 @@ const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
         </p>
       </li>
     </ul>
-    <label v-if="look?.scapeDays" class="field"
-      >Scapes cut on <DayField v-model="scapesCut" label="Scapes cut on" clearable placeholder="if you cut them"
-    /></label>
-    <p v-if="scapeWindow">
-      By the scapes, lift <strong>{{ scapeWindow }}</strong>: three to four weeks after the cut.
+    <div v-if="share !== undefined && bed.trim()" class="row">
+      <ElButton v-if="!kept" :disabled="busy" @click="keep">Not yet: keep this look at {{ bed }}</ElButton>
+      <RouterLink v-else to="/beds">Kept; it is asked about again in time</RouterLink>
+    </div>
+    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <p v-for="stand in seen.slice(0, 3)" :key="stand.key" class="bed">
+      <strong>{{ stand.bed }}</strong>: {{ inUnits(stand.verdict?.says[0] ?? '') }}
+      <RouterLink :to="{ path: '/beds', query: { stand: stand.key } }">its looks</RouterLink>
     </p>
   </section>
 </template>

@@ -18,6 +18,7 @@ const taking = ref<HowMuchOf>()
 const piecesText = ref(props.lot.pieces === null ? '' : String(props.lot.pieces))
 const weightText = ref('')
 const why = ref('')
+const bed = ref('')
 type Whither = 'use' | 'plant' | 'give' | 'feed'
 const whither = ref<Whither | undefined>(props.lot.fate === 'plant' ? 'plant' : 'use')
 const feed = computed(() => feeding(crop.value))
@@ -62,7 +63,13 @@ async function keep() {
         ? await act(code, { act: 'lose', cause: why.value, to: ending.value ?? 'compost', ...taking.value! })
         : to === 'feed'
           ? await act(code, { act: 'feed', to: 'hens', ...taking.value! })
-          : await act(code, { act: to, ...taking.value! })
+          : to === 'plant'
+            ? await act(code, {
+                act: 'plant',
+                ...taking.value!,
+                ...(bed.value.trim() ? { bed: bed.value.trim() } : {}),
+              })
+            : await act(code, { act: to, ...taking.value! })
   if (done) emit('done')
 }
 </script>
@@ -94,6 +101,9 @@ async function keep() {
       <ElInput v-model="why" aria-label="Why" placeholder="why, for the record" class="why" />
     </div>
     <Choices v-if="kind === 'use'" v-model="whither" label="Where it goes" :options="whithers" />
+    <label v-if="kind === 'use' && whither === 'plant'" class="field"
+      >Bed <ElInput v-model="bed" class="grams" maxlength="60" placeholder="where it was planted"
+    /></label>
     <p v-if="kind === 'use' && whither === 'feed'" class="soft">{{ feed.says }}</p>
     <template v-if="kind === 'lose'">
       <Choices v-model="why" label="What went wrong" :options="causes.map((cause) => ({ id: cause, label: cause }))" />

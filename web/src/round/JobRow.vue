@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { JobView } from '@vadose/contract/round'
 import { daysBetween } from '@vadose/core/households'
-import { ElButton } from 'element-plus'
+import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropColour } from '../almanac'
+import { useWriteDown } from '../beds'
 import { EndTests } from '../line'
 import { useAct, WeighField } from '../lots'
 import { inUnits } from '../households'
@@ -13,6 +14,16 @@ const props = defineProps<{ job: JobView; placeId: string; today: string; where?
 const { act, refusal, busy } = useAct()
 const testing = ref(false)
 const late = computed(() => daysBetween(props.job.dueOn, props.today))
+
+const atBed = computed(() => (props.job.stand && props.job.crop ? { ...props.job.stand, crop: props.job.crop } : null))
+const { writeDown, refusal: notNoted, busy: noting } = useWriteDown()
+const cutScapes = () => atBed.value && writeDown(atBed.value, { what: 'scapes-cut' })
+const bringIn = computed(() => {
+  const { crop, bed, variety } = atBed.value!
+  return { path: '/bring-in', query: { crop, bed, ...(variety ? { variety } : {}) } }
+})
+const bed = ref('')
+const plantAll = (code: string) => act(code, { act: 'plant', weightG: props.job.plantG!, bed: bed.value.trim() })
 </script>
 
 <template>
@@ -27,7 +38,7 @@ const late = computed(() => daysBetween(props.job.dueOn, props.today))
         {{ inUnits(job.why) }}<template v-if="late > 1 && !job.overdue"> Due {{ late }} days ago.</template>
       </p>
       <EndTests v-if="testing && job.code && job.crop" :code="job.code" :crop="job.crop" @done="testing = false" />
-      <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+      <p v-if="refusal ?? notNoted" class="bad" role="alert">{{ (refusal ?? notNoted)!.message }}</p>
     </div>
     <div class="control">
       <WeighField
@@ -82,6 +93,21 @@ const late = computed(() => daysBetween(props.job.dueOn, props.today))
         >
         <RouterLink class="el-button" to="/line">Beads or mould</RouterLink>
       </template>
+      <RouterLink
+        v-else-if="job.kind === 'look-bed' && job.stand"
+        class="el-button el-button--primary"
+        :to="{ path: '/beds', query: { stand: job.stand.key } }"
+        >Look</RouterLink
+      >
+      <ElButton v-else-if="job.kind === 'cut-scapes' && atBed" :disabled="noting" @click="cutScapes">Cut</ElButton>
+      <RouterLink v-else-if="job.kind === 'lift' && atBed" class="el-button el-button--primary" :to="bringIn"
+        >Bring it in</RouterLink
+      >
+      <form v-else-if="job.kind === 'plant' && job.code" class="plant" @submit.prevent="plantAll(job.code)">
+        <ElInput v-model="bed" maxlength="60" aria-label="Bed they went into" placeholder="which bed" />
+        <ElButton native-type="submit" :disabled="busy || !bed.trim()">All planted</ElButton>
+        <RouterLink class="el-button" :to="`/lots/${job.code}`">Some</RouterLink>
+      </form>
       <ReadField v-else-if="job.kind === 'read'" :place-id="placeId" />
     </div>
   </article>
@@ -109,6 +135,13 @@ const late = computed(() => daysBetween(props.job.dueOn, props.today))
 .control {
   display: flex;
   gap: 8px;
+}
+.plant {
+  display: flex;
+  gap: 8px;
+}
+.plant .el-input {
+  width: 130px;
 }
 .control .el-button + .el-button {
   margin: 0;

@@ -1,0 +1,58 @@
+import { check, uses, type Step } from './steps'
+
+export const season2025: Step[] = [
+  {
+    on: '2025-07-10',
+    hour: 11,
+    do: 'harvest',
+    crop: 'garlic-hardneck',
+    variety: 'Quarry Stiff',
+    bed: 'Bed 5',
+    signShare: 0.45,
+    heaps: [
+      { heap: 'sound', weightG: 4300, place: 'Veranda' },
+      { heap: 'nicked', weightG: 520, pieces: 9, place: 'Kitchen' },
+    ],
+  },
+  ...uses('G25-2', '2025-07-14', 4, 5, [2, 3, 2, 2]),
+  {
+    on: '2025-08-04',
+    hour: 10,
+    do: 'act',
+    code: 'G25-1',
+    act: { act: 'finish', neck: 'short', pack: 'net', place: 'North room', weightG: 2980, pieces: 72 },
+  },
+  ...uses('G25-1', '2025-08-12', 20, 8.5, [2, 3, 2, 4]),
+  check('2025-10-12', 'G25-1', 20),
+  check('2025-12-20', 'G25-1', 18, [{ fault: 'sprouting', pieces: 2, action: 'eat' }]),
+  ...uses('G25-3', '2025-12-23', 2, 4, [1]),
+  {
+    on: '2026-02-14',
+    hour: 12,
+    do: 'act',
+    code: 'G25-1',
+    act: { act: 'lose', pieces: 15, cause: 'sprouted and hollow' },
+  },
+  {
+    on: '2025-08-16',
+    hour: 11,
+    do: 'harvest',
+    crop: 'onion-storing',
+    variety: 'Amber Globe',
+    bed: 'Bed 2',
+    signShare: 0.8,
+    heaps: [{ heap: 'sound', weightG: 21500, place: 'Veranda' }],
+  },
+  {
+    on: '2025-09-06',
+    hour: 10,
+    do: 'act',
+    code: 'N25-1',
+    act: { act: 'finish', neck: 'short', pack: 'sack', place: 'North room', weightG: 17900, pieces: 148 },
+  },
+  ...uses('N25-1', '2025-09-12', 30, 6.2, [4, 5, 3, 4]),
+  check('2025-11-02', 'N25-1', 24, [{ fault: 'neck-rot', pieces: 2, action: 'bin' }]),
+  check('2026-01-18', 'N25-1', 22, [{ fault: 'sprouting', pieces: 4, action: 'eat' }]),
+  ...uses('N25-2', '2026-01-20', 2, 5, [2]),
+  { on: '2026-03-21', hour: 12, do: 'act', code: 'N25-1', act: { act: 'lose', pieces: 21, cause: 'sprouted, soft' } },
+]

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { scapeTurnSteps } from '@vadose/core/beds'
+import { ElButton, ElInput } from 'element-plus'
+import { computed, ref } from 'vue'
+import { cropOf } from '../almanac'
+import { useFrame } from '../households'
+import { Choices, DayField } from '../kit'
+import { useWriteDown, type AtBed, type Seen } from './write-down'
+
+/** What can be seen and done at a bed: one tap writes it down. */
+const props = defineProps<{ at: AtBed; planted: boolean }>()
+const emit = defineEmits<{ kept: [] }>()
+const frame = useFrame()
+const { writeDown, refusal, busy } = useWriteDown()
+const crop = computed(() => cropOf(props.at.crop))
+const look = computed(() => crop.value.readiness)
+const on = ref(frame.today)
+const day = computed(() => on.value || frame.today)
+const steps = computed(() => {
+  const { stages, countOf } = look.value ?? {}
+  const labels = stages ?? (countOf ? Array.from({ length: countOf.value + 1 }, (_, i) => String(i)) : [])
+  return labels.map((label, i) => ({ id: String(i / (labels.length - 1)), label }))
+})
+const turns = scapeTurnSteps.map(({ value, label }) => ({ id: String(value), label }))
+const outcomes = computed(() => (look.value?.tryOne?.outcomes ?? []).map(({ label }, i) => ({ id: String(i), label })))
+const topsFall = computed(() => crop.value.group === 'allium' && /tops/i.test(look.value?.question ?? ''))
+const driesOff = computed(() => crop.value.curing?.clock === 'drying-power')
+const planting = ref(false)
+const pieces = ref('')
+const count = computed(() => (/^\s*\d+\s*$/.test(pieces.value) ? Number(pieces.value) : null))
+
+async function keep(seen: Seen) {
+  const done = await writeDown(props.at, { ...seen, ...(day.value === frame.today ? {} : { on: day.value }) })
+  if (!done) return
+  planting.value = false
+  emit('kept')
+}
+</script>
+
+<template>
+  <div class="look stack" :aria-busy="busy">
+    <template v-if="look && steps.length">
+      <h4>{{ look.question }}</h4>
+      <Choices
+        :model-value="undefined"
+        :label="look.question"
+        :options="steps"
+        @update:model-value="keep({ what: 'sign', value: Number($event) })"
+      />
+    </template>
+    <template v-if="look?.scapeDays">
+      <h4>How far have the scapes turned?</h4>
+      <Choices
+        :model-value="undefined"
+        label="Turns of the scapes"
+        :options="turns"
+        @update:model-value="keep({ what: 'scapes', value: Number($event) })"
+      />
+    </template>
+    <template v-if="look?.tryOne">
+      <h4>{{ look.tryOne.what }}</h4>
+      <Choices
+        :model-value="undefined"
+        :label="look.tryOne.what"
+        :options="outcomes"
+        @update:model-value="keep({ what: 'tried', value: Number($event) })"
+      />
+    </template>
+    <div class="row done" role="group" aria-label="Done at the bed">
+      <ElButton v-if="look?.scapeDays" :disabled="busy" @click="keep({ what: 'scapes-cut' })">Scapes cut</ElButton>
+      <ElButton v-if="driesOff" :disabled="busy" @click="keep({ what: 'unwatered' })">Watering ended</ElButton>
+      <ElButton v-if="at.growsIn !== 'bed'" :disabled="busy" @click="keep({ what: 'watered' })">Watered</ElButton>
+      <ElButton v-if="topsFall" :disabled="busy" @click="keep({ what: 'tops-bent' })">Tops bent over</ElButton>
+      <ElButton v-if="!planted" :aria-expanded="planting" :disabled="busy" @click="planting = !planting"
+        >Planted</ElButton
+      >
+      <ElButton :disabled="busy" @click="keep({ what: 'cleared' })">Bed cleared</ElButton>
+      <label class="day"
+        ><span class="soft">seen on</span> <DayField v-model="on" label="Seen on" :until="frame.today"
+      /></label>
+    </div>
+    <form v-if="planting" class="row" @submit.prevent="keep({ what: 'planted', ...(count ? { pieces: count } : {}) })">
+      <ElInput
+        v-model="pieces"
+        class="count"
+        inputmode="numeric"
+        :aria-label="`How many ${crop.piece.many} planted`"
+        placeholder="how many"
+      />
+      <ElButton type="primary" native-type="submit" :disabled="busy || (pieces.trim() !== '' && !count)"
+        >Planted on that day</ElButton
+      >
+    </form>
+    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+  </div>
+</template>
+
+<style scoped>
+.look {
+  gap: 8px;
+}
+h4 {
+  margin: 4px 0 0;
+  font: 600 15px var(--font);
+}
+.look :deep(.choices) {
+  gap: 5px;
+}
+.look :deep(.choice) {
+  min-width: 44px;
+  padding: 7px 10px;
+  text-align: center;
+}
+.done {
+  margin-top: 4px;
+}
+.day {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+.day :deep(.el-date-editor) {
+  width: 150px;
+}
+.count {
+  width: 130px;
+}
+</style>

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import type { StandView } from '@vadose/contract/beds'
+import { ElButton } from 'element-plus'
+import { computed, ref } from 'vue'
+import { cropColour, cropOf } from '../almanac'
+import { amount, fullDate, inUnits, longDate, sentence, shortDate, useFrame } from '../households'
+import BedLook from './BedLook.vue'
+import SeasonLine from './SeasonLine.vue'
+import { useWriteDown } from './write-down'
+
+const props = defineProps<{ stand: StandView; open: boolean }>()
+const emit = defineEmits<{ turn: [] }>()
+const frame = useFrame()
+const { strike, refusal, busy } = useWriteDown()
+const crop = computed(() => cropOf(props.stand.crop))
+const verdict = computed(() => props.stand.verdict)
+const where = { bed: '', pot: ', pots in the open', roofed: ', pots under a roof' }
+const headline = computed(() => {
+  const { state, window, day } = verdict.value ?? { state: 'unknown', window: null, day: null }
+  if (state === 'late') return 'lift now, it is past its time'
+  if (state === 'lift') {
+    return day && day !== frame.today ? `lift on ${fullDate(day)}` : `lift, until ${longDate(window!.to)}`
+  }
+  if (window && state === 'wait') return `lift ${longDate(window.from)} to ${longDate(window.to)}`
+  return 'look, to know when'
+})
+const mark = computed(() => ({ lift: '▲', late: '▲▲', wait: '·', unknown: '?' })[verdict.value?.state ?? 'unknown'])
+const nextWord = { look: 'Look again', 'cut-scapes': 'Cut the scapes', lift: 'Lift' }
+const bringIn = computed(() => ({
+  path: '/bring-in',
+  query: {
+    crop: props.stand.crop,
+    bed: props.stand.bed,
+    ...(props.stand.variety ? { variety: props.stand.variety } : {}),
+  },
+}))
+const allEntries = ref(false)
+const shown = computed(() => (allEntries.value ? props.stand.entries : props.stand.entries.slice(0, 4)))
+const planted = computed(() => {
+  const { plantedOn, planted: of, from } = props.stand
+  if (!plantedOn) return ''
+  const much = of.pieces || of.weightG ? `${amount(of.pieces || null, of.weightG, crop.value.piece)} ` : ''
+  return `planted ${much}on ${longDate(plantedOn)}${from.length ? ` from ${from.join(', ')}` : ''}`
+})
+</script>
+
+<template>
+  <article class="card stand" :style="{ '--crop': cropColour(stand.crop) }" :data-bed="stand.bed">
+    <header class="row">
+      <h2>
+        {{ stand.variety ? `${crop.name} ${stand.variety}` : crop.name }}
+        <span class="soft">{{ stand.bed }}{{ where[stand.growsIn] }}</span>
+      </h2>
+      <strong class="verdict" :class="{ bad: verdict?.state === 'late', good: verdict?.state === 'lift' }"
+        >{{ mark }} {{ headline }}</strong
+      >
+    </header>
+    <SeasonLine :stand="stand" :today="frame.today" />
+    <p v-for="says in verdict?.says" :key="says">{{ inUnits(says) }}</p>
+    <p class="soft">
+      <template v-if="verdict?.next"
+        >{{ nextWord[verdict.next.what] }}: {{ verdict.next.on <= frame.today ? 'today' : fullDate(verdict.next.on) }}.
+      </template>
+      <template v-if="planted">{{ sentence(inUnits(planted)) }}.</template>
+    </p>
+    <div class="row">
+      <ElButton type="primary" :plain="verdict?.state === 'lift'" :aria-expanded="open" @click="emit('turn')">{{
+        open ? 'Close' : 'What do you see?'
+      }}</ElButton>
+      <RouterLink
+        v-if="verdict?.state !== 'wait'"
+        class="el-button"
+        :class="{ 'el-button--primary': verdict?.state === 'lift' || verdict?.state === 'late' }"
+        :to="bringIn"
+        >Bring it in</RouterLink
+      >
+      <RouterLink v-else class="el-button" :to="bringIn">Bring in some</RouterLink>
+    </div>
+    <BedLook v-if="open" :at="stand" :planted="stand.plantedOn !== null" />
+    <ul v-if="stand.entries.length" class="rows entries" :aria-label="`Seen at ${stand.bed}`">
+      <li v-for="entry in shown" :key="entry.id">
+        <span class="soft">{{ shortDate(entry.on) }}</span> {{ inUnits(entry.says) }}
+        <ElButton size="small" text :disabled="busy" :aria-label="`Strike out: ${entry.says}`" @click="strike(entry.id)"
+          >strike out</ElButton
+        >
+      </li>
+    </ul>
+    <ElButton v-if="stand.entries.length > 4 && !allEntries" size="small" text @click="allEntries = true"
+      >all {{ stand.entries.length }} looks</ElButton
+    >
+    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+  </article>
+</template>
+
+<style scoped>
+.stand {
+  display: grid;
+  gap: 8px;
+  border-left: 6px solid var(--crop);
+}
+header {
+  justify-content: space-between;
+}
+h2 .soft {
+  margin-left: 8px;
+  font: 400 15px var(--font);
+}
+.verdict {
+  font-size: 17px;
+}
+.entries {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.entries li {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  padding: 3px 0;
+}
+.entries .el-button {
+  margin-left: auto;
+}
+.entries .soft {
+  min-width: 62px;
+}
+</style>
