@@ -64,6 +64,8 @@ export const acts = {
     ofG: optional(grams),
     units: optional(whole(1, 500)),
     wasteG: optional(grams),
+    /** nobody weighed it: the weight is a guess until it is */
+    guessed: optional(bool),
     grades: optional(grades),
     sure,
   }),

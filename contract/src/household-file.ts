@@ -64,7 +64,15 @@ export const householdFile = closed({
     own: listOf(closed({ id: words, data: details })),
   }),
   places: listOf(
-    closed({ id: uuid, name: saying(40), kind: oneOf(...placeKindIds), walk: number, simulated: bool }),
+    closed({
+      id: uuid,
+      name: saying(40),
+      kind: oneOf(...placeKindIds),
+      walk: number,
+      simulated: bool,
+      within: optional(nullable(uuid)),
+      retiredOn: optional(nullable(civilDate)),
+    }),
     most,
   ),
   harvests: listOf(

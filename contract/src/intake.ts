@@ -36,6 +36,8 @@ export const newHarvest = closed({
       heap: textUpTo(40),
       weightG: grams,
       pieces: optional(pieces),
+      /** nobody weighed it: the weight is the usual one of so many */
+      guessed: optional(bool),
       placeId: optional(uuid),
       hungIn: optional(oneOf('bunch', 'plait', 'rack', 'bag', 'sheet', 'box')),
       /** an earlier lot of the same crop and heap it is added to */

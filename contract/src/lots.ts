@@ -35,6 +35,8 @@ const lotFields = {
   place: nullable(words),
   weightG: number,
   pieces: nullable(number),
+  /** what of these nobody has weighed or counted yet */
+  guessed: closed({ weight: bool, pieces: bool }),
   /** has been in the dehydrator */
   dried: bool,
   /** set aside to be used soon: why, and by when; null for what is not */

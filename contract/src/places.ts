@@ -12,6 +12,7 @@ import {
   oneOf,
   optional,
   relativeHumidityPct,
+  requestId,
   saying,
   temperatureC,
   uuid,
@@ -32,7 +33,8 @@ export const placeKindIds = [
 ] as const
 const kind = oneOf(...placeKindIds)
 
-export const newPlace = closed({ name: saying(40), kind })
+/** A place of its own; or a shelf, rack or basket within another, which is of that one's kind. */
+export const newPlace = closed({ name: saying(40), kind, within: optional(uuid) })
 export type NewPlace = Static<typeof newPlace>
 
 export const changedPlace = closed({ name: optional(saying(40)), kind: optional(kind) })
@@ -59,6 +61,8 @@ const placeFields = {
   id: uuid,
   name: words,
   kind,
+  /** the place it is a part of */
+  within: nullable(uuid),
   /** latest reading, if any */
   air: closed({ at: nullable(instant), temperatureC: nullable(number), relativeHumidityPct: nullable(number) }),
   /** means of the last days, for a small line: oldest first */
@@ -92,6 +96,35 @@ export const changePlace = ofHousehold('change-place', {
   body: changedPlace,
   answer: ok,
   stale: airViews,
+})
+
+/** A place that is out of use. */
+export const retiredPlace = closed({ id: uuid, name: words, retiredOn: civilDate })
+
+export const listRetiredPlaces = ofHousehold('retired-places', {
+  method: 'GET',
+  path: '/places/retired',
+  says: 'Places nothing is put in any more; what was there stays told.',
+  answer: listOf(retiredPlace),
+})
+
+export const retirePlace = ofHousehold('retire-place', {
+  method: 'PUT',
+  path: '/places/:id/retired',
+  says: 'Takes an empty place out of use, with its parts, or back into use.',
+  body: closed({ retired: bool }),
+  answer: ok,
+  stale: [...airViews, 'retired-places'],
+})
+
+export const joinPlace = ofHousehold('join-place', {
+  method: 'POST',
+  path: '/places/:id/join',
+  says: 'All that lies in a place goes to another, and it is out of use.',
+  body: closed({ requestId, into: uuid }),
+  answer: closed({ moved: listOf(words) }),
+  status: 201,
+  stale: [...airViews, 'retired-places'],
 })
 
 export const addReading = ofHousehold('add-reading', {

@@ -32,7 +32,10 @@ const kinds: PlaceKind[] = ['outdoors', 'veranda', 'room', 'cool-room', 'cellar'
 /** Places nobody measured: what is expected of them is what comes. */
 const places = (nowMs: number): PlaceState[] =>
   kinds.map((kind, walk) =>
-    placeState({ id: kind, name: kind, kind, walk }, undefined, null, { climate, nowMs: comingHour(nowMs) }),
+    placeState({ id: kind, name: kind, kind, walk, within: null, retiredOn: null }, undefined, null, {
+      climate,
+      nowMs: comingHour(nowMs),
+    }),
   )
 const at = (date: string, hour = 8) => instantOf(date, hour, household.timeZone)
 
@@ -222,10 +225,15 @@ describe('the weather by the household’s days', () => {
           relativeHumidityPct: new Float32Array(hours).fill(70),
         },
       ])!
-      const garden = placeState({ id: 'g', name: 'Garden', kind: 'outdoors', walk: 1 }, record, nowMs, {
-        climate,
-        nowMs: comingHour(nowMs),
-      })
+      const garden = placeState(
+        { id: 'g', name: 'Garden', kind: 'outdoors', walk: 1, within: null, retiredOn: null },
+        record,
+        nowMs,
+        {
+          climate,
+          nowMs: comingHour(nowMs),
+        },
+      )
       const facts = {
         household: { ...household, timeZone },
         places: [garden],

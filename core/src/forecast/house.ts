@@ -37,7 +37,10 @@ const gasSteps = 20
  */
 export class House {
   readonly household: HouseholdFacts
+  /** in use, or holding something still, in walking order */
   readonly places: readonly PlaceState[]
+  /** those nothing is put in any more as well */
+  readonly everyPlace: readonly PlaceState[]
   readonly lots: readonly LotState[]
   readonly almanac: Almanac
   readonly nowMs: number
@@ -55,8 +58,9 @@ export class House {
 
   constructor(facts: HouseFacts, earlier?: House) {
     this.household = facts.household
-    this.places = facts.places
+    this.everyPlace = facts.places
     this.lots = facts.lots
+    this.places = inUse(facts, earlier)
     this.almanac = facts.almanac
     this.nowMs = facts.nowMs
     this.rainMm = facts.rainMm
@@ -132,6 +136,12 @@ export class House {
       gas: this.gasReaching(place, lot),
     }
   }
+}
+
+function inUse({ places, lots }: HouseFacts, earlier?: House): readonly PlaceState[] {
+  const used = places.filter(({ id, retiredOn }) => retiredOn === null || lots.some((lot) => lot.placeId === id))
+  const was = earlier?.places
+  return was && was.length === used.length && used.every((place, i) => place === was[i]) ? was : used
 }
 
 /** How air moves in a place when nothing is done about it. */

@@ -1,5 +1,5 @@
 import { hourMs, type AirSeries } from '../air'
-import { dayMs } from '../households'
+import { dayMs, type CivilDate } from '../households'
 import { airAhead, assumedAir, withForecast, type Climate, type PlaceKind } from '../places'
 import { filledHours, hoursOf, lastMeasuredHour, type HourlyRecord } from '../readings'
 
@@ -19,6 +19,10 @@ export interface PlaceFacts {
   kind: PlaceKind
   /** place in the walking order */
   walk: number
+  /** the place it is a shelf, rack or basket of, whose air it has until it is measured itself */
+  within: string | null
+  /** since when nothing is put there any more */
+  retiredOn: CivilDate | null
 }
 
 /** A place with the air it had and is expected to have. */

@@ -72,6 +72,8 @@ export type LotAct =
       units?: number
       /** tops, roots and what was cut away, weighed */
       wasteG?: number
+      /** nobody weighed it */
+      guessed?: boolean
       grades?: Grade[]
       sure?: boolean
     }

@@ -12,6 +12,7 @@ import {
 import { jarred, loaded, shaken } from './dryer-acts'
 import { draft, type AsideReason, type EventDetails, type EventDraft } from './event'
 import { cleaned, finished, graded } from './finish-acts'
+import { guessedBy } from './guessed'
 import type { LotHistory } from './history'
 import { gramsOfPieces, piecesOfGrams, type Quantity } from './quantity'
 import { daysAside } from './aside'
@@ -169,6 +170,7 @@ function splitOff(
             details: {
               ...(stage === 'fresh' || stage === 'drying' ? { stage } : {}),
               ...(pack ? { pack } : {}),
+              ...guessedBy(out.details.by, lot.quantity.pieces !== null),
               ...airflow,
             },
           }),
@@ -267,6 +269,8 @@ function checked(act: Extract<LotAct, { act: 'check' }>, context: ActContext): A
           details: {
             stage: 'fresh',
             aside: { why, days: daysAside(crop, why) },
+            // faults are counted, never weighed
+            guessed: 'weight',
             ...(out.details.fault ? { fault: out.details.fault, cause: out.details.cause! } : {}),
           },
         }),

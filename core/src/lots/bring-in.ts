@@ -7,6 +7,8 @@ export interface BroughtHeap {
   heap: string
   weightG: number
   pieces?: number
+  /** the weight is worked out from the count */
+  guessed?: boolean
   placeId?: string
   /** how it is hung or spread; the crop's usual way when left out */
   hungIn?: HungIn
@@ -32,7 +34,8 @@ export function bringIn(
   return heaps.map((brought, i) => {
     const heap = heapOf(crop, brought.heap, `heaps/${i}/heap`)
     const { weightG, pieces = 0, placeId = null } = brought
-    const events = [draft('brought-in', { weightG, pieces, placeId: heap.hangs ? null : placeId })]
+    const details = brought.guessed ? { guessed: 'weight' as const } : {}
+    const events = [draft('brought-in', { weightG, pieces, placeId: heap.hangs ? null : placeId, details })]
     if (heap.fate === 'bin') {
       events.push(draft('lost', { weightG: -weightG, pieces: pieces ? -pieces : 0, details: { cause: heap.label } }))
     } else if (!heap.hangs && !heap.useWithinDays) {

@@ -88,6 +88,8 @@ export interface EventDetails {
   is?: Partial<Label>
   /** pieces or grams were asked for, the other is worked out; or all there was */
   by?: 'pieces' | 'weight' | 'all'
+  /** what nobody weighed or counted, but worked out from the other; put right, nothing of it */
+  guessed?: 'weight' | 'pieces' | 'nothing'
   /** pieces counted, where the whole lot was */
   counted?: number
   /** set aside to be used within so many days */

@@ -39,6 +39,7 @@ export function finished(act: Extract<LotAct, { act: 'finish' }>, { crop, lot }:
     details: {
       ...details,
       scaleG: act.weightG,
+      ...(act.guessed ? { guessed: 'weight' as const } : {}),
       ...(act.pieces === undefined ? {} : { counted: act.pieces }),
       ...(units ? { units } : {}),
       ...(wasteG ? { wasteG } : {}),
@@ -68,7 +69,12 @@ function partFinished(
       {
         heap: null,
         events: [
-          draft('split-in', { weightG: ofG, pieces, placeId: lot.placeId, details: { stage: 'drying' } }),
+          draft('split-in', {
+            weightG: ofG,
+            pieces,
+            placeId: lot.placeId,
+            details: { stage: 'drying', ...(pieces ? { guessed: 'pieces' } : {}) },
+          }),
           ...events,
         ],
       },
@@ -91,6 +97,7 @@ export function graded(
   if (new Set(grades.map((g) => g.grade)).size < grades.length) {
     throw new Refusal('invalid', 'Each size can be given once.', 'grades')
   }
+  const given = new Set(grades.flatMap((g) => (g.pieces === undefined ? [] : [g.grade])))
   const sizes = grades.map((g) => ({
     ...g,
     // an uncounted size of a counted lot gets its share by weight
@@ -106,7 +113,14 @@ export function graded(
     ),
     splitsOff: sizes.map((g) => ({
       heap: g.grade,
-      events: [draft('split-in', { weightG: g.weightG, pieces: g.pieces, placeId, details })],
+      events: [
+        draft('split-in', {
+          weightG: g.weightG,
+          pieces: g.pieces,
+          placeId,
+          details: { ...details, ...(given.has(g.grade) || !g.pieces ? {} : { guessed: 'pieces' as const }) },
+        }),
+      ],
     })),
   }
 }

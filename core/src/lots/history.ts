@@ -1,3 +1,4 @@
+import { guessedAfter, nothingGuessed, type Guessed } from './guessed'
 import type { HungIn } from '../almanac'
 import type { AsideReason, EventKind, LotEvent } from './event'
 import { standing, undoneIn } from './undo'
@@ -45,6 +46,8 @@ export interface LotHistory {
   }[]
   /** the conditioning jar it is or was last in, with the looks at it */
   jar: { atMs: number; looks: { atMs: number; beads: boolean; mould: boolean; jarHumidityPct?: number }[] } | null
+  /** what of its quantity nobody has weighed or counted yet */
+  guessed: Guessed
   /** the lot it was taken from, as that was just before */
   origin: LotHistory | undefined
   /** what it was told from */
@@ -131,6 +134,7 @@ export function lotHistory(events: readonly LotEvent[], origin?: LotHistory): Lo
     aside: null,
     loads: [],
     jar: null,
+    guessed: nothingGuessed,
     origin,
     events,
     weightAtFirstG: 0,
@@ -150,6 +154,7 @@ export function lotHistory(events: readonly LotEvent[], origin?: LotHistory): Lo
       h.stays.push({ atMs: e.atMs, placeId: e.placeId })
     }
     const d = e.details
+    if (!struck.has(e.id ?? -1)) h.guessed = guessedAfter(h.guessed, e, origin?.guessed)
     if (d.pack) h.pack = d.pack
     stage = stageAfter(e) ?? stage
     // how the air moves counts for what hangs

@@ -48,6 +48,7 @@ export function restated(entry: LotEvent, what: Restatement, atMs?: number): Par
   }
   const { weightG, pieces, placeId, cause, text } = what
   const details = {
+    ...(entry.kind === 'brought-in' && weightG !== undefined ? { guessed: 'nothing' as const } : {}),
     ...(text === undefined ? {} : { text }),
     ...(cause === undefined ? {} : { cause }),
   }

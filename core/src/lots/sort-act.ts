@@ -12,6 +12,7 @@ import {
 } from './act'
 import { daysAside } from './aside'
 import { asideReasons, draft, endings, type AsideReason, type Ending, type EventDraft } from './event'
+import { guessedBy } from './guessed'
 import type { LotHistory } from './history'
 import { gramsOfPieces, piecesOfGrams, type Quantity } from './quantity'
 
@@ -204,6 +205,7 @@ function outcomeOf(
             ...(lot.pack ? { pack: lot.pack } : {}),
             ...(stage === 'fresh' || stage === 'drying' ? { stage } : {}),
             ...(aside ? { aside } : {}),
+            ...(by === undefined ? {} : guessedBy(by, lot.quantity.pieces !== null)),
             ...(cause ? { fault: fault!, cause } : {}),
           },
         }),

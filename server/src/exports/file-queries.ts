@@ -37,7 +37,7 @@ export const almanacRows = async (db: Client, id: string): Promise<HouseholdFile
 export const placeRows = (db: Client, id: string) =>
   rowsOf<Rows<'places'>[number]>(
     db,
-    'select id, name, kind, walk, simulated from places where household_id = $1 order by walk, name',
+    `select id, name, kind, walk, simulated, within, retired_on as "retiredOn" from places where household_id = $1 order by walk, name`,
     id,
   )
 
@@ -125,7 +125,13 @@ const fill = (db: Client, table: string, columns: string, householdId: string, r
   )
 
 export const addPlaces = (db: Client, id: string, rows: HouseholdFile['places']) =>
-  fill(db, 'places', 'id uuid, name text, kind text, walk integer, simulated boolean', id, rows)
+  fill(
+    db,
+    'places',
+    'id uuid, name text, kind text, walk integer, simulated boolean, within uuid, retired_on date',
+    id,
+    rows.map(({ retiredOn, ...rest }) => ({ ...rest, retired_on: retiredOn })),
+  )
 
 export const addHarvests = (db: Client, id: string, rows: HouseholdFile['harvests']) =>
   fill(

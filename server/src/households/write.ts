@@ -76,7 +76,7 @@ export async function furnish(
   const made = new Map<string, string>()
   const simulated = household.practiceNow !== null
   for (const [name, kind] of places) {
-    const placeId = await addPlace(db, household.id, name, kind, simulated)
+    const placeId = await addPlace(db, household.id, { name, kind, simulated, within: null })
     if (simulated) await addSensor(db, household.id, { name, placeId, tokenHash: null })
     made.set(name, placeId)
   }

@@ -8,7 +8,7 @@ import { Refusal } from '@vadose/core/refusal'
 import { almanacOf } from '../almanac'
 import type { Client } from '../database'
 import { addLot, codesLike, enter, lockLot } from '../lots'
-import { placesOf } from '../places'
+import { placesInUse } from '../places'
 import { historyOf } from '../projections'
 import type { Moment } from '../serve'
 import { addHarvest, lastHarvests, pickLotSince } from './queries'
@@ -21,7 +21,7 @@ export async function writeHarvest(db: Client, moment: Moment, harvest: NewHarve
   if (!harvest.sure) requireUsualSize(crop, harvest.totalG, false, 'totalG')
   // what was lifted on an earlier day has hung since that noon
   const at = new Date(harvest.harvestedOn === today ? nowMs : instantOf(harvest.harvestedOn, 12, timeZone))
-  const places = await placesOf(db, householdId)
+  const places = await placesInUse(db, householdId)
   harvest.heaps.forEach((heap, i) => {
     if (heap.placeId && !places.some((place) => place.id === heap.placeId)) {
       throw new Refusal('invalid', 'There is no such place in this household.', `heaps/${i}/placeId`)
@@ -74,11 +74,28 @@ export async function writeHarvest(db: Client, moment: Moment, harvest: NewHarve
   return made
 }
 
+/** What is worked out when heaps join: the weight from the count, or the count from the mean. */
+const guessedOf = (join: { pieces?: number; guessed?: boolean }, counted: boolean) =>
+  join.guessed
+    ? { guessed: 'weight' as const }
+    : counted && join.pieces === undefined
+      ? { guessed: 'pieces' as const }
+      : {}
+
 /** Another harvest put to an earlier lot: same crop, same heap, and not so much later that it dries apart. */
 async function addToLot(
   db: Client,
   { householdId, today }: Moment,
-  join: { code: string; crop: Crop; heap: string; weightG: number; pieces?: number; field: string; at: Date },
+  join: {
+    code: string
+    crop: Crop
+    heap: string
+    weightG: number
+    pieces?: number
+    guessed?: boolean
+    field: string
+    at: Date
+  },
   hangs: boolean,
   requestId: string,
 ): Promise<void> {
@@ -108,7 +125,7 @@ async function addToLot(
     householdId,
     lot.id,
     join.at,
-    [draft('brought-in', { weightG: join.weightG, pieces })],
+    [draft('brought-in', { weightG: join.weightG, pieces, details: { ...guessedOf(join, quantity.pieces !== null) } })],
     requestId,
     join.crop,
   )
@@ -121,7 +138,7 @@ export async function writePick(db: Client, moment: Moment, { requestId, crop: i
   const heap = crop.heaps[0]!
   if (heap.hangs) throw new Refusal('invalid', `${crop.name} is dried or cured: bring it in as a harvest.`, 'crop')
   if (!sure) requireUsualSize(crop, weightG, true, 'weightG')
-  const place = proposePickPlace(await placesOf(db, householdId))
+  const place = proposePickPlace(await placesInUse(db, householdId))
   const addTo = await pickLotSince(db, householdId, crop.id, heap.id, mondayOf(today), today)
   const last = (await lastHarvests(db, householdId)).find((h) => h.crop === crop.id)
   return writeHarvest(db, moment, {

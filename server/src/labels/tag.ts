@@ -34,14 +34,17 @@ export interface TagWords {
 
 export function tagWords(crop: Crop, lot: LotRow, units: Units, pack?: string): TagWords {
   const heap = crop.heaps.find((h) => h.id === lot.heap)?.label ?? lot.heap
-  const heavy = weightWords(lot.weightG, units)
+  const about = (is: boolean) => (is ? 'about ' : '')
+  const heavy = `${about(lot.guessed.weight)}${weightWords(lot.weightG, units)}`
   return {
     code: lot.code,
     name: crop.name,
     what: [lot.variety, heap].filter(Boolean).join(' · '),
     date: `brought in ${lot.broughtOn}`,
     amount:
-      lot.pieces === null ? heavy : `${lot.pieces} ${lot.pieces === 1 ? crop.piece.one : crop.piece.many}, ${heavy}`,
+      lot.pieces === null
+        ? heavy
+        : `${about(lot.guessed.pieces)}${lot.pieces} ${lot.pieces === 1 ? crop.piece.one : crop.piece.many}, ${heavy}`,
     form:
       lot.stage === 'drying'
         ? crop.curing?.clock === 'healing'

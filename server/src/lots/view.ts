@@ -39,6 +39,7 @@ export const lotRow = (house: House, lot: LotState): LotRow => ({
   place: house.place(lot.placeId)?.name ?? null,
   weightG: lot.weightG,
   pieces: lot.pieces,
+  guessed: lot.history.guessed,
   dried: lot.dried,
   aside: asideOf(house, lot),
   ...troubleIn(house, lot),

@@ -16,6 +16,14 @@ export interface Written {
   says: string
 }
 
+/** Where an act puts things. */
+const placesNamed = (act: LotAct): string[] =>
+  act.act === 'sort'
+    ? act.heaps.flatMap(({ placeId }) => (placeId ? [placeId] : []))
+    : 'placeId' in act
+      ? [act.placeId]
+      : []
+
 /** Writes an act on a lot: its events, and the lots it splits off. */
 export async function writeAct(
   db: Client,
@@ -28,8 +36,10 @@ export async function writeAct(
   if (!lot) throw new Refusal('not-found', `There is no lot ${code}.`)
   const grown = cropIn(await almanacOf(db, householdId), lot.crop)
   const places = await placesOf(db, householdId)
-  if ('placeId' in act && !places.some((place) => place.id === act.placeId)) {
-    throw new Refusal('invalid', 'There is no such place in this household.', 'placeId')
+  for (const id of placesNamed(act)) {
+    const place = places.find((one) => one.id === id)
+    if (!place) throw new Refusal('invalid', 'There is no such place in this household.', 'placeId')
+    if (place.retiredOn) throw new Refusal('invalid', `${place.name} is out of use.`, 'placeId')
   }
   const history = await historyOf(db, householdId, lot.id)
   // what ends a jar of dried fruit is not what ends fruit

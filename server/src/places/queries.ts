@@ -1,37 +1,52 @@
+import type { PlaceFacts } from '@vadose/core/forecast'
 import type { PlaceKind } from '@vadose/core/places'
 import type { Client } from '../database'
 
-export interface PlaceRow {
-  id: string
-  name: string
-  kind: PlaceKind
-  walk: number
+export interface PlaceRow extends PlaceFacts {
   simulated: boolean
 }
 
+/** Every place there ever was, in walking order, the parts of one after it. */
 export const placesOf = async (db: Client, householdId: string) =>
   (
     await db.query<PlaceRow>(
-      'select id, name, kind, walk, simulated from places where household_id = $1 order by walk, name',
+      `select p.id, p.name, p.kind, p.walk, p.simulated, p.within, p.retired_on as "retiredOn"
+       from places p left join places whole on whole.household_id = p.household_id and whole.id = p.within
+       where p.household_id = $1 order by coalesce(whole.walk, p.walk), p.within is not null, p.walk, p.name`,
       [householdId],
     )
   ).rows
 
-export const setPlace = async (db: Client, householdId: string, id: string, name: string | null, kind: string | null) =>
+/** The places something can be put in. */
+export const placesInUse = async (db: Client, householdId: string) =>
+  (await placesOf(db, householdId)).filter((place) => place.retiredOn === null)
+
+export const setPlace = async (db: Client, householdId: string, id: string, name: string, kind: PlaceKind) =>
+  db.query(`update places set name = $3, kind = $4 where household_id = $1 and id = $2`, [householdId, id, name, kind])
+
+export const setRetired = (db: Client, householdId: string, id: string, on: string | null) =>
+  db.query(`update places set retired_on = $3 where household_id = $1 and id = $2`, [householdId, id, on])
+
+/** Codes of the lots that lie or hang in a place. */
+export const codesIn = async (db: Client, householdId: string, id: string) =>
   (
-    await db.query(
-      `update places set name = coalesce($3, name), kind = coalesce($4, kind) where household_id = $1 and id = $2`,
-      [householdId, id, name, kind],
+    await db.query<{ code: string }>(
+      `select code from lot_rows where household_id = $1 and place_id = $2 and stage <> 'gone' order by code`,
+      [householdId, id],
     )
-  ).rowCount ?? 0
+  ).rows.map(({ code }) => code)
 
 /** The new place's id. */
-export const addPlace = async (db: Client, householdId: string, name: string, kind: PlaceKind, simulated: boolean) =>
+export const addPlace = async (
+  db: Client,
+  householdId: string,
+  { name, kind, simulated, within }: { name: string; kind: PlaceKind; simulated: boolean; within: string | null },
+) =>
   (
     await db.query<{ id: string }>(
-      `insert into places (household_id, name, kind, simulated, walk)
-       select $1, $2, $3, $4, coalesce(max(walk), 0) + 1 from places where household_id = $1
+      `insert into places (household_id, name, kind, simulated, within, walk)
+       select $1, $2, $3, $4, $5, coalesce(max(walk), 0) + 1 from places where household_id = $1
        returning id`,
-      [householdId, name, kind, simulated],
+      [householdId, name, kind, simulated, within],
     )
   ).rows[0]!.id

@@ -1,4 +1,13 @@
-import { addPlace, addReading, changePlace, listPlaces, readWeather } from '@vadose/contract/places'
+import {
+  addPlace,
+  addReading,
+  changePlace as changePlaceEndpoint,
+  joinPlace,
+  listPlaces,
+  listRetiredPlaces,
+  readWeather,
+  retirePlace,
+} from '@vadose/contract/places'
 import { weatherOf } from '@vadose/core/forecast'
 import { Refusal } from '@vadose/core/refusal'
 import { strikeReadings as strikeReadingsEndpoint } from '@vadose/contract/readings'
@@ -6,13 +15,18 @@ import { addDays, instantOf } from '@vadose/core/households'
 import { addReadings, strikeReadings } from '../readings'
 import type { Server } from '../serve'
 import { isUuid } from '../households'
-import { placesOf, setPlace } from './queries'
+import { writeAct } from '../lots'
+import { codesIn, placesOf } from './queries'
 import { placeView } from './view'
-import { writePlace } from './write'
+import { changePlace, placeNamed, retire, writePlace } from './write'
 
 /** far enough back to say how long it has been dry */
 const weatherBackDays = 14
 
+function idOf({ id }: { id: string }): string {
+  if (!isUuid(id)) throw noSuchPlace()
+  return id
+}
 const noSuchPlace = () => new Refusal('not-found', 'There is no such place in this household.')
 
 export function servePlaces(server: Server): void {
@@ -27,14 +41,44 @@ export function servePlaces(server: Server): void {
     visit.write(async (db, _moment, household) => ({ id: await writePlace(db, household, body) })),
   )
 
-  server.household(changePlace, async (visit, { params, body }) => {
-    if (!isUuid(params.id)) throw noSuchPlace()
-    const changed = await visit.write((db) =>
-      setPlace(db, visit.id, params.id, body.name?.trim() ?? null, body.kind ?? null),
-    )
-    if (changed === 0) throw noSuchPlace()
+  server.household(changePlaceEndpoint, async (visit, { params, body }) => {
+    await visit.write((db) => changePlace(db, visit.id, idOf(params), body))
     await visit.settled()
     return { ok: true }
+  })
+
+  server.household(listRetiredPlaces, (visit) =>
+    visit.read(async (db) =>
+      (await placesOf(db, visit.id)).flatMap(({ id, name, retiredOn }) => (retiredOn ? [{ id, name, retiredOn }] : [])),
+    ),
+  )
+
+  server.household(retirePlace, (visit, { params, body }) =>
+    visit.write(async (db, { today }) => {
+      await retire(db, visit.id, idOf(params), body.retired ? today : null)
+      return { ok: true }
+    }),
+  )
+
+  server.household(joinPlace, async (visit, { params, body: { requestId, into } }) => {
+    const id = idOf(params)
+    if (id === into) throw new Refusal('invalid', 'It is that place already.', 'into')
+    return visit.write(async (db, moment) => {
+      const place = await placeNamed(db, visit.id, id)
+      const other = await placeNamed(db, visit.id, into)
+      if (other.retiredOn || other.within === id)
+        throw new Refusal('invalid', `${other.name} cannot take it in.`, 'into')
+      const parts = (await placesOf(db, visit.id)).filter((one) => one.within === id)
+      const moved: string[] = []
+      for (const from of [place, ...parts]) {
+        for (const code of await codesIn(db, visit.id, from.id)) {
+          await writeAct(db, moment, code, { act: 'move', placeId: into }, requestId)
+          moved.push(code)
+        }
+      }
+      await retire(db, visit.id, id, moment.today)
+      return { moved }
+    })
   })
 
   server.household(strikeReadingsEndpoint, async (visit, { params, body: { from, to, struck } }) => {

@@ -6,7 +6,7 @@ const stepHours = 6
 
 /** A place with its latest air and the last three days, six hours a step. */
 export const placeView = (house: House, place: PlaceState): PlaceView =>
-  house.once(null, `place view ${place.id}`, [place.past, place.measuredAtMs, place.name], () => {
+  house.once(null, `place view ${place.id}`, [place.past, place.measuredAtMs, place.name, place.kind], () => {
     const { past } = place
     const recent: PlaceView['recent'] = []
     for (let i = Math.max(0, past.hours - recentHours); i < past.hours; i += stepHours) {
@@ -21,6 +21,7 @@ export const placeView = (house: House, place: PlaceState): PlaceView =>
       id: place.id,
       name: place.name,
       kind: place.kind,
+      within: place.within,
       air: {
         at: measured ? new Date(place.measuredAtMs!).toISOString() : null,
         temperatureC: measured ? past.temperatureC[past.hours - 1]! : null,

@@ -1,20 +1,111 @@
 import type { NewPlace } from '@vadose/contract/places'
 import { dayMs } from '@vadose/core/households'
+import type { PlaceKind } from '@vadose/core/places'
+import { Refusal } from '@vadose/core/refusal'
 import type { Client } from '../database'
 import type { HouseholdRow } from '../households'
 import { senseUntil } from '../practice'
 import { addSensor } from '../readings'
-import { addPlace } from './queries'
+import { addPlace, codesIn, placesOf, setPlace, setRetired, type PlaceRow } from './queries'
 
 /** a place of a practice household has been sensed for so long when it is added, days */
 const sensedDays = 14
 
-/** Adds a place; where the household practises, with its simulated sensor. @returns its id */
+/** @throws Refusal `not-found` */
+export async function placeNamed(db: Client, householdId: string, id: string): Promise<PlaceRow> {
+  const place = (await placesOf(db, householdId)).find((one) => one.id === id)
+  if (!place) throw new Refusal('not-found', 'There is no such place in this household.')
+  return place
+}
+
+/** “Cellar, top shelf”: a part is called by its whole. */
+const partName = (whole: string, part: string) => {
+  const name = `${whole}, ${part}`
+  if (name.length > 40)
+    throw new Refusal('invalid', `“${name}” is too long a name; 40 letters are read on a tag.`, 'name')
+  return name
+}
+
+async function requireFree(db: Client, householdId: string, name: string, butId?: string): Promise<void> {
+  const taken = (await placesOf(db, householdId)).find(
+    (place) => place.id !== butId && place.name.toLowerCase() === name.toLowerCase(),
+  )
+  if (taken) {
+    const since = taken.retiredOn ? ', out of use' : ''
+    throw new Refusal('taken', `There is a ${taken.name} already${since}.`, 'name')
+  }
+}
+
+/**
+ * Adds a place, or a part of one, whose air it has; where the household practises, with a simulated sensor.
+ * @returns its id
+ */
 export async function writePlace(db: Client, household: HouseholdRow, place: NewPlace): Promise<string> {
   const { practiceNow } = household
-  const id = await addPlace(db, household.id, place.name.trim(), place.kind, practiceNow !== null)
-  if (!practiceNow) return id
-  await addSensor(db, household.id, { name: place.name.trim(), placeId: id, tokenHash: null })
+  const whole = place.within === undefined ? null : await placeNamed(db, household.id, place.within)
+  if (whole?.within) throw new Refusal('invalid', `${whole.name} is a part already; divide the whole.`, 'within')
+  if (whole?.retiredOn) throw new Refusal('invalid', `${whole.name} is out of use.`, 'within')
+  const name = whole ? partName(whole.name, place.name.trim()) : place.name.trim()
+  await requireFree(db, household.id, name)
+  const id = await addPlace(db, household.id, {
+    name,
+    kind: whole?.kind ?? place.kind,
+    simulated: practiceNow !== null && !whole,
+    within: whole?.id ?? null,
+  })
+  if (!practiceNow || whole) return id
+  await addSensor(db, household.id, { name, placeId: id, tokenHash: null })
   await senseUntil(db, household, practiceNow.getTime() - sensedDays * dayMs, practiceNow.getTime(), id)
   return id
+}
+
+/** Another name or kind, for its parts too. */
+export async function changePlace(
+  db: Client,
+  householdId: string,
+  id: string,
+  to: { name?: string | undefined; kind?: PlaceKind | undefined },
+): Promise<void> {
+  const place = await placeNamed(db, householdId, id)
+  const whole = place.within === null ? undefined : await placeNamed(db, householdId, place.within)
+  if (whole && to.kind && to.kind !== whole.kind) {
+    throw new Refusal('invalid', `It is a part of ${whole.name} and of its kind; put that right there.`, 'kind')
+  }
+  const kind = to.kind ?? place.kind
+  const name = to.name?.trim() || place.name
+  await requireFree(db, householdId, name, id)
+  await setPlace(db, householdId, id, name, kind)
+  for (const part of await placesOf(db, householdId)) {
+    if (part.within !== id) continue
+    const own = part.name.startsWith(`${place.name}, `) ? part.name.slice(place.name.length + 2) : undefined
+    await setPlace(db, householdId, part.id, own === undefined ? part.name : partName(name, own), kind)
+  }
+}
+
+/**
+ * Takes a place out of use with its parts, or back.
+ * @throws Refusal where something lies there, or nothing to put things in would be left
+ */
+export async function retire(db: Client, householdId: string, id: string, on: string | null): Promise<void> {
+  const place = await placeNamed(db, householdId, id)
+  const places = await placesOf(db, householdId)
+  const both = [place, ...places.filter((one) => one.within === id)]
+  if (on !== null) {
+    for (const one of both) {
+      const codes = await codesIn(db, householdId, one.id)
+      if (codes.length > 0) {
+        const more = codes.length > 3 ? ` and ${codes.length - 3} more` : ''
+        throw new Refusal(
+          'invalid',
+          `${codes.slice(0, 3).join(', ')}${more} still there: move what lies in ${one.name} first.`,
+        )
+      }
+    }
+    const left = places.filter((one) => one.retiredOn === null && !both.includes(one) && one.kind !== 'outdoors')
+    if (left.length === 0) throw new Refusal('invalid', 'It is the last place there is to keep things.')
+  }
+  const whole = places.find((one) => one.id === place.within)
+  if (on === null && whole?.retiredOn)
+    throw new Refusal('invalid', `${whole.name} is out of use; take that back first.`)
+  for (const one of on === null ? [place] : both) await setRetired(db, householdId, one.id, on)
 }

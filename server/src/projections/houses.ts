@@ -202,7 +202,7 @@ export class Houses {
           {
             household,
             places: samePlaces
-              ? known.house.places
+              ? known.house.everyPlace
               : placesNow(household, places, known.measured, known.expected, nowMs, known),
             lots: inOrder(lots),
             almanac,

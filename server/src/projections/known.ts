@@ -160,6 +160,14 @@ export function rainByDay(
   return days
 }
 
+const unmeasured: Measured = { record: undefined, lastAtMs: null, epoch: 0 }
+/** What was measured in a place; where nobody has, what was measured in the one it is a part of. */
+function airOf(place: PlaceFacts, measured: ReadonlyMap<string, Measured>): Measured {
+  const own = measured.get(place.id)
+  const whole = place.within === null ? undefined : measured.get(place.within)
+  return own?.record ? own : (whole ?? own ?? unmeasured)
+}
+
 /** The places at an instant; the air of those it stands for is the same as before. */
 export function placesNow(
   household: HouseholdRow,
@@ -172,7 +180,7 @@ export function placesNow(
   const moment = { climate: climateFor(household.latitudeDeg, household.altitudeM), nowMs: comingHour(nowMs) }
   const was = before?.house.comingHourMs === moment.nowMs ? before.house : undefined
   const made = places.map((place) => {
-    const { record, lastAtMs, epoch } = measured.get(place.id) ?? { record: undefined, lastAtMs: null, epoch: 0 }
+    const { record, lastAtMs, epoch } = airOf(place, measured)
     const known = was?.place(place.id)
     return known && known.record === record && known.epoch === epoch && known.kind === place.kind
       ? { ...known, ...place }

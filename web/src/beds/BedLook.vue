@@ -11,7 +11,7 @@ import { useWriteDown, type AtBed, type Seen } from './write-down'
 const props = defineProps<{ at: AtBed; planted: boolean }>()
 const emit = defineEmits<{ kept: [] }>()
 const frame = useFrame()
-const { writeDown, refusal, busy } = useWriteDown()
+const { writeDown, failure, busy } = useWriteDown()
 const crop = computed(() => cropOf(props.at.crop))
 const look = computed(() => crop.value.readiness)
 const on = ref(frame.today)
@@ -91,7 +91,7 @@ async function keep(seen: Seen) {
         >Planted on that day</ElButton
       >
     </form>
-    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
   </div>
 </template>
 

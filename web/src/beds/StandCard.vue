@@ -11,7 +11,7 @@ import { useWriteDown } from './write-down'
 const props = defineProps<{ stand: StandView; open: boolean }>()
 const emit = defineEmits<{ turn: [] }>()
 const frame = useFrame()
-const { strike, refusal, busy } = useWriteDown()
+const { strike, failure, busy } = useWriteDown()
 const crop = computed(() => cropOf(props.stand.crop))
 const verdict = computed(() => props.stand.verdict)
 const where = { bed: '', pot: ', pots in the open', roofed: ', pots under a roof' }
@@ -88,7 +88,7 @@ const planted = computed(() => {
     <ElButton v-if="stand.entries.length > 4 && !allEntries" size="small" text @click="allEntries = true"
       >all {{ stand.entries.length }} looks</ElButton
     >
-    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
   </article>
 </template>
 

@@ -58,7 +58,7 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
     <header class="head">
       <h1>{{ step === 'done' ? 'Looked over' : 'Look over' }} {{ code }}</h1>
       <p class="soft">
-        {{ crop.name }} · {{ amount(lot.pieces, lot.weightG, crop.piece)
+        {{ crop.name }} · {{ amount(lot.pieces, lot.weightG, crop.piece, lot.guessed)
         }}<template v-if="lot.place"> · {{ lot.place.toLowerCase() }}</template>
       </p>
     </header>
@@ -156,7 +156,7 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
 
     <template v-else>
       <section class="card stack">
-        <p class="soft">{{ code }} now: {{ amount(lot.pieces, lot.weightG, crop.piece) }}</p>
+        <p class="soft">{{ code }} now: {{ amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }}</p>
         <template v-if="lot.keeping">
           <p class="figure">9 in 10 sound to {{ untilDate(lot.keeping.nineInTenUntil.p50, lot.keeping.beyond) }}</p>
           <p v-if="before && before !== lot.keeping.nineInTenUntil.p50" class="soft">

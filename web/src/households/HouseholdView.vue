@@ -1,46 +1,24 @@
 <script setup lang="ts">
 import { exportJobs, exportLedger, exportLots, exportReadings } from '@vadose/contract/exports'
-import { useView, write } from '../view'
+import { useView } from '../view'
 import { listHouseholds } from '@vadose/contract/households'
-import { addPlace as addPlaceEndpoint, listPlaces } from '@vadose/contract/places'
-import { placeKinds, type PlaceKind } from '@vadose/core/places'
-import { ElButton, ElInput } from 'element-plus'
+import { listPlaces } from '@vadose/contract/places'
 import { ref } from 'vue'
 import { householdHere, linkTo } from '../call'
 import { useFrame } from './frame'
 import { Choices } from '../kit'
-import { PlaceRight } from '../places'
+import { PlacesCard } from '../places'
 import NameAndEnd from './NameAndEnd.vue'
 import SafeKeeping from './SafeKeeping.vue'
 import SettingsCard from './SettingsCard.vue'
 import StartHousehold from './StartHousehold.vue'
-import { humidity, temperature } from './words'
 
 const frame = useFrame()
 const { answer: households } = useView(listHouseholds)
 const { answer: places } = useView(listPlaces, () => (householdHere ? {} : null))
 
-const failure = ref('')
-async function attempt(work: () => Promise<unknown>) {
-  failure.value = ''
-  try {
-    await work()
-  } catch (error) {
-    failure.value = error instanceof Error ? error.message : String(error)
-  }
-}
 /** Another household is another page: this one goes on writing into its own only. */
 const goTo = (address: string) => location.assign(`/${address}/`)
-
-const placeName = ref('')
-const placeKind = ref<PlaceKind>('cool-room')
-const placeKindChoices = (Object.keys(placeKinds) as PlaceKind[]).map((id) => ({ id, label: placeKinds[id].label }))
-const righting = ref<string>()
-const addPlace = () =>
-  attempt(async () => {
-    await write(addPlaceEndpoint, { body: { name: placeName.value.trim(), kind: placeKind.value } })
-    placeName.value = ''
-  })
 
 const theme = ref<'paper' | 'cellar'>(document.documentElement.dataset['theme'] === 'cellar' ? 'cellar' : 'paper')
 function wear(next: 'paper' | 'cellar') {
@@ -53,7 +31,6 @@ function wear(next: 'paper' | 'cellar') {
 <template>
   <div class="stack">
     <h1>The household</h1>
-    <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
     <p v-if="frame.frame" class="phone-only">
       <RouterLink to="/line">Drying line</RouterLink> · <RouterLink to="/stores">Stores</RouterLink> ·
       <RouterLink to="/almanac">Almanac</RouterLink> · <RouterLink to="/bench">Bench</RouterLink>
@@ -74,40 +51,7 @@ function wear(next: 'paper' | 'cellar') {
       <StartHousehold @started="goTo" />
     </div>
 
-    <section v-if="places" class="card">
-      <h2>Places</h2>
-      <ul class="plain">
-        <li v-for="p in places" :key="p.id">
-          <strong>{{ p.name }}</strong> <span class="soft">{{ placeKinds[p.kind].label.toLowerCase() }}</span>
-          <span v-if="p.air.temperatureC !== null">
-            · {{ temperature(p.air.temperatureC) }} · {{ humidity(p.air.relativeHumidityPct ?? 0) }}</span
-          >
-          <span v-else class="soft"> · never measured</span>
-          <ElButton
-            size="small"
-            :aria-label="`Put right ${p.name}`"
-            :aria-expanded="righting === p.id"
-            @click="righting = righting === p.id ? undefined : p.id"
-            >Put right</ElButton
-          >
-          <PlaceRight v-if="righting === p.id" :place="p" :kinds="placeKindChoices" @done="righting = undefined" />
-        </li>
-      </ul>
-      <form class="stack" @submit.prevent="addPlace">
-        <ElInput
-          v-model="placeName"
-          class="place-name"
-          maxlength="40"
-          aria-label="Name of a new place"
-          placeholder="another place"
-        />
-        <Choices v-if="placeName.trim()" v-model="placeKind" label="Kind of place" :options="placeKindChoices" />
-        <div><ElButton native-type="submit" :disabled="!placeName.trim()">Add it</ElButton></div>
-      </form>
-      <p class="more">
-        <RouterLink class="el-button" to="/readings">Logger files and sensors</RouterLink>
-      </p>
-    </section>
+    <PlacesCard v-if="places" :places="places" />
 
     <SettingsCard v-if="frame.frame" />
 
@@ -169,12 +113,6 @@ function wear(next: 'paper' | 'cellar') {
   padding: 0;
   display: grid;
   gap: 6px;
-}
-.more {
-  margin-top: 10px;
-}
-.place-name {
-  width: 220px;
 }
 .phone-only {
   display: none;

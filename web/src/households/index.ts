@@ -1,3 +1,4 @@
+export * from './attempt'
 export * from './frame'
 export * from './in-units'
 export * from './month-ticks'

@@ -76,9 +76,16 @@ export const untilDate = (date: string, beyond: boolean): string => (beyond ? 'o
 /** First letter large, for a sentence that begins with a name. */
 export const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
-/** Words for how much: heads and kilos. */
-export function amount(pieces: number | null, g: number, piece: { one: string; many: string }): string {
-  return pieces === null ? weight(g) : `${number(pieces)} ${pieces === 1 ? piece.one : piece.many}, ${weight(g)}`
+/** Words for how much: heads and kilos; “about” what nobody has counted or weighed. */
+export function amount(
+  pieces: number | null,
+  g: number,
+  piece: { one: string; many: string },
+  guessed = { weight: false, pieces: false },
+): string {
+  const heavy = `${guessed.weight ? 'about ' : ''}${weight(g)}`
+  if (pieces === null) return heavy
+  return `${guessed.pieces ? 'about ' : ''}${number(pieces)} ${pieces === 1 ? piece.one : piece.many}, ${heavy}`
 }
 
 /**

@@ -21,7 +21,7 @@ const lately = computed(() =>
         <RouterLink :to="`/lots/${lot.code}`">{{ lot.code }}</RouterLink>
         <strong>{{ lotName(lot.crop, lot.heap, lot.dried) }}</strong>
         <span class="soft">{{ [lot.variety, lot.bed, lot.place?.toLowerCase()].filter(Boolean).join(' · ') }}</span>
-        <span class="much">{{ amount(lot.pieces, lot.weightG, lotCrop(lot).piece) }}</span>
+        <span class="much">{{ amount(lot.pieces, lot.weightG, lotCrop(lot).piece, lot.guessed) }}</span>
         <RouterLink class="tag" :to="`/lots/${lot.code}/tag`">Tag</RouterLink>
       </li>
     </ul>

@@ -39,7 +39,7 @@ const seen = computed(() =>
       !stand.over && stand.crop === props.crop.id && named(stand.bed, props.bed) && named(stand.variety, props.variety),
   ),
 )
-const { writeDown, refusal, busy } = useWriteDown()
+const { writeDown, failure, busy } = useWriteDown()
 const kept = ref(false)
 watch(share, () => (kept.value = false))
 async function keep() {
@@ -95,7 +95,7 @@ const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
       <ElButton v-if="!kept" :disabled="busy" @click="keep">Not yet: keep this look at {{ bed }}</ElButton>
       <RouterLink v-else to="/beds">Kept; it is asked about again in time</RouterLink>
     </div>
-    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
     <p v-for="stand in seen.slice(0, 3)" :key="stand.key" class="bed">
       <strong>{{ stand.bed }}</strong>: {{ inUnits(stand.verdict?.says[0] ?? '') }}
       <RouterLink :to="{ path: '/beds', query: { stand: stand.key } }">its looks</RouterLink>

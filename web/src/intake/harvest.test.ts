@@ -7,7 +7,14 @@ import { emptyHeaps, heapsToSend, markOf, proposedPlace, sumHarvest, type HeapEn
 
 const garlic = cropOf('garlic-hardneck')
 const unmeasured = { at: null, temperatureC: null, relativeHumidityPct: null }
-const place = (id: string, kind: PlaceView['kind']): PlaceView => ({ id, kind, name: id, air: unmeasured, recent: [] })
+const place = (id: string, kind: PlaceView['kind']): PlaceView => ({
+  id,
+  kind,
+  name: id,
+  within: null,
+  air: unmeasured,
+  recent: [],
+})
 const places = [place('cellar-1', 'cellar'), place('porch', 'veranda'), place('kitchen', 'room')]
 
 /** Heaps of garlic with what is given typed into them. */

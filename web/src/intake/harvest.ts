@@ -48,6 +48,8 @@ export interface HarvestSum {
   leftG: number
   /** what is on no other heap counts as the first one, until that is weighed by itself */
   restIsSound: boolean
+  /** heaps nobody weighed: reckoned from their count */
+  guessed: ReadonlySet<string>
   /** a heap's weight that cannot be read */
   unreadable: boolean
   adds: boolean
@@ -65,6 +67,11 @@ export function sumHarvest(crop: Crop, total: string, entries: HeapEntries): Har
     const count = countFrom(entry?.pieces ?? '')
     return count ? Math.max(1, Math.round(count * crop.pieceG.value)) : null
   }
+  const guessed = new Set(
+    crop.heaps.flatMap(({ id }) =>
+      gramsOf(id) !== null && gramsFromSum(entries.get(id)?.kilos ?? '', 'kg') === null ? [id] : [],
+    ),
+  )
   const weighed = crop.heaps.map((h) => ({ heap: h.id, weightG: gramsOf(h.id) ?? 0 })).filter((h) => h.weightG > 0)
   const typedTotalG = gramsFromSum(total, 'kg')
   const totalG = typedTotalG ?? (untotalled ? weighed.reduce((sum, h) => sum + h.weightG, 0) || null : null)
@@ -77,6 +84,7 @@ export function sumHarvest(crop: Crop, total: string, entries: HeapEntries): Har
     totalG,
     leftG,
     restIsSound,
+    guessed,
     unreadable,
     adds: totalG !== null && (leftG === 0 || restIsSound) && !unreadable,
     heaps: restIsSound ? [{ heap: first, weightG: leftG }, ...weighed.filter((h) => h.heap !== first)] : weighed,
@@ -130,6 +138,7 @@ export const heapsToSend = (crop: Crop, sum: HarvestSum, entries: HeapEntries): 
     return {
       ...heap,
       ...(pieces ? { pieces } : {}),
+      ...(sum.guessed.has(heap.heap) ? { guessed: true } : {}),
       ...(addTo ? { addTo } : placeId ? { placeId } : {}),
       ...(hangs && hungIn && !addTo ? { hungIn: hungIn as HungIn } : {}),
     }

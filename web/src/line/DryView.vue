@@ -70,7 +70,7 @@ async function load(sure = false) {
   <form v-else-if="lot && how" class="stack load" @submit.prevent="load()">
     <header class="head">
       <h1>Dry {{ crop.name.toLowerCase() }} {{ code }}</h1>
-      <p class="soft">{{ amount(lot.pieces, lot.weightG, crop.piece) }} there</p>
+      <p class="soft">{{ amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }} there</p>
     </header>
     <section class="card stack">
       <h2>First</h2>

@@ -3,7 +3,8 @@ import { useView } from '../view'
 import { readElsewhere, readLot } from '@vadose/contract/lots'
 import { listPlaces } from '@vadose/contract/places'
 import { daysBetween } from '@vadose/core/households'
-import { ElButton, ElInput } from 'element-plus'
+import { ElButton, ElCheckbox, ElInput } from 'element-plus'
+import 'element-plus/es/components/checkbox/style/css'
 import { computed, ref, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import { cropOf, schoolOf } from '../almanac'
@@ -26,6 +27,7 @@ const kilos = ref('')
 const pieces = ref('')
 const units = ref('')
 const waste = ref('')
+const guessed = ref(false)
 const bySize = ref(false)
 const sizes = ref<GradeEntries>({})
 const made = ref<string[]>()
@@ -106,6 +108,7 @@ async function keep(sure = false) {
     placeId: placeId.value,
     weightG: grams.value!,
     ...(counted.value ? { pieces: counted.value } : {}),
+    ...(guessed.value ? { guessed: true } : {}),
     ...(ofG.value ? { ofG: ofG.value } : {}),
     ...(countFrom(units.value) ? { units: countFrom(units.value)! } : {}),
     ...(gramsFrom(waste.value, 'kg') ? { wasteG: gramsFrom(waste.value, 'kg')! } : {}),
@@ -168,6 +171,7 @@ async function keep(sure = false) {
             ><template #suffix>{{ largeUnit() }}</template></ElInput
           ></label
         >
+        <ElCheckbox v-model="guessed" label="a guess: nobody weighed it" />
         <label v-if="crop.pieceG.value >= 5" class="field"
           >Count
           <ElInput
@@ -189,9 +193,7 @@ async function keep(sure = false) {
       <p v-if="off !== null" class="soft">
         {{ off >= 0 ? `${weight(off)} of trimmings and water off` : `${weight(-off)} more than went on the line` }}
       </p>
-      <label v-if="howMuch === 'all'" class="row"
-        ><input v-model="bySize" type="checkbox" /> Sort by size: each size a lot of its own</label
-      >
+      <ElCheckbox v-if="howMuch === 'all'" v-model="bySize" label="Sort by size: each size a lot of its own" />
       <template v-if="bySize">
         <p class="soft">{{ crop.grading }}</p>
         <GradeRows v-model="sizes" :many="crop.piece.many" />

@@ -24,7 +24,7 @@ async function keep() {
     <h2>Sort by size</h2>
     <p class="soft">
       {{ crop.grading }} Each size you weigh becomes a lot of its own; the rest of
-      {{ amount(lot.pieces, lot.weightG, crop.piece) }} stays {{ lot.code }}.
+      {{ amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }} stays {{ lot.code }}.
     </p>
     <GradeRows v-model="entries" :many="crop.piece.many" />
     <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>

@@ -48,6 +48,12 @@ async function keepNote() {
     open.value = undefined
   }
 }
+/** What is told of it that nobody has measured. */
+const guessSays = computed(() => {
+  const { weight: heavy, pieces } = props.lot.guessed
+  const what = heavy && pieces ? 'Its weight and count are' : heavy ? 'Its weight is' : 'Its count is'
+  return `${what} a guess, until somebody ${heavy ? 'puts it on the scale' : 'counts them'}.`
+})
 const gone = computed(() => props.lot.stage === 'gone')
 defineExpose({ toggle })
 </script>
@@ -59,7 +65,7 @@ defineExpose({ toggle })
         {{ crop.name }} <span class="code">{{ lot.code }}</span>
       </h1>
       <p class="soft">
-        {{ gone ? 'nothing left' : amount(lot.pieces, lot.weightG, crop.piece) }}
+        {{ gone ? 'nothing left' : amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }}
         <template v-if="lot.place && !gone"> · {{ lot.place.toLowerCase() }}</template>
         <template v-if="lot.heap !== 'sound'"> · {{ heapLabel(crop, lot.heap).toLowerCase() }}</template>
         <template v-if="lot.variety"> · {{ lot.variety }}</template>
@@ -97,6 +103,10 @@ defineExpose({ toggle })
 
     <p v-if="lot.aside" class="notice">
       Set aside, {{ asideWords[lot.aside.why] }}: by <strong>{{ longDate(lot.aside.until) }}</strong>.
+    </p>
+    <p v-if="!gone && (lot.guessed.weight || lot.guessed.pieces)" class="notice guess">
+      {{ guessSays }}
+      <ElButton size="small" @click="toggle('correct')">{{ lot.guessed.weight ? 'Weigh it' : 'Count them' }}</ElButton>
     </p>
     <p v-if="lot.tagSince" class="notice">
       Its tag was put right on {{ longDate(lot.tagSince) }}:

@@ -25,7 +25,7 @@ const line = computed(() =>
     <li class="today">
       <span class="soft">{{ shortDate(frame.today) }}</span>
       <i aria-hidden="true"></i>
-      <strong>today: {{ gone ? 'nothing left' : amount(lot.pieces, lot.weightG, piece) }}</strong>
+      <strong>today: {{ gone ? 'nothing left' : amount(lot.pieces, lot.weightG, piece, lot.guessed) }}</strong>
     </li>
   </ol>
 </template>

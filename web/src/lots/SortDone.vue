@@ -20,7 +20,9 @@ const crop = computed(() => lotCrop(props.lot))
       <h1>Sorted {{ lot.code }}</h1>
       <p class="soft">
         {{
-          lot.stage === 'gone' ? 'nothing is left of it' : `${amount(lot.pieces, lot.weightG, crop.piece)} went back`
+          lot.stage === 'gone'
+            ? 'nothing is left of it'
+            : `${amount(lot.pieces, lot.weightG, crop.piece, lot.guessed)} went back`
         }}
       </p>
     </header>

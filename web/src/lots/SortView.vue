@@ -94,7 +94,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey, { capture: tr
     <header class="head">
       <h1>Sort {{ code }}</h1>
       <p class="soft">
-        {{ crop.name }} · {{ amount(lot.pieces, lot.weightG, crop.piece) }} poured out<template v-if="lot.place">
+        {{ crop.name }} · {{ amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }} poured out<template
+          v-if="lot.place"
+        >
           · {{ lot.place.toLowerCase() }}</template
         >
       </p>

@@ -77,7 +77,7 @@ async function keep() {
 <template>
   <form class="card take" @submit.prevent="keep">
     <h2>{{ title }}</h2>
-    <p class="soft">{{ lot.code }}: {{ amount(lot.pieces, lot.weightG, crop.piece) }} there</p>
+    <p class="soft">{{ lot.code }}: {{ amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }} there</p>
     <HowMuch
       v-if="kind !== 'correct'"
       v-model="taking"

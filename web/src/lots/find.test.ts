@@ -17,6 +17,7 @@ const lot = (code: string, crop: string, over: Partial<LotRow> = {}): LotRow => 
   weightG: 2000,
   pieces: null,
   dried: false,
+  guessed: { weight: false, pieces: false },
   aside: null,
   ...over,
 })

@@ -24,7 +24,7 @@ export function findAmong(lots: readonly LotRow[], places: readonly PlaceView[],
       return {
         key: lot.code,
         title: `${lot.code} ${lotName(lot.crop, lot.heap, lot.dried)}`,
-        detail: [lot.place, amount(lot.pieces, lot.weightG, crop.piece)].filter(Boolean).join(' · '),
+        detail: [lot.place, amount(lot.pieces, lot.weightG, crop.piece, lot.guessed)].filter(Boolean).join(' · '),
         to: `/lots/${lot.code}`,
         words: [
           lot.code,

@@ -1,3 +1,3 @@
 export { default as ReadField } from './ReadField.vue'
 export { placeOptions } from './options'
-export { default as PlaceRight } from './PlaceRight.vue'
+export { default as PlacesCard } from './PlacesCard.vue'

@@ -16,7 +16,7 @@ const testing = ref(false)
 const late = computed(() => daysBetween(props.job.dueOn, props.today))
 
 const atBed = computed(() => (props.job.stand && props.job.crop ? { ...props.job.stand, crop: props.job.crop } : null))
-const { writeDown, refusal: notNoted, busy: noting } = useWriteDown()
+const { writeDown, failure: notNoted, busy: noting } = useWriteDown()
 const cutScapes = () => atBed.value && writeDown(atBed.value, { what: 'scapes-cut' })
 const bringIn = computed(() => {
   const { crop, bed, variety } = atBed.value!
@@ -38,7 +38,7 @@ const plantAll = (code: string) => act(code, { act: 'plant', weightG: props.job.
         {{ inUnits(job.why) }}<template v-if="late > 1 && !job.overdue"> Due {{ late }} days ago.</template>
       </p>
       <EndTests v-if="testing && job.code && job.crop" :code="job.code" :crop="job.crop" @done="testing = false" />
-      <p v-if="refusal ?? notNoted" class="bad" role="alert">{{ (refusal ?? notNoted)!.message }}</p>
+      <p v-if="refusal || notNoted" class="bad" role="alert">{{ refusal?.message ?? notNoted }}</p>
     </div>
     <div class="control">
       <WeighField

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { addPlace, listRetiredPlaces, retirePlace, type PlaceView } from '@vadose/contract/places'
+import { placeKinds, type PlaceKind } from '@vadose/core/places'
+import { ElButton, ElInput } from 'element-plus'
+import { ref } from 'vue'
+import { humidity, longDate, temperature, useAttempt } from '../households'
+import { Choices } from '../kit'
+import { useView, write } from '../view'
+import PlaceRight from './PlaceRight.vue'
+
+/** The places of the house with their air: added to, put right, divided, joined, taken out of use. */
+defineProps<{ places: PlaceView[] }>()
+const { answer: retired } = useView(listRetiredPlaces)
+const { attempt, failure, busy } = useAttempt()
+const name = ref('')
+const kind = ref<PlaceKind | undefined>('cool-room')
+const kinds = (Object.keys(placeKinds) as PlaceKind[]).map((id) => ({ id, label: placeKinds[id].label }))
+const righting = ref<string>()
+const add = async () => {
+  const body = { name: name.value.trim(), kind: kind.value ?? 'cool-room' }
+  if (await attempt(() => write(addPlace, { body }))) name.value = ''
+}
+const back = (id: string) => attempt(() => write(retirePlace, { params: { id }, body: { retired: false } }))
+</script>
+
+<template>
+  <section class="card">
+    <h2>Places</h2>
+    <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
+    <ul class="plain">
+      <li v-for="p in places" :key="p.id" :class="{ part: p.within }">
+        <strong>{{ p.name }}</strong> <span class="soft">{{ placeKinds[p.kind].label.toLowerCase() }}</span>
+        <span v-if="p.air.temperatureC !== null">
+          · {{ temperature(p.air.temperatureC) }} · {{ humidity(p.air.relativeHumidityPct ?? 0) }}</span
+        >
+        <span v-else class="soft"> · never measured</span>
+        <ElButton
+          size="small"
+          :aria-label="`Put right ${p.name}`"
+          :aria-expanded="righting === p.id"
+          @click="righting = righting === p.id ? undefined : p.id"
+          >Put right</ElButton
+        >
+        <PlaceRight v-if="righting === p.id" :place="p" :places="places" :kinds="kinds" @done="righting = undefined" />
+      </li>
+    </ul>
+    <form class="stack" @submit.prevent="add">
+      <ElInput
+        v-model="name"
+        class="name"
+        maxlength="40"
+        aria-label="Name of a new place"
+        placeholder="another place"
+      />
+      <Choices v-if="name.trim()" v-model="kind" label="Kind of place" :options="kinds" />
+      <div><ElButton native-type="submit" :disabled="!name.trim() || busy">Add it</ElButton></div>
+    </form>
+    <ul v-if="retired?.length" class="plain" aria-label="Out of use">
+      <li v-for="p in retired" :key="p.id">
+        <span class="soft">{{ p.name }}, out of use since {{ longDate(p.retiredOn) }}</span>
+        <ElButton size="small" :disabled="busy" :aria-label="`Use ${p.name} again`" @click="back(p.id)"
+          >Use it again</ElButton
+        >
+      </li>
+    </ul>
+    <p class="more">
+      <RouterLink class="el-button" to="/readings">Logger files and sensors</RouterLink>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.plain {
+  list-style: none;
+  margin: 8px 0;
+  padding: 0;
+  display: grid;
+  gap: 6px;
+}
+.part {
+  margin-left: 14px;
+  padding-left: 10px;
+  border-left: 3px solid var(--line);
+}
+li > .el-button {
+  margin-left: 8px;
+}
+.more {
+  margin-top: 10px;
+}
+.name {
+  width: 220px;
+}
+</style>
