@@ -1,4 +1,4 @@
-import type { LotEvent } from '@vadose/core/lots'
+import type { Guessed, LotEvent } from '@vadose/core/lots'
 import type { LotState } from '@vadose/core/forecast'
 import type { Client, Pool } from '../database'
 
@@ -110,15 +110,26 @@ export const keepLotNow = (
   db: Client,
   householdId: string,
   lotId: string,
-  now: Pick<LotState, 'stage' | 'weightG' | 'pieces' | 'placeId' | 'dried'> & { never: boolean },
+  now: Pick<LotState, 'stage' | 'weightG' | 'pieces' | 'placeId' | 'dried'> & { never: boolean; guessed: Guessed },
 ) =>
   db.query(
-    `insert into lot_now (household_id, lot_id, stage, weight_g, pieces, place_id, dried, never)
-     values ($1, $2, $3, $4, $5, $6, $7, $8)
+    `insert into lot_now (household_id, lot_id, stage, weight_g, pieces, place_id, dried, never, guessed_weight, guessed_pieces)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
      on conflict (household_id, lot_id) do update set stage = excluded.stage, weight_g = excluded.weight_g,
        pieces = excluded.pieces, place_id = excluded.place_id, dried = excluded.dried,
-       never = excluded.never`,
-    [householdId, lotId, now.stage, now.weightG, now.pieces, now.placeId, now.dried, now.never],
+       never = excluded.never, guessed_weight = excluded.guessed_weight, guessed_pieces = excluded.guessed_pieces`,
+    [
+      householdId,
+      lotId,
+      now.stage,
+      now.weightG,
+      now.pieces,
+      now.placeId,
+      now.dried,
+      now.never,
+      now.guessed.weight,
+      now.guessed.pieces,
+    ],
   )
 
 /** A row of the ledger for sums by day. */

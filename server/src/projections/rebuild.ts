@@ -1,6 +1,6 @@
 import type { Crop } from '@vadose/core/almanac'
 import { cropIn, isDried } from '@vadose/core/forecast'
-import { historyIn, standing, type LotHistory } from '@vadose/core/lots'
+import { historyIn, standing, type LotHistory, nothingGuessed } from '@vadose/core/lots'
 import { almanacOf } from '../almanac'
 import { inTransaction, type Client, type Pool } from '../database'
 import { ledgersOf } from './ledgers'
@@ -16,6 +16,7 @@ export function lotNow(history: LotHistory, grown: Crop) {
     pieces: quantity.pieces,
     placeId,
     dried: isDried(history, grown),
+    guessed: stage === 'gone' ? nothingGuessed : history.guessed,
     never: standing(events).every((e) => e.kind === 'noted' || e.kind === 'relabelled'),
   }
 }
