@@ -5,7 +5,8 @@ export default defineConfig({
   globalSetup: './e2e/serve.ts',
   outputDir: 'test-results',
   fullyParallel: false,
-  workers: 1,
+  // every test has a household of its own, but for those of a file, which go one after the other
+  workers: 2,
   timeout: 120_000,
   expect: { timeout: 60_000 },
   // what fails once is broken: a test waits for what it tests, so a noisy machine is no reason to fail

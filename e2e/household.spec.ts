@@ -21,7 +21,7 @@ test('an onion harvest with a heap for the bin, a lot split at the end, and some
   await page.getByRole('radio', { name: /short neck/ }).click()
   await page.getByLabel('Weight cleaned, kg').fill('99')
   await page.getByLabel('Number of onions').fill('90')
-  await page.getByLabel(/Sort by size/).check()
+  await page.getByText(/^Sort by size/).click()
   await page.getByLabel('Small, kg').fill('1.2')
   await page.getByLabel('Small, number of onions').fill('20')
   await page.getByLabel('Weight cleaned, kg').fill('10.4')

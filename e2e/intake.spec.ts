@@ -91,15 +91,6 @@ test('a picture of a heap is made small in the browser and shown on its lot', as
   expect(await picture.evaluate((img: HTMLImageElement) => img.decode().then(() => img.naturalWidth))).toBe(800)
 })
 
-test('the scapes say when to lift, three to four weeks on', async ({ page }) => {
-  await startHousehold(page, 'Scape House')
-  await page.goto('/bring-in')
-  await page.getByRole('radio', { name: 'Garlic, hardneck' }).click()
-  await page.getByLabel('Scapes cut on').fill('20 Jun 2026')
-  await page.getByLabel('Scapes cut on').press('Enter')
-  await expect(page.getByText(/11 July – 18 July/)).toBeVisible()
-})
-
 test('a picture of a tag opens its lot, another code does not', async ({ page }) => {
   await startHousehold(page, 'Scan House')
   await page.goto('/bring-in')

@@ -60,7 +60,7 @@ test('squash is hardened, felt by thumbnail, and sorted by size when it is taken
   await page.getByLabel('Weight cleaned, kg').fill('11.5')
   await page.getByLabel('Number of squash').fill('10')
   await page.getByLabel('Trimmings, kg').fill('0.1')
-  await page.getByLabel(/Sort by size/).check()
+  await page.getByText(/^Sort by size/).click()
   await page.getByLabel('Small, kg').fill('1.4')
   await page.getByLabel('Small, number of squash').fill('2')
   await page.getByLabel(/^Seconds.*kg$/).fill('1.1')

@@ -72,6 +72,7 @@ export const householdFile = closed({
       simulated: bool,
       within: optional(nullable(uuid)),
       retiredOn: optional(nullable(civilDate)),
+      dark: optional(nullable(bool)),
     }),
     most,
   ),

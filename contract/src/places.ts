@@ -37,7 +37,12 @@ const kind = oneOf(...placeKindIds)
 export const newPlace = closed({ name: saying(40), kind, within: optional(uuid) })
 export type NewPlace = Static<typeof newPlace>
 
-export const changedPlace = closed({ name: optional(saying(40)), kind: optional(kind) })
+export const changedPlace = closed({
+  name: optional(saying(40)),
+  kind: optional(kind),
+  /** dark or bright; null for as its kind usually is */
+  dark: optional(nullable(bool)),
+})
 
 export const newReading = closed({ temperatureC, relativeHumidityPct })
 export type NewReading = Static<typeof newReading>
@@ -63,6 +68,8 @@ const placeFields = {
   kind,
   /** the place it is a part of */
   within: nullable(uuid),
+  /** light stays out */
+  dark: bool,
   /** latest reading, if any */
   air: closed({ at: nullable(instant), temperatureC: nullable(number), relativeHumidityPct: nullable(number) }),
   /** means of the last days, for a small line: oldest first */

@@ -32,7 +32,7 @@ const kinds: PlaceKind[] = ['outdoors', 'veranda', 'room', 'cool-room', 'cellar'
 /** Places nobody measured: what is expected of them is what comes. */
 const places = (nowMs: number): PlaceState[] =>
   kinds.map((kind, walk) =>
-    placeState({ id: kind, name: kind, kind, walk, within: null, retiredOn: null }, undefined, null, {
+    placeState({ id: kind, name: kind, kind, walk, within: null, dark: null, retiredOn: null }, undefined, null, {
       climate,
       nowMs: comingHour(nowMs),
     }),
@@ -72,6 +72,31 @@ describe('a lot past its time', () => {
     expect(keepsUntil(after, fine).overdueSince).toBeNull()
     expect(keepsUntil(after, fine).nineInTenUntil.p50 > later).toBe(true)
     expect(planOf(after).map(({ kind }) => kind)).not.toContain('overdue')
+  })
+  it('is not past its time to whoever has just gone through it, whatever was found; left again, it is', () => {
+    const began = '2026-08-20'
+    const at = (lookedAt: number, bad: number, on: string) => {
+      const faults = bad > 0 ? [{ fault: 'rooting', pieces: bad, action: 'eat' }] : []
+      return lot('N26-4', 'onion-storing', [
+        [began, draft('brought-in', { weightG: 2300, pieces: 38 })],
+        [began, draft('finished', { placeId: 'cellar', details: { pack: 'net' } })],
+        [on, draft('checked', { details: { lookedAt, bad, lotSize: 38, faults } })],
+      ])
+    }
+    const on = '2027-01-10'
+    for (const [lookedAt, bad] of [
+      [20, 0],
+      [20, 3],
+      [20, 9],
+      [38, 12],
+    ] as const) {
+      const looked = at(lookedAt, bad, on)
+      for (const days of [0, 1, 5]) {
+        const house = houseOn(addDays(on, days), [looked])
+        expect(keepsUntil(house, looked).overdueSince, `${bad} of ${lookedAt}, ${days} days on`).toBeNull()
+      }
+      expect(keepsUntil(houseOn(addDays(on, 150), [looked]), looked).overdueSince).not.toBeNull()
+    }
   })
 })
 
@@ -226,7 +251,7 @@ describe('the weather by the household’s days', () => {
         },
       ])!
       const garden = placeState(
-        { id: 'g', name: 'Garden', kind: 'outdoors', walk: 1, within: null, retiredOn: null },
+        { id: 'g', name: 'Garden', kind: 'outdoors', walk: 1, within: null, dark: null, retiredOn: null },
         record,
         nowMs,
         {

@@ -3,7 +3,7 @@ import { fullGasKg, gasReaching } from '../assumptions'
 import type { Almanac } from '../almanac'
 import type { Stand } from '../beds'
 import { civilDateOf, instantOf, type CivilDate } from '../households'
-import { climateFor, placeKinds, type Climate } from '../places'
+import { climateFor, isDark, placeKinds, type Climate } from '../places'
 import type { LotState } from './lot'
 import { comingHour, type PlaceState } from './place'
 
@@ -132,7 +132,7 @@ export class House {
   /** What lies round a lot in a place besides its air. */
   around(lot: LotState, place: PlaceState | undefined, packing: string) {
     return {
-      light: place ? !placeKinds[place.kind].dark && packing !== 'sack' : false,
+      light: place ? !isDark(place) && packing !== 'sack' : false,
       gas: this.gasReaching(place, lot),
     }
   }

@@ -103,6 +103,14 @@ function lookOf(crop: Crop, { lookedAt, bad, lotSize, faults }: LotHistory['chec
   }
 }
 
+/** whoever looked knows what lies there for so long, whatever the forecast thought of it, days. Judgement. */
+const knownForDays = 7
+/** A look found it past its time already: it is asked about again when the next look has not come. */
+function lookedTooLate(lastDay: number, nextCheckInDays: number): Spread {
+  const day = lastDay + Math.max(knownForDays, nextCheckInDays)
+  return { p10: day, p50: day, p90: day }
+}
+
 /** what is counted in millions is looked over like a million */
 const mostPieces = 1_000_000
 
@@ -138,7 +146,12 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
       const airSd = airLogSd(house, cropData, place)
       const forecast = keepingForecast(model, lossPct, nowDay, belief, spread, airSd)
       const goThroughAll = checks.length > 0 && asksForAll(checks.at(-1)!)
-      const passed = !elsewhere && forecast.nineInTenDay.p50 <= nowDay
+      const nextCheckInDays = goThroughAll
+        ? 0
+        : nextLookInDays(model, beliefThen, lastDay, checks.length, pieces, spread)
+      const said = keepingForecast(model, lossPct, lastDay, beliefThen, spread, airSd).nineInTenDay
+      const overdue = checks.length > 0 && said.p50 <= lastDay ? lookedTooLate(lastDay, nextCheckInDays) : said
+      const passed = !elsewhere && Math.max(forecast.nineInTenDay.p50, overdue.p50) <= nowDay
       return {
         startMs: beganMs,
         nowDay,
@@ -147,8 +160,8 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
         belief,
         spread,
         forecast,
-        overdue: passed ? keepingForecast(model, lossPct, lastDay, beliefThen, spread, airSd).nineInTenDay : undefined,
-        nextCheckInDays: goThroughAll ? 0 : nextLookInDays(model, beliefThen, lastDay, checks.length, pieces, spread),
+        overdue: passed ? overdue : undefined,
+        nextCheckInDays,
         // nine in ten sure of catching a fault that one in ten has
         lookAt: goThroughAll ? pieces : checkSize(Math.min(mostPieces, pieces), 0.1, 0.9),
         goThroughAll,

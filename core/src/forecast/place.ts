@@ -21,6 +21,8 @@ export interface PlaceFacts {
   walk: number
   /** the place it is a shelf, rack or basket of, whose air it has until it is measured itself */
   within: string | null
+  /** dark or bright, where it is not as places of its kind usually are */
+  dark: boolean | null
   /** since when nothing is put there any more */
   retiredOn: CivilDate | null
 }

@@ -1,10 +1,11 @@
 import type { Crop, HeapTemplate } from '../almanac'
 import { healingRate } from '../line'
-import { placeKinds, type PlaceKind } from '../places'
+import { isDark, placeKinds, type PlaceKind } from '../places'
 
 export interface PlaceNow {
   id: string
   kind: PlaceKind
+  dark?: boolean | undefined
   /** measured air, °C and %; null where nobody has measured */
   temperatureC: number | null
   relativeHumidityPct: number | null
@@ -54,7 +55,7 @@ export function proposePlace(
       ? notHealing * (1 - healingRate(curing, t, rh))
       : perDegree * outside(t, keeping.bestTemperatureC.value) + perPoint * outside(rh, keeping.bestHumidityPct.value)
     const season = keptLong && !heals ? swings * kind.gain : 0
-    return air + season + (crop.needs.includes('dark') && !kind.dark ? lightCosts : 0)
+    return air + season + (crop.needs.includes('dark') && !isDark(p) ? lightCosts : 0)
   }
   return [...open].sort((a, b) => costs(a) - costs(b))[0]?.id
 }

@@ -111,3 +111,7 @@ export const placeKinds = {
 } as const satisfies Record<string, PlaceKindProfile>
 
 export type PlaceKind = keyof typeof placeKinds
+
+/** Whether light stays out: as the household says, else as places of its kind usually are. */
+export const isDark = ({ kind, dark }: { kind: PlaceKind; dark?: boolean | null | undefined }): boolean =>
+  dark ?? placeKinds[kind].dark

@@ -37,7 +37,7 @@ export const almanacRows = async (db: Client, id: string): Promise<HouseholdFile
 export const placeRows = (db: Client, id: string) =>
   rowsOf<Rows<'places'>[number]>(
     db,
-    `select id, name, kind, walk, simulated, within, retired_on as "retiredOn" from places where household_id = $1 order by walk, name`,
+    `select id, name, kind, walk, simulated, within, dark, retired_on as "retiredOn" from places where household_id = $1 order by walk, name`,
     id,
   )
 
@@ -128,7 +128,7 @@ export const addPlaces = (db: Client, id: string, rows: HouseholdFile['places'])
   fill(
     db,
     'places',
-    'id uuid, name text, kind text, walk integer, simulated boolean, within uuid, retired_on date',
+    'id uuid, name text, kind text, walk integer, simulated boolean, within uuid, dark boolean, retired_on date',
     id,
     rows.map(({ retiredOn, ...rest }) => ({ ...rest, retired_on: retiredOn })),
   )

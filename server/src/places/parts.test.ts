@@ -63,6 +63,30 @@ describe('a place divided', () => {
   })
 })
 
+describe('a place made dark or bright', () => {
+  it('greens potatoes or does not, whatever its kind; its kind’s way again when nothing is said', async () => {
+    const room = (await named('North room'))!
+    expect(room.dark).toBe(false)
+    await at.client.post('/harvests', {
+      requestId: randomUUID(),
+      crop: 'potato-maincrop',
+      harvestedOn: '2026-07-19',
+      totalG: 9000,
+      heaps: [{ heap: 'sound', weightG: 9000, placeId: room.id }],
+    })
+    const pack = { act: 'finish', pack: 'box', placeId: room.id, weightG: 8900, pieces: 90, sure: true }
+    expect((await act('P26-1', pack)).status).toBe(201)
+    const ends = async () => (await lot('P26-1')).keeping!.endedBy.map(({ end }) => end)
+    expect(await ends()).toContain('greening')
+    await at.client.put(`/places/${room.id}`, { dark: true })
+    expect((await named('North room'))!.dark).toBe(true)
+    expect(await ends()).not.toContain('greening')
+    await at.client.put(`/places/${room.id}`, { dark: null })
+    expect(await ends()).toContain('greening')
+    await act('P26-1', { act: 'use', pieces: 90 })
+  })
+})
+
 describe('a place out of use', () => {
   it('is refused while something lies there, or when it is the last', async () => {
     const { id } = (await named('Cellar'))!

@@ -10,7 +10,7 @@ export interface PlaceRow extends PlaceFacts {
 export const placesOf = async (db: Client, householdId: string) =>
   (
     await db.query<PlaceRow>(
-      `select p.id, p.name, p.kind, p.walk, p.simulated, p.within, p.retired_on as "retiredOn"
+      `select p.id, p.name, p.kind, p.walk, p.simulated, p.within, p.dark, p.retired_on as "retiredOn"
        from places p left join places whole on whole.household_id = p.household_id and whole.id = p.within
        where p.household_id = $1 order by coalesce(whole.walk, p.walk), p.within is not null, p.walk, p.name`,
       [householdId],
@@ -21,8 +21,19 @@ export const placesOf = async (db: Client, householdId: string) =>
 export const placesInUse = async (db: Client, householdId: string) =>
   (await placesOf(db, householdId)).filter((place) => place.retiredOn === null)
 
-export const setPlace = async (db: Client, householdId: string, id: string, name: string, kind: PlaceKind) =>
-  db.query(`update places set name = $3, kind = $4 where household_id = $1 and id = $2`, [householdId, id, name, kind])
+export const setPlace = async (
+  db: Client,
+  householdId: string,
+  id: string,
+  { name, kind, dark }: Pick<PlaceRow, 'name' | 'kind' | 'dark'>,
+) =>
+  db.query(`update places set name = $3, kind = $4, dark = $5 where household_id = $1 and id = $2`, [
+    householdId,
+    id,
+    name,
+    kind,
+    dark,
+  ])
 
 export const setRetired = (db: Client, householdId: string, id: string, on: string | null) =>
   db.query(`update places set retired_on = $3 where household_id = $1 and id = $2`, [householdId, id, on])

@@ -64,7 +64,7 @@ export async function changePlace(
   db: Client,
   householdId: string,
   id: string,
-  to: { name?: string | undefined; kind?: PlaceKind | undefined },
+  to: { name?: string | undefined; kind?: PlaceKind | undefined; dark?: boolean | null | undefined },
 ): Promise<void> {
   const place = await placeNamed(db, householdId, id)
   const whole = place.within === null ? undefined : await placeNamed(db, householdId, place.within)
@@ -74,11 +74,15 @@ export async function changePlace(
   const kind = to.kind ?? place.kind
   const name = to.name?.trim() || place.name
   await requireFree(db, householdId, name, id)
-  await setPlace(db, householdId, id, name, kind)
+  await setPlace(db, householdId, id, { name, kind, dark: to.dark === undefined ? place.dark : to.dark })
   for (const part of await placesOf(db, householdId)) {
     if (part.within !== id) continue
     const own = part.name.startsWith(`${place.name}, `) ? part.name.slice(place.name.length + 2) : undefined
-    await setPlace(db, householdId, part.id, own === undefined ? part.name : partName(name, own), kind)
+    await setPlace(db, householdId, part.id, {
+      name: own === undefined ? part.name : partName(name, own),
+      kind,
+      dark: to.dark === undefined ? part.dark : to.dark,
+    })
   }
 }
 

@@ -12,6 +12,7 @@ const place = (id: string, kind: PlaceView['kind']): PlaceView => ({
   kind,
   name: id,
   within: null,
+  dark: kind === 'cellar',
   air: unmeasured,
   recent: [],
 })

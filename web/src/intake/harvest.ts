@@ -22,7 +22,7 @@ export const proposedPlace = (crop: Crop, heap: HeapTemplate, places: readonly P
   proposePlace(
     crop,
     heap,
-    places.map(({ id, kind, air }) => ({ id, kind, ...air })),
+    places.map(({ id, kind, dark, air }) => ({ id, kind, dark, ...air })),
   ) ?? ''
 
 /** A crop's heaps before anything is typed. */

@@ -17,6 +17,7 @@ const emit = defineEmits<{ done: [] }>()
 const { attempt, failure, busy } = useAttempt()
 const name = ref(props.place.name)
 const kind = ref<PlaceKind | undefined>(props.place.kind)
+const light = ref<'dark' | 'bright' | undefined>(props.place.dark ? 'dark' : 'bright')
 const part = ref('')
 const into = ref<string>()
 const others = computed(() =>
@@ -25,13 +26,23 @@ const others = computed(() =>
     .map((p) => ({ id: p.id, label: p.name })),
 )
 const changed = computed(
-  () => (name.value.trim() && name.value.trim() !== props.place.name) || kind.value !== props.place.kind,
+  () =>
+    (name.value.trim() && name.value.trim() !== props.place.name) ||
+    kind.value !== props.place.kind ||
+    (light.value === 'dark') !== props.place.dark,
 )
 const params = { id: props.place.id }
 const finish = async (work: () => Promise<unknown>) => void ((await attempt(work)) && emit('done'))
 const keep = () =>
   finish(() =>
-    write(changePlace, { params, body: { name: name.value.trim(), ...(kind.value ? { kind: kind.value } : {}) } }),
+    write(changePlace, {
+      params,
+      body: {
+        name: name.value.trim(),
+        ...(kind.value ? { kind: kind.value } : {}),
+        ...((light.value === 'dark') === props.place.dark ? {} : { dark: light.value === 'dark' }),
+      },
+    }),
   )
 const divide = () =>
   finish(() => write(addPlace, { body: { name: part.value.trim(), kind: props.place.kind, within: props.place.id } }))
@@ -44,8 +55,16 @@ const retire = () => finish(() => write(retirePlace, { params, body: { retired: 
     <form class="stack" @submit.prevent="changed && keep()">
       <ElInput v-model="name" maxlength="40" :aria-label="`Name of ${place.name}`" />
       <Choices v-if="!place.within" v-model="kind" :label="`Kind of ${place.name}`" :options="kinds" />
+      <Choices
+        v-model="light"
+        :label="`Light in ${place.name}`"
+        :options="[
+          { id: 'dark', label: 'dark' },
+          { id: 'bright', label: 'light comes in' },
+        ]"
+      />
       <p v-if="kind !== place.kind" class="soft">
-        Dark or bright, frost-safe or not, and the air to expect go by the kind; what was measured there stays.
+        Frost-safe or not, heated or not, and the air to expect go by the kind; what was measured there stays.
       </p>
       <div class="row">
         <ElButton type="primary" native-type="submit" :disabled="!changed || busy">Put right</ElButton>

@@ -138,6 +138,7 @@ const plantAll = (code: string) => act(code, { act: 'plant', weightG: props.job.
 }
 .plant {
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
 }
 .plant .el-input {
