@@ -24,6 +24,7 @@ const views = [
   '/household',
   '/readings',
   '/lots/A26-2/dry',
+  '/lots/A26-1/freeze',
   '/lots/A26-3',
   '/find',
   '/nowhere-at-all',

@@ -115,7 +115,7 @@ export async function accounts(page: Page) {
     planted: -sum('planted'),
     fed: -sum('fed'),
     lost: -sum('lost'),
-    waterAndTrimmings: -sum('weighed', 'finished', 'cleaned', 'loaded', 'jarred'),
+    waterAndTrimmings: -sum('weighed', 'finished', 'cleaned', 'loaded', 'jarred', 'frozen'),
     putRight: -sum('corrected', 'undone', 'restated', 'relabelled'),
     splits: sum('split-out', 'split-in'),
     left: lots.reduce((all, lot) => all + lot.weightG, 0),

@@ -25,9 +25,11 @@ export const larderView = closed({
     closed({
       crop: words,
       weightG: number,
-      pieces: number /** of the weight: what nobody counted where others were, and what is dried */,
+      pieces: number,
+      /** of the weight: what nobody counted where others were, what is dried, and what is frozen */
       uncountedG: number,
       driedG: number,
+      frozenG: number,
       overdueG: number,
     }),
   ),

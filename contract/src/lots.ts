@@ -22,6 +22,8 @@ import {
 export const stage = oneOf('drying', 'dryer', 'conditioning', 'fresh', 'stored', 'gone')
 export type Stage = Static<typeof stage>
 
+export const form = oneOf('fresh', 'dried', 'frozen')
+
 const lotFields = {
   code: words,
   crop: words,
@@ -37,8 +39,8 @@ const lotFields = {
   pieces: nullable(number),
   /** what of these nobody has weighed or counted yet */
   guessed: closed({ weight: bool, pieces: bool }),
-  /** has been in the dehydrator */
-  dried: bool,
+  /** what it has been made into */
+  form,
   /** set aside to be used soon: why, and by when; null for what is not */
   aside: nullable(closed({ why: oneOf(...asideReasons), until: civilDate })),
   /** why it cannot be worked out; there only where it cannot */

@@ -1,5 +1,5 @@
 import { ofHousehold } from './endpoint'
-import { basis, troubledLots } from './lots'
+import { basis, form, troubledLots } from './lots'
 import { weatherDay } from './places'
 import { bool, civilDate, closed, listOf, nullable, number, oneOf, optional, uuid, words, type Static } from './shapes'
 
@@ -65,7 +65,7 @@ export const roundView = closed({
       heap: words,
       weightG: number,
       pieces: nullable(number),
-      dried: bool,
+      form,
       why: words,
       urgent: bool,
     }),

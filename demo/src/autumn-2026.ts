@@ -1,4 +1,4 @@
-import { dryer, lift, picks, weighings, type Step } from './steps'
+import { dryer, frozen, lift, picks, weighings, type Step } from './steps'
 
 /** The rest of the autumn: what dries, heals and is put by beside onions and garlic. */
 export const autumn2026: Step[] = [
@@ -13,6 +13,10 @@ export const autumn2026: Step[] = [
     { heap: 'sowing', weightG: 600, place: 'Loft' },
   ]),
   ...weighings('E26-1', 1240, 1, 0.8, ['2026-09-18', '2026-09-24', '2026-09-30']),
+  lift('2026-09-18', 12, 'bean-green', 'Late Pole', 'Bed 8', 0.4, [{ heap: 'sound', weightG: 2600, place: 'Kitchen' }]),
+  frozen('2026-09-18', 20, 'E26-3', 2350, 6, 'blanched, whole or 2–5 cm lengths'),
+  lift('2026-09-24', 12, 'bean-green', 'Late Pole', 'Bed 8', 0.4, [{ heap: 'sound', weightG: 1500, place: 'Kitchen' }]),
+  frozen('2026-09-24', 20, 'E26-4', 1380, 4, 'blanched, whole or 2–5 cm lengths'),
   lift('2026-09-20', 11, 'maize', 'Polenta Gold', 'Bed 9', 0.7, [{ heap: 'sound', weightG: 9400, place: 'Veranda' }]),
   ...weighings('S26-2', 1900, 0.95, 0.74, ['2026-09-21', '2026-09-28']),
   lift('2026-09-21', 12, 'sunflower', 'Tall Sally', 'Hedge', 0.6, [{ heap: 'sound', weightG: 2600, place: 'Loft' }]),

@@ -95,6 +95,16 @@ export const picks = (
     { on: addDays(from, 7 * i + 1), hour: 19, do: 'act', code: `${letter}26-${i + 1}`, act: { act: 'use', weightG } },
   ])
 
+/** All of a lot, prepared, bagged and frozen. */
+export const frozen = (
+  on: CivilDate,
+  hour: number,
+  code: string,
+  weightG: number,
+  bags: number,
+  prepared: string,
+): Step => ({ on, hour, do: 'act', code, act: { act: 'freeze', weightG, bags, prepared, place: 'Chest freezer' } })
+
 /** What was seen or done at a bed. */
 export const look = (
   on: CivilDate,

@@ -233,7 +233,7 @@ async function take(one: Step, lots: Lot[]) {
   }
 }
 
-const water = ['weighed', 'finished', 'cleaned', 'loaded', 'jarred']
+const water = ['weighed', 'finished', 'cleaned', 'loaded', 'jarred', 'frozen']
 /** Where every gram stands in the books: what is struck out stands nowhere. */
 async function books() {
   const { rows } = await at.served.pool.query(

@@ -22,7 +22,7 @@ const nobody = computed(() => !householdHere || frame.unknown)
 const inTab = computed(() =>
   ['finish', 'dry'].includes(String(route.name))
     ? 'line'
-    : ['lot', 'tag', 'check', 'sort', 'right'].includes(String(route.name))
+    : ['lot', 'tag', 'check', 'sort', 'right', 'freeze'].includes(String(route.name))
       ? 'stores'
       : route.name === 'beds'
         ? 'bring-in'

@@ -28,6 +28,7 @@ export const router = createRouter({
     { path: '/lots/:code/finish', name: 'finish', component: () => import('./line/FinishView.vue') },
     { path: '/lots/:code/sort', name: 'sort', component: () => import('./lots/SortView.vue') },
     { path: '/lots/:code/right', name: 'right', component: () => import('./lots/RightView.vue') },
+    { path: '/lots/:code/freeze', name: 'freeze', component: () => import('./kitchen/FreezeView.vue') },
     { path: '/lots/:code/dry', name: 'dry', component: () => import('./line/DryView.vue') },
     { path: '/lots/:code/tag', name: 'tag', component: () => import('./lots/TagView.vue') },
     { path: '/almanac/:crop?', name: 'almanac', component: () => import('./almanac/AlmanacView.vue') },

@@ -582,6 +582,26 @@ export const faults = {
     freeze('To the pan today.'),
     compost('Fermenting.'),
   ),
+  // frozen
+  'freezer-burn': fault(
+    'freezer-burn',
+    'Freezer burn',
+    'pale, dry, leathery patches; frost inside the bag',
+    'air in the bag, or months in a freezer that warms and cools',
+    'no',
+    'rot',
+    eat('Safe, but dry: into soup or sauce, the patches cut off.'),
+    compost('Where most of it is dry and tastes of the freezer.'),
+  ),
+  'thawed-once': fault(
+    'thawed-once',
+    'Thawed and frozen again',
+    'a lump frozen to the side of its bag, ice where there was air',
+    'a lid left open, a power cut',
+    'no',
+    'rot',
+    bin('Nobody knows how warm it was, or how long: when in doubt, throw it out.'),
+  ),
   // dried and sown
   'seed-mould': fault(
     'seed-mould',

@@ -41,3 +41,5 @@ export const unknownCrop = (id: string, known: readonly Crop[]): Refusal =>
 
 /** The file of a crop that ships; undefined for a household's own. */
 export const cropFileById = (id: string): CropData | undefined => filesById.get(id)
+export * from './form'
+export * from './frozen'

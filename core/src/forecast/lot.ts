@@ -1,4 +1,4 @@
-import { driedForm, type Almanac, type Crop } from '../almanac'
+import { inForm, type Almanac, type Crop, type Form } from '../almanac'
 import { lotHistory, type LotEvent, type LotHistory, type Stage } from '../lots'
 import { unknownCrop } from '../almanac'
 
@@ -20,10 +20,10 @@ export interface LotState extends LotIdentity {
   placeId: string | null
   weightG: number
   pieces: number | null
-  /** has been in the dehydrator */
-  dried: boolean
+  /** what it has been made into */
+  form: Form
   history: LotHistory
-  /** its crop as it is now: the dried form where the lot itself has been dried */
+  /** its crop as it is now: in the form the lot itself is in */
   cropData: Crop
   /** its crop as it grew */
   grown: Crop
@@ -42,19 +42,12 @@ export function cropIn(almanac: Almanac, id: string): Crop {
 /** groups whose harvest is dried to a crisp where it hangs */
 const driedOnTheLine = ['herb', 'fruiting']
 
-const driedForms = new WeakMap<Crop, Crop>()
-
-/** The dried form of a crop, the same object every time: what is worked out on it is kept with it. */
-export function driedFormOf(crop: Crop): Crop {
-  const made = driedForms.get(crop) ?? driedForm(crop)
-  driedForms.set(crop, made)
-  return made
-}
-
-/** Whether a lot is in the dried form of its crop: from the dehydrator, or dried on the string or in the bundle. */
-export function isDried(history: LotHistory, grown: Crop): boolean {
+/** The form of its crop a lot is in: bagged in the freezer, from the dehydrator, or dried on the string or in the bundle. */
+export function formOf(history: LotHistory, grown: Crop): Form {
+  if (history.frozen) return 'frozen'
   const driesOnTheLine = grown.curing?.clock === 'drying-power' && driedOnTheLine.includes(grown.group)
-  return history.loads.length > 0 || (driesOnTheLine && history.storedAtMs !== null && history.hungAtMs !== null)
+  const dried = history.loads.length > 0 || (driesOnTheLine && history.storedAtMs !== null && history.hungAtMs !== null)
+  return dried ? 'dried' : 'fresh'
 }
 
 export const lotState = (
@@ -67,16 +60,16 @@ export const lotState = (
 /** A lot by its history. */
 export function stateOf(identity: LotIdentity, history: LotHistory, almanac: Almanac): LotState {
   const grown = cropIn(almanac, identity.crop)
-  const dried = isDried(history, grown)
+  const form = formOf(history, grown)
   return {
     ...identity,
     stage: history.stage,
     placeId: history.placeId,
     weightG: history.quantity.weightG,
     pieces: history.quantity.pieces,
-    dried,
+    form,
     history,
     grown,
-    cropData: dried ? driedFormOf(grown) : grown,
+    cropData: inForm(grown, form),
   }
 }

@@ -12,7 +12,7 @@ describe('earlier lots a heap could be put to', () => {
     bed: 'Long bed',
     broughtOn: '2026-07-10',
     stage: 'drying',
-    dried: false,
+    form: 'fresh',
   }
   const sound = garlic.heaps.find((h) => h.id === 'sound')!
   const joins = (part: Partial<EarlierLot>, on = '2026-07-12', bed = 'long bed') =>
@@ -30,7 +30,7 @@ describe('earlier lots a heap could be put to', () => {
     expect(joins({ bed: 'Short bed' }, '2026-07-12', '')).toEqual(['G26-1'])
     expect(joins({ heap: 'nicked' })).toEqual([])
     expect(joins({ crop: 'shallot' })).toEqual([])
-    expect(joins({ dried: true })).toEqual([])
+    expect(joins({ form: 'dried' })).toEqual([])
     expect(joins({ stage: 'stored' })).toEqual([])
   })
 })

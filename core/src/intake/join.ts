@@ -1,5 +1,5 @@
 import { joinsWithinDays } from '../assumptions'
-import type { HeapTemplate } from '../almanac'
+import type { Form, HeapTemplate } from '../almanac'
 import { daysBetween, type CivilDate } from '../households'
 
 /** A lot that a heap could be put to. */
@@ -10,7 +10,7 @@ export interface EarlierLot {
   bed: string | null
   broughtOn: CivilDate
   stage: string
-  dried: boolean
+  form: Form
 }
 
 /** Whether what is brought in may be put to an earlier lot: still where such a heap goes, not dried, not gone. */
@@ -39,7 +39,7 @@ export function joinsOf(
         standsToJoin(lot.stage, heap.hangs) &&
         recent &&
         sameBed &&
-        !lot.dried
+        lot.form === 'fresh'
       )
     })
     .map((lot) => lot.code)

@@ -78,6 +78,20 @@ export type LotAct =
       sure?: boolean
     }
   | { act: 'check'; lookedAt: number; faults: { fault: string; pieces: number; action: string }[] }
+  | {
+      act: 'freeze'
+      /** what is taken for it, one of the two; all of it when both are left out */
+      takenG?: number
+      pieces?: number
+      /** what goes into the freezer, prepared */
+      weightG: number
+      bags?: number
+      pack?: 'bag' | 'box'
+      /** “blanched, diced” */
+      prepared: string
+      placeId: string
+      sure?: boolean
+    }
   | ({ act: 'use' | 'give' } & Taking)
   | ({ act: 'plant'; bed?: string } & Taking)
   | ({ act: 'lose'; cause: string; to?: Ending } & Taking)

@@ -12,6 +12,7 @@ import {
 import { jarred, loaded, shaken } from './dryer-acts'
 import { draft, type AsideReason, type EventDetails, type EventDraft } from './event'
 import { cleaned, finished, graded } from './finish-acts'
+import { frozen } from './freeze-act'
 import { guessedBy } from './guessed'
 import type { LotHistory } from './history'
 import { gramsOfPieces, piecesOfGrams, type Quantity } from './quantity'
@@ -56,6 +57,8 @@ export function perform(act: LotAct, context: ActContext): ActOutcome {
       return finished(act, context)
     case 'check':
       return checked(act, context)
+    case 'freeze':
+      return frozen(act, context)
     case 'use':
       return { events: [taken('used', act, lot.quantity)] }
     case 'give':

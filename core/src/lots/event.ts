@@ -28,6 +28,7 @@ export type EventKind =
   | 'relabelled'
   | 'fed'
   | 'tagged'
+  | 'frozen'
 
 /** An event about to be written. Changes are whole grams and pieces; the lot's quantity is their sum. */
 export interface EventDraft {
@@ -96,6 +97,8 @@ export interface EventDetails {
   aside?: { why: AsideReason; days: number }
   /** animals it was fed to, or where what nobody eats went */
   to?: string
+  /** how it was prepared before it was frozen: “blanched, diced” */
+  prepared?: string
   neck?: string
   pack?: string
   units?: number

@@ -30,6 +30,7 @@ export function guessedAfter(was: Guessed, { kind, details }: LotEvent, of: Gues
     case 'cleaned':
     case 'jarred':
     case 'loaded':
+    case 'frozen':
       return {
         weight: scaleG === undefined ? was.weight : added.weight,
         pieces: counted === undefined ? was.pieces : added.pieces,

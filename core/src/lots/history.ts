@@ -46,6 +46,8 @@ export interface LotHistory {
   }[]
   /** the conditioning jar it is or was last in, with the looks at it */
   jar: { atMs: number; looks: { atMs: number; beads: boolean; mould: boolean; jarHumidityPct?: number }[] } | null
+  /** when it was frozen, and how it was prepared; null for what is not */
+  frozen: { atMs: number; prepared: string } | null
   /** what of its quantity nobody has weighed or counted yet */
   guessed: Guessed
   /** the lot it was taken from, as that was just before */
@@ -66,6 +68,7 @@ export function stageAfter(e: LotEvent): Exclude<Stage, 'gone'> | undefined {
     case 'jarred':
       return 'conditioning'
     case 'finished':
+    case 'frozen':
       return 'stored'
     case 'split-in':
       return e.details.stage ?? 'stored'
@@ -94,8 +97,8 @@ function scaled(h: LotHistory, share: number): void {
 /** What a part takes over from the lot it was taken from: all but how much there is. */
 function inherit(h: LotHistory, from: LotHistory): void {
   const { broughtAtMs, hungAtMs, placeId, stays, hungIn, turnedAtMs, airflow } = from
-  const { weighings, tests, checks, pack, loads, jar } = from
-  Object.assign(h, { broughtAtMs, hungAtMs, placeId, hungIn, turnedAtMs, pack, jar })
+  const { weighings, tests, checks, pack, loads, jar, frozen } = from
+  Object.assign(h, { broughtAtMs, hungAtMs, placeId, hungIn, turnedAtMs, pack, jar, frozen })
   Object.assign(h, {
     stays: [...stays],
     airflow: [...airflow],
@@ -134,6 +137,7 @@ export function lotHistory(events: readonly LotEvent[], origin?: LotHistory): Lo
     aside: null,
     loads: [],
     jar: null,
+    frozen: null,
     guessed: nothingGuessed,
     origin,
     events,
@@ -190,6 +194,7 @@ export function lotHistory(events: readonly LotEvent[], origin?: LotHistory): Lo
       if (load) load.rotatedAtMs = e.atMs
       else h.turnedAtMs = e.atMs
     }
+    if (e.kind === 'frozen') h.frozen = { atMs: e.atMs, prepared: d.prepared ?? '' }
     if (e.kind === 'jarred') h.jar = { atMs: e.atMs, looks: [] }
     if (e.kind === 'shaken' && h.jar) {
       h.jar.looks.push({
@@ -212,7 +217,17 @@ export function lotHistory(events: readonly LotEvent[], origin?: LotHistory): Lo
     }
     // a corrected finishing weight is what the lot began with in store, a use is not
     if (
-      ['brought-in', 'split-in', 'finished', 'split-out', 'corrected', 'cleaned', 'loaded', 'jarred'].includes(e.kind)
+      [
+        'brought-in',
+        'split-in',
+        'finished',
+        'split-out',
+        'corrected',
+        'cleaned',
+        'loaded',
+        'jarred',
+        'frozen',
+      ].includes(e.kind)
     ) {
       h.weightAtFirstG = weightG
       h.piecesAtFirst = counted ? pieces : null

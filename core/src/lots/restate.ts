@@ -17,6 +17,7 @@ export const restatable: Partial<Record<EventKind, readonly (keyof Restatement)[
   'brought-in': ['weightG', 'pieces', 'placeId'],
   hung: ['placeId', 'on'],
   finished: ['weightG', 'pieces', 'placeId', 'on'],
+  frozen: ['weightG', 'pieces', 'placeId', 'on'],
   moved: ['placeId', 'on'],
   weighed: ['weightG', 'on'],
   used: ['weightG', 'pieces', 'on'],
@@ -32,7 +33,7 @@ export const restatable: Partial<Record<EventKind, readonly (keyof Restatement)[
 
 export const takings: readonly EventKind[] = ['used', 'given', 'planted', 'lost', 'fed']
 /** what these say is what the whole lot weighed then */
-const wholes: readonly EventKind[] = ['weighed', 'finished', 'corrected']
+const wholes: readonly EventKind[] = ['weighed', 'finished', 'corrected', 'frozen']
 
 /**
  * An entry in other words.

@@ -88,6 +88,7 @@ class Walk {
       case 'finished':
       case 'corrected':
       case 'jarred':
+      case 'frozen':
         if (scaleG === undefined || strikes !== undefined) return e
         return {
           weightG: scaleG - this.weightG,

@@ -32,6 +32,7 @@ const undoneWords: Record<EventKind, string> = {
   relabelled: 'the new tag',
   fed: 'feeding',
   tagged: 'the printed tag',
+  frozen: 'freezing',
 }
 
 const labelWords = { crop: 'crop', variety: 'variety', bed: 'bed', heap: 'heap', broughtOn: 'day' } as const
@@ -123,6 +124,8 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
       return `put right: ${undoneWords[d.of ?? 'noted']}${d.why ? ` (${d.why})` : ''}`
     case 'relabelled':
       return `the tag put right: ${labelSays(d)}`
+    case 'frozen':
+      return `frozen: ${d.prepared ?? 'as it was'}, ${d.counted ? `${d.counted} ${d.counted === 1 ? 'bag' : 'bags'}, ` : ''}${grams(d.scaleG ?? 0)}${placeName ? `, in ${placeName.toLowerCase()}` : ''}`
     case 'tagged':
       return 'its tag printed'
     case 'noted':

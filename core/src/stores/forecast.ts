@@ -212,10 +212,12 @@ export interface KeepAnswer {
   packing: Packing
 }
 
+const frozenFromC = -30
+
 /**
  * How long a crop keeps in steady air: life of one piece picked blindly from a lot nobody has looked at.
  * @param packing what it lies in; the crop's usual one when left out
- * @throws Refusal `out-of-range` outside −10…40 °C and 10…100 %
+ * @throws Refusal `out-of-range` outside −10…40 °C and 10…100 %; what is frozen is known down to −30 °C
  */
 export function keepAt(
   crop: Crop,
@@ -225,7 +227,8 @@ export function keepAt(
   around: Surroundings = {},
 ): KeepAnswer {
   const { temperatureC: t, relativeHumidityPct: rh } = keepingRange
-  requireWithin(temperatureC, t[0], t[1], 'temperatureC', '°C')
+  const coldestC = crop.keeping.ageingAtC.value < t[0] ? frozenFromC : t[0]
+  requireWithin(temperatureC, coldestC, t[1], 'temperatureC', '°C')
   requireWithin(relativeHumidityPct, rh[0], rh[1], 'relativeHumidityPct', '%')
   const { model, lossPct } = steadyLife(crop, temperatureC, relativeHumidityPct, packing, around)
   const weights = priorWeights(model)

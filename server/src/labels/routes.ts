@@ -1,11 +1,11 @@
 import { readLabels, readTag } from '@vadose/contract/labels'
-import { cropIn } from '@vadose/core/forecast'
+import { cropIn, type House, type LotState } from '@vadose/core/forecast'
 import { Refusal } from '@vadose/core/refusal'
 import { codeIn, lotByCode, lotRow } from '../lots'
 import type { Server, Visit } from '../serve'
 import { labelSheets, type LabelSheetId } from './label-sheets'
 import { labelsPdf } from './labels'
-import { tagSvg, tagWords } from './tag'
+import { tagSvg, tagWords, type TagForm } from './tag'
 
 /** A season's lots fit in one go. */
 const mostLabels = 200
@@ -13,13 +13,20 @@ const mostLabels = 200
 /** Where a lot's page is: the household's own address, so that a tag says whose it is. */
 const addressOf = (visit: Visit, code: string) => `http://${visit.host}/${visit.household.address}/lots/${code}`
 
+const formOnTag = (house: House, { history: { pack, frozen } }: LotState): TagForm => ({
+  ...(pack ? { pack } : {}),
+  ...(frozen ? { frozen: { on: house.dateOf(frozen.atMs), prepared: frozen.prepared } } : {}),
+})
+
 export function serveLabels(server: Server): void {
   server.household(readTag, async (visit, { params }, response) => {
     const code = codeIn(params.code)
     const house = await visit.house()
     const lot = await visit.read((db) => lotByCode(db, visit.id, code))
     if (!lot) throw new Refusal('not-found', `There is no lot ${code}.`)
-    const svg = tagSvg(cropIn(house.almanac, lot.crop), lot, visit.household.units, addressOf(visit, code))
+    const here = house.lot(code)
+    const crop = here?.cropData ?? cropIn(house.almanac, lot.crop)
+    const svg = tagSvg(crop, lot, visit.household.units, addressOf(visit, code), here ? formOnTag(house, here) : {})
     return response.type('image/svg+xml').send(svg)
   })
 
@@ -45,7 +52,7 @@ export function serveLabels(server: Server): void {
       const lot = house.lot(code)
       if (!lot) throw new Refusal('not-found', `There is no lot ${code} here any more.`, 'lots')
       return {
-        words: tagWords(lot.cropData, lotRow(house, lot), visit.household.units, lot.history.pack ?? undefined),
+        words: tagWords(lot.cropData, lotRow(house, lot), visit.household.units, formOnTag(house, lot)),
         address: addressOf(visit, code),
       }
     })

@@ -32,15 +32,23 @@ export interface TagWords {
   form: string
 }
 
-export function tagWords(crop: Crop, lot: LotRow, units: Units, pack?: string): TagWords {
+/** What was done to it before it was put by. */
+export interface TagForm {
+  pack?: string | undefined
+  frozen?: { on: string; prepared: string } | undefined
+}
+
+/** @param crop in the form the lot is in */
+export function tagWords(crop: Crop, lot: LotRow, units: Units, { pack, frozen }: TagForm = {}): TagWords {
   const heap = crop.heaps.find((h) => h.id === lot.heap)?.label ?? lot.heap
   const about = (is: boolean) => (is ? 'about ' : '')
   const heavy = `${about(lot.guessed.weight)}${weightWords(lot.weightG, units)}`
   return {
     code: lot.code,
     name: crop.name,
-    what: [lot.variety, heap].filter(Boolean).join(' · '),
-    date: `brought in ${lot.broughtOn}`,
+    // how it was prepared matters more on a bag than that it was sound
+    what: [lot.variety, frozen ? frozen.prepared.split(',')[0] : heap].filter(Boolean).join(' · '),
+    date: frozen ? `frozen ${frozen.on}` : `brought in ${lot.broughtOn}`,
     amount:
       lot.pieces === null
         ? heavy
@@ -61,8 +69,8 @@ export function tagWords(crop: Crop, lot: LotRow, units: Units, pack?: string): 
 /**
  * A tag to tie on: code, crop, heap, date, quantity and the QR of the lot's address; 80 × 50 mm, black on white.
  */
-export function tagSvg(crop: Crop, lot: LotRow, units: Units, address: string): string {
-  const { name, what, date, amount } = tagWords(crop, lot, units)
+export function tagSvg(crop: Crop, lot: LotRow, units: Units, address: string, form: TagForm = {}): string {
+  const { name, what, date, amount } = tagWords(crop, lot, units, form)
   const lines = [name, what, date, amount]
   return `<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="50mm" viewBox="0 0 80 50" role="img" aria-label="Tag of lot ${escape(lot.code)}">
 <rect x="0" y="0" width="80" height="50" fill="#ffffff"/>

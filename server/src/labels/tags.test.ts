@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest'
-import { cropById } from '@vadose/core/almanac'
+import { cropById, frozenForm } from '@vadose/core/almanac'
 import { garlicHarvest, practiceFile } from '../testing/fresh'
 import { qrPath, tagSvg, tagWords } from './tag'
 
@@ -17,12 +17,13 @@ const lot = {
   stage: 'stored',
   weightG: 3450,
   pieces: 96,
+  guessed: { weight: false, pieces: false },
 } as Parameters<typeof tagWords>[1]
 const garlic = cropById('garlic-hardneck')
 
 describe('what a tag says', () => {
   it('is code, crop, heap, date, amount and how it is packed', () => {
-    expect(tagWords(garlic, lot, 'metric', 'net')).toEqual({
+    expect(tagWords(garlic, lot, 'metric', { pack: 'net' })).toEqual({
       code: 'G26-1',
       name: 'Garlic, hardneck',
       what: 'Quarry Stiff · Sound',
@@ -32,6 +33,15 @@ describe('what a tag says', () => {
     })
   })
   it('is in the household’s units', () => {
+    const bean = frozenForm(cropById('bean-green'))
+    const frozen = { on: '2026-09-18', prepared: 'blanched, whole' }
+    expect(tagWords(bean, { ...lot, pieces: 6, weightG: 2400 }, 'metric', { pack: 'bag', frozen })).toMatchObject({
+      name: 'Bean, green, frozen',
+      what: expect.stringMatching(/· blanched$/),
+      date: 'frozen 2026-09-18',
+      amount: '6 bags, 2.40 kg',
+      form: 'freezer bag',
+    })
     expect(tagWords(garlic, lot, 'us').amount).toBe('96 heads, 7.61 lb')
     expect(tagWords(garlic, { ...lot, weightG: 250, pieces: null }, 'us').amount).toBe('9 oz')
     expect(tagWords(garlic, { ...lot, weightG: 250, pieces: null }, 'metric').amount).toBe('250 g')
@@ -39,7 +49,7 @@ describe('what a tag says', () => {
   })
   it('names what is under way, so that nobody puts it by too soon', () => {
     const forms = (crop: string, stage: string) =>
-      tagWords(cropById(crop), { ...lot, stage: stage as typeof lot.stage }, 'metric', 'net').form
+      tagWords(cropById(crop), { ...lot, stage: stage as typeof lot.stage }, 'metric', { pack: 'net' }).form
     expect(forms('garlic-hardneck', 'drying')).toBe('drying')
     expect(forms('potato-maincrop', 'drying')).toBe('skins healing')
     expect(forms('apple-late', 'conditioning')).toBe('dried, not done')

@@ -43,7 +43,8 @@ export function larderView(house: House, moves: readonly Move[]): LarderView {
       weightG: weightOf(crop),
       pieces: reliable(crop).reduce((sum, lot) => sum + (lot.pieces ?? 0), 0),
       uncountedG: sumOf(reliable(crop).filter((lot) => lot.pieces === null)),
-      driedG: sumOf(reliable(crop).filter((lot) => lot.dried)),
+      driedG: sumOf(reliable(crop).filter((lot) => lot.form === 'dried')),
+      frozenG: sumOf(reliable(crop).filter((lot) => lot.form === 'frozen')),
       overdueG: of(crop).reduce((sum, lot) => sum + (lot.overdueSince === null ? 0 : lot.weightG), 0),
     })),
     runOut: cropIds.map((crop) => {

@@ -125,7 +125,7 @@ describe('a conditioning jar', () => {
       await morning()
     }
     const view = await lot(code)
-    expect(view).toMatchObject({ stage: 'stored', weightG: 440, dried: true })
+    expect(view).toMatchObject({ stage: 'stored', weightG: 440, form: 'dried' })
     const days = (Date.parse(view.keeping!.nineInTenUntil.p50) - Date.parse('2026-10-01')) / 86_400_000
     // dried fruit keeps a year at 60 °F and half of that at 80 °F (NCHFP, recalled); the kitchen lies between
     expect(days).toBeGreaterThan(180)

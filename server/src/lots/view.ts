@@ -40,7 +40,7 @@ export const lotRow = (house: House, lot: LotState): LotRow => ({
   weightG: lot.weightG,
   pieces: lot.pieces,
   guessed: lot.history.guessed,
-  dried: lot.dried,
+  form: lot.form,
   aside: asideOf(house, lot),
   ...troubleIn(house, lot),
 })

@@ -1,4 +1,5 @@
-import { cropIn, driedFormOf, isDried, naturalAirflow } from '@vadose/core/forecast'
+import { inForm } from '@vadose/core/almanac'
+import { cropIn, formOf, naturalAirflow } from '@vadose/core/forecast'
 import { codeStem, eventSays, nextLotCode, perform, standing, type LotAct } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
 import { almanacOf } from '../almanac'
@@ -43,7 +44,7 @@ export async function writeAct(
   }
   const history = await historyOf(db, householdId, lot.id)
   // what ends a jar of dried fruit is not what ends fruit
-  const crop = history.stage === 'stored' && isDried(history, grown) ? driedFormOf(grown) : grown
+  const crop = history.stage === 'stored' ? inForm(grown, formOf(history, grown)) : grown
   const outcome = perform(act, { crop, lot: history, nowMs, airflowOf: naturalAirflow(places) })
   const at = new Date(nowMs)
   const made: string[] = []

@@ -110,13 +110,13 @@ export const keepLotNow = (
   db: Client,
   householdId: string,
   lotId: string,
-  now: Pick<LotState, 'stage' | 'weightG' | 'pieces' | 'placeId' | 'dried'> & { never: boolean; guessed: Guessed },
+  now: Pick<LotState, 'stage' | 'weightG' | 'pieces' | 'placeId' | 'form'> & { never: boolean; guessed: Guessed },
 ) =>
   db.query(
-    `insert into lot_now (household_id, lot_id, stage, weight_g, pieces, place_id, dried, never, guessed_weight, guessed_pieces)
+    `insert into lot_now (household_id, lot_id, stage, weight_g, pieces, place_id, form, never, guessed_weight, guessed_pieces)
      values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
      on conflict (household_id, lot_id) do update set stage = excluded.stage, weight_g = excluded.weight_g,
-       pieces = excluded.pieces, place_id = excluded.place_id, dried = excluded.dried,
+       pieces = excluded.pieces, place_id = excluded.place_id, form = excluded.form,
        never = excluded.never, guessed_weight = excluded.guessed_weight, guessed_pieces = excluded.guessed_pieces`,
     [
       householdId,
@@ -125,7 +125,7 @@ export const keepLotNow = (
       now.weightG,
       now.pieces,
       now.placeId,
-      now.dried,
+      now.form,
       now.never,
       now.guessed.weight,
       now.guessed.pieces,

@@ -1,5 +1,5 @@
 import type { Crop } from '@vadose/core/almanac'
-import { cropIn, isDried } from '@vadose/core/forecast'
+import { cropIn, formOf } from '@vadose/core/forecast'
 import { historyIn, standing, type LotHistory, nothingGuessed } from '@vadose/core/lots'
 import { almanacOf } from '../almanac'
 import { inTransaction, type Client, type Pool } from '../database'
@@ -15,7 +15,7 @@ export function lotNow(history: LotHistory, grown: Crop) {
     weightG: quantity.weightG,
     pieces: quantity.pieces,
     placeId,
-    dried: isDried(history, grown),
+    form: formOf(history, grown),
     guessed: stage === 'gone' ? nothingGuessed : history.guessed,
     never: standing(events).every((e) => e.kind === 'noted' || e.kind === 'relabelled'),
   }

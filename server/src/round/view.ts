@@ -123,7 +123,7 @@ export function roundView(house: House, moves: readonly Move[], on: string): Rou
         heap: lot.heap,
         weightG: lot.weightG,
         pieces: lot.pieces,
-        dried: lot.dried,
+        form: lot.form,
         why,
         urgent: lossAvoidedPerKg > urgentShare,
       })),

@@ -2,10 +2,11 @@ import {
   almanacWith,
   choiceOf,
   crops as shipped,
-  driedForm,
+  inForm,
   noChanges,
   type AlmanacChanges,
   type Crop,
+  type Form,
 } from '@vadose/core/almanac'
 import { shallowRef } from 'vue'
 
@@ -24,15 +25,14 @@ export const allCrops = (): readonly Crop[] => almanac.value.crops
 /** The almanac's entry for a lot; every lot's crop is in it. */
 export const cropOf = (id: string): Crop => almanac.value.byId.get(id) ?? shipped[0]!
 
-/** A lot's crop in the form it is in: as it grew, or dried. */
-export const lotCrop = (lot: { crop: string; dried: boolean }): Crop =>
-  lot.dried ? driedForm(cropOf(lot.crop)) : cropOf(lot.crop)
+/** A lot's crop in the form it is in: as it grew, dried, or frozen. */
+export const lotCrop = (lot: { crop: string; form: Form }): Crop => inForm(cropOf(lot.crop), lot.form)
 
 export const heapLabel = (crop: Crop, heap: string): string => crop.heaps.find((h) => h.id === heap)?.label ?? heap
 
 /** “Garlic, hardneck”, with its heap where it is not simply the sound one. */
-export function lotName(cropId: string, heap: string, dried = false): string {
-  const crop = lotCrop({ crop: cropId, dried })
+export function lotName(cropId: string, heap: string, form: Form = 'fresh'): string {
+  const crop = lotCrop({ crop: cropId, form })
   return heap === 'sound' ? crop.name : `${crop.name} · ${heapLabel(crop, heap).toLowerCase()}`
 }
 

@@ -1,4 +1,4 @@
-import type { Crop } from '@vadose/core/almanac'
+import type { Crop, Form } from '@vadose/core/almanac'
 
 /** Outlines of what lies on a shelf, 16 wide and 32 high, standing on the shelf at 31. */
 const outlines = {
@@ -35,6 +35,7 @@ const outlines = {
   sprig:
     'M8 31V6 M8 12C5 12 3 10 3 7c3 0 5 2 5 5z M8 12c3 0 5-2 5-5-3 0-5 2-5 5z M8 20c-4 0-6-2-6-5 4 0 6 2 6 5z M8 20c4 0 6-2 6-5-4 0-6 2-6 5z M8 6c-1.500-1.500-1.500-3 0-4.500 1.500 1.500 1.500 3 0 4.500z',
   jar: 'M3 4h10v4H3z M2 10c0-1 1-2 2-2h8c1 0 2 1 2 2v18c0 1.500-1 2.500-2.500 2.500h-7C3 30.500 2 29.500 2 28z M2 15h12 M5 20h6v5H5z',
+  bag: 'M1 9c0-2 1-3 3-4l-1-3h10l-1 3c2 1 3 2 3 4v18c0 2.500-1 3.500-3 3.500H4c-2 0-3-1-3-3.500z M3 5h10 M8 13v12 M3.500 16l9 6 M12.500 16l-9 6',
 } as const
 type Glyph = keyof typeof outlines
 
@@ -75,8 +76,8 @@ const ofCrop: Record<string, Glyph> = {
   grape: 'berry',
 }
 
-/** What a lot looks like on its shelf: its crop, or the jar its dried form stands in. */
-const glyphOf = ({ id, group }: Pick<Crop, 'id' | 'group'>, dried: boolean): Glyph =>
-  dried ? 'jar' : (ofCrop[id] ?? ofGroup[group])
+/** What a lot looks like on its shelf: its crop, the jar its dried form stands in, the bag it is frozen in. */
+const glyphOf = ({ id, group }: Pick<Crop, 'id' | 'group'>, form: Form): Glyph =>
+  form === 'dried' ? 'jar' : form === 'frozen' ? 'bag' : (ofCrop[id] ?? ofGroup[group])
 
-export const outlineOf = (crop: Pick<Crop, 'id' | 'group'>, dried: boolean): string => outlines[glyphOf(crop, dried)]
+export const outlineOf = (crop: Pick<Crop, 'id' | 'group'>, form: Form): string => outlines[glyphOf(crop, form)]

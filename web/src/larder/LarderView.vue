@@ -31,12 +31,13 @@ const littleOf = (lot: LarderLot) => Math.min(lot.weightG, Math.max(handfulG, Ma
 const takes = (lot: LarderLot) => (lot.pieces === null ? { weightG: littleOf(lot) } : { pieces: 1 })
 const totalOf = (crop: string) => view.value!.totals.find((t) => t.crop === crop)!
 const countOf = (crop: string) => {
-  const { pieces, uncountedG, driedG } = totalOf(crop)
+  const { pieces, uncountedG, driedG, frozenG } = totalOf(crop)
   const { one, many } = cropOf(crop).piece
   return [
     pieces ? `, ${pieces} ${pieces === 1 ? one : many}` : '',
     pieces && uncountedG ? ` and ${weight(uncountedG)} not counted` : '',
     driedG ? `; ${weight(driedG)} of it dried` : '',
+    frozenG ? `; ${weight(frozenG)} of it frozen` : '',
   ].join('')
 }
 const until = (lot: LarderLot) =>
@@ -84,7 +85,7 @@ const until = (lot: LarderLot) =>
             <i class="board" aria-hidden="true"></i>
             <h3>
               <a :href="`/lots/${lot.code}`" @click.prevent="drawer = lot.code">{{
-                lotName(lot.crop, lot.heap, lot.dried)
+                lotName(lot.crop, lot.heap, lot.form)
               }}</a>
               <span class="soft">{{ lot.code }}</span>
             </h3>

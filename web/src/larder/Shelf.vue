@@ -16,7 +16,7 @@ const full = computed(() =>
   ),
 )
 const says = computed(() => `${Math.round((now.value / Math.max(1, atFirst.value)) * 100)} in 100 left`)
-const outline = computed(() => outlineOf(cropOf(props.lot.crop), props.lot.dried))
+const outline = computed(() => outlineOf(cropOf(props.lot.crop), props.lot.form))
 </script>
 
 <template>

@@ -24,8 +24,15 @@ const frame = useFrame()
 /** a new picture has the old one's address */
 const taken = ref(0)
 const crop = computed(() => lotCrop(props.lot))
+const freezes = computed(
+  () =>
+    ['fresh', 'stored', 'drying'].includes(props.lot.stage) &&
+    cropOf(props.lot.crop).freezing &&
+    props.lot.form === 'fresh',
+)
 const dries = computed(
-  () => ['fresh', 'stored'].includes(props.lot.stage) && cropOf(props.lot.crop).dehydrating && !props.lot.dried,
+  () =>
+    ['fresh', 'stored'].includes(props.lot.stage) && cropOf(props.lot.crop).dehydrating && props.lot.form === 'fresh',
 )
 const cleans = computed(() =>
   ['drying', 'stored'].includes(props.lot.stage) ? cropOf(props.lot.crop).cleaning : undefined,
@@ -80,12 +87,15 @@ defineExpose({ toggle })
           >
           <RouterLink v-if="curing" class="el-button" :to="`/lots/${lot.code}/finish`">Take down</RouterLink>
           <ElButton v-if="cleans" class="rare" @click="toggle('clean')">Thresh, clean</ElButton>
+          <RouterLink v-if="freezes" class="el-button rare" :to="`/lots/${lot.code}/freeze`">Freeze it</RouterLink>
           <RouterLink v-if="dries" class="el-button rare" :to="`/lots/${lot.code}/dry`">Dry it</RouterLink>
           <RouterLink v-if="lot.dryer || lot.jar" class="el-button el-button--primary" to="/line"
             >On the line</RouterLink
           >
           <RouterLink v-if="usable" class="el-button" :to="`/lots/${lot.code}/sort`">Sort&nbsp;<kbd>s</kbd></RouterLink>
-          <ElButton v-if="lot.stage === 'stored' && !lot.dried" class="rare" @click="toggle('grade')">By size</ElButton>
+          <ElButton v-if="lot.stage === 'stored' && lot.form === 'fresh'" class="rare" @click="toggle('grade')"
+            >By size</ElButton
+          >
           <ElButton v-if="lot.hangsAgain" class="rare" @click="toggle('hang')">Hang again</ElButton>
           <ElButton @click="toggle('move')">Move <kbd>m</kbd></ElButton>
           <ElButton @click="toggle('lose')">Gone bad</ElButton>

@@ -28,6 +28,9 @@ const { answer: preview } = useView(previewMove, () =>
 const { act, refusal, busy } = useAct()
 const others = computed(() => (places.value ?? []).filter((p) => p.id !== props.placeId && p.kind !== 'outdoors'))
 
+const into = computed(() => places.value?.find((p) => p.id === chosen.value)?.kind)
+const freezes = computed(() => into.value === 'freezer' && props.of?.form === 'fresh' && lotCrop(props.of).freezing)
+const thaws = computed(() => props.of?.form === 'frozen' && into.value !== undefined && into.value !== 'freezer')
 const howMuch = ref<'all' | 'part' | undefined>('all')
 const part = ref<HowMuchOf>()
 const piece = computed(() => (props.of ? lotCrop(props.of).piece : { one: 'piece', many: 'pieces' }))
@@ -51,7 +54,14 @@ async function move() {
       ]"
     />
     <HowMuch v-if="of && howMuch === 'part'" v-model="part" :of="of" :piece="piece" label="How much is moved" />
-    <MoveSays v-if="preview" :preview="preview" />
+    <p v-if="freezes" class="notice">
+      {{ lotCrop(of!).name }} is prepared and bagged before it goes in there:
+      <RouterLink :to="`/lots/${code}/freeze`">freeze it</RouterLink>.
+    </p>
+    <p v-if="thaws" class="notice bad">
+      Out of the freezer it thaws: what is thawed is eaten within a day or two, and not frozen again.
+    </p>
+    <MoveSays v-if="preview && !freezes" :preview="preview" />
     <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
     <div class="row">
       <ElButton type="primary" :disabled="!preview || busy || (howMuch === 'part' && !part)" @click="move"

@@ -106,7 +106,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey, { capture: tr
         <Pile
           :share="lot.weightG > 0 ? leftG / lot.weightG : 0"
           :colour="cropColour(lot.crop)"
-          :outline="outlineOf(cropOf(lot.crop), lot.dried)"
+          :outline="outlineOf(cropOf(lot.crop), lot.form)"
         />
         <p class="left" aria-live="polite">
           <b>{{ weight(leftG) }}</b><span

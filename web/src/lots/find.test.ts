@@ -16,7 +16,7 @@ const lot = (code: string, crop: string, over: Partial<LotRow> = {}): LotRow => 
   place: 'Cellar',
   weightG: 2000,
   pieces: null,
-  dried: false,
+  form: 'fresh',
   guessed: { weight: false, pieces: false },
   aside: null,
   ...over,
@@ -25,7 +25,7 @@ const lots = [
   lot('G26-11', 'garlic-hardneck', { bed: 'Bed 3', variety: 'Quarry Stiff' }),
   lot('G26-1', 'garlic-hardneck', { heap: 'planting', fate: 'plant', place: 'North room', pieces: 40 }),
   lot('Q26-1', 'courgette', { place: 'Kitchen' }),
-  lot('A26-3', 'apple-late', { dried: true }),
+  lot('A26-3', 'apple-late', { form: 'dried' }),
 ]
 const places = [
   { id: 'n', name: 'North room', kind: 'cool-room' },

@@ -23,7 +23,7 @@ export function findAmong(lots: readonly LotRow[], places: readonly PlaceView[],
       const crop = lotCrop(lot)
       return {
         key: lot.code,
-        title: `${lot.code} ${lotName(lot.crop, lot.heap, lot.dried)}`,
+        title: `${lot.code} ${lotName(lot.crop, lot.heap, lot.form)}`,
         detail: [lot.place, amount(lot.pieces, lot.weightG, crop.piece, lot.guessed)].filter(Boolean).join(' · '),
         to: `/lots/${lot.code}`,
         words: [

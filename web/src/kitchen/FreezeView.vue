@@ -1,0 +1,155 @@
+<script setup lang="ts">
+import { readLot } from '@vadose/contract/lots'
+import { listPlaces } from '@vadose/contract/places'
+import { preparings } from '@vadose/core/kitchen'
+import { ElButton, ElInput } from 'element-plus'
+import { computed, ref, watchEffect } from 'vue'
+import { useRoute } from 'vue-router'
+import { cropOf } from '../almanac'
+import { amount, gramsFrom, largeUnit, useFrame, weight } from '../households'
+import { Choices } from '../kit'
+import { countFrom, HowMuch, useAct, type HowMuchOf } from '../lots'
+import { placeOptions } from '../places'
+import { useView } from '../view'
+
+/** A lot, or a part of it, prepared, bagged and put into the freezer. */
+const route = useRoute()
+const frame = useFrame()
+const code = String(route.params['code']).toUpperCase()
+const { answer: lot, failure } = useView(readLot, () => ({ params: { code } }))
+const { answer: places } = useView(listPlaces)
+const crop = computed(() => cropOf(lot.value?.crop ?? ''))
+const ways = computed(() => preparings(crop.value, frame.frame?.household.altitudeM ?? 0))
+const way = ref<string>()
+const chosen = computed(() => ways.value.find(({ id }) => id === way.value))
+const freezers = computed(() => (places.value ?? []).filter(({ kind }) => kind === 'freezer'))
+const placeId = ref<string>()
+watchEffect(() => {
+  way.value ??= ways.value[0]?.id
+  placeId.value ??= freezers.value[0]?.id
+})
+const howMuch = ref<'all' | 'part' | undefined>('all')
+const part = ref<HowMuchOf>()
+const packed = ref('')
+const bags = ref('')
+const pack = ref<'bag' | 'box' | undefined>('bag')
+const weightG = computed(() => gramsFrom(packed.value, 'kg'))
+const count = computed(() => countFrom(bags.value))
+const ready = computed(
+  () =>
+    weightG.value !== null &&
+    chosen.value !== undefined &&
+    placeId.value !== undefined &&
+    (howMuch.value === 'all' || part.value !== undefined) &&
+    (bags.value.trim() === '' || count.value !== null),
+)
+const made = ref<string[]>()
+const { act, refusal, busy } = useAct()
+async function freeze(sure = false) {
+  const of = howMuch.value === 'part' ? part.value! : {}
+  const answer = await act(code, {
+    act: 'freeze',
+    ...(of.pieces ? { pieces: of.pieces } : {}),
+    ...(of.weightG ? { takenG: of.weightG } : {}),
+    weightG: weightG.value!,
+    ...(count.value ? { bags: count.value } : {}),
+    pack: pack.value ?? 'bag',
+    prepared: chosen.value!.label,
+    placeId: placeId.value!,
+    ...(sure ? { sure } : {}),
+  })
+  if (answer) made.value = answer.made.length > 0 ? answer.made : [answer.lot.code]
+}
+</script>
+
+<template>
+  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <div v-if="made" class="stack">
+    <h1>In the freezer</h1>
+    <p>{{ crop.name }}, {{ chosen?.label }}: label every bag now, while they are soft.</p>
+    <div class="row">
+      <RouterLink v-for="c in made" :key="c" class="el-button el-button--primary" :to="`/lots/${c}/tag`"
+        >Label for {{ c }}</RouterLink
+      >
+      <RouterLink class="el-button" :to="`/lots/${made[0]}`">See how long it keeps</RouterLink>
+    </div>
+  </div>
+  <p v-else-if="lot && (!crop.freezing || lot.form !== 'fresh')" class="notice">
+    {{ lot.form === 'frozen' ? 'It is frozen already.' : `${crop.name} is not frozen.` }}
+    <RouterLink :to="`/lots/${code}`">To the lot</RouterLink>
+  </p>
+  <p v-else-if="places && freezers.length === 0" class="notice">
+    There is no freezer in the house yet. <RouterLink to="/household">Add one</RouterLink>
+  </p>
+  <form v-else-if="lot" class="stack freeze" @submit.prevent="freeze()">
+    <header class="head">
+      <h1>Freeze {{ crop.name.toLowerCase() }} {{ code }}</h1>
+      <p class="soft">
+        {{ amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }} there. {{ crop.freezing?.prepare }}
+      </p>
+    </header>
+    <section class="card stack">
+      <h2>How is it prepared?</h2>
+      <Choices v-model="way" label="How it is prepared" :options="ways" />
+      <p v-if="chosen?.minutes" class="figure">
+        <template v-if="chosen.minutes.water">{{ chosen.minutes.water }} min in boiling water</template
+        ><template v-if="chosen.minutes.water && chosen.minutes.steam">, or </template
+        ><template v-if="chosen.minutes.steam">{{ chosen.minutes.steam }} min over steam</template>
+      </p>
+      <p v-if="chosen" class="soft">{{ chosen.note }}</p>
+    </section>
+    <section class="card stack">
+      <h2>What goes in</h2>
+      <Choices
+        v-model="howMuch"
+        label="How much of it"
+        :options="[
+          { id: 'all', label: 'All of it' },
+          { id: 'part', label: 'A part' },
+        ]"
+      />
+      <HowMuch v-if="howMuch === 'part'" v-model="part" :of="lot" :piece="crop.piece" label="How much is taken" />
+      <div class="row">
+        <label class="field"
+          >Prepared and drained
+          <ElInput v-model="packed" class="number" inputmode="decimal" :aria-label="`Weight prepared, ${largeUnit()}`"
+            ><template #suffix>{{ largeUnit() }}</template></ElInput
+          ></label
+        >
+        <label class="field"
+          >In how many {{ pack === 'box' ? 'boxes' : 'bags' }}
+          <ElInput v-model="bags" class="number" inputmode="numeric" aria-label="How many bags" placeholder="counted"
+        /></label>
+      </div>
+      <Choices
+        v-model="pack"
+        label="Packed in"
+        :options="[
+          { id: 'bag', label: 'bags' },
+          { id: 'box', label: 'boxes' },
+        ]"
+      />
+      <p class="soft">
+        <template v-if="weightG && count">{{ weight(weightG / count) }} each. </template>Press the air out of bags;
+        leave two fingers of room in boxes with liquid. One layer on a tray first, and it pours.
+      </p>
+      <Choices v-model="placeId" label="Freezer" :options="placeOptions(freezers)" />
+    </section>
+    <p v-if="refusal" class="notice bad" role="alert">
+      {{ refusal.message }}
+      <ElButton v-if="refusal.code === 'surprise'" @click="freeze(true)">Keep it anyway</ElButton>
+    </p>
+    <div>
+      <ElButton type="primary" native-type="submit" size="large" :disabled="!ready || busy">Into the freezer</ElButton>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.freeze {
+  max-width: 760px;
+}
+.number {
+  width: 150px;
+}
+</style>
