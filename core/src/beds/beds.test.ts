@@ -170,6 +170,15 @@ describe('one verdict from all that was seen', () => {
     const { says, day } = standVerdict(squash, undefined, stand, '2026-09-14', sky('2026-09-14', [0, 0], [], 1))
     expect([says[0], day]).toEqual([expect.stringMatching(/Frost is likely tonight/), '2026-09-14'])
   })
+  it('what was not ready when it was seen is looked at again, not lifted by the calendar', () => {
+    const then = entry('2026-07-10', 'sign', 0.2)
+    const later = judged([then], '2026-07-24')
+    expect([later.state, later.next?.what]).toEqual(['unknown', 'look'])
+    expect(later.says[0]).toBe('2 of 9 leaves brown on 10 July: it may be ready by now. Look before you lift it.')
+    expect(judged([then, entry('2026-07-24', 'sign', 0.45)], '2026-07-24').state).toBe('lift')
+    // and one that was cut too small is not lifted for having waited its week
+    expect(judged([entry('2026-07-10', 'tried', 0)], '2026-07-19').state).toBe('unknown')
+  })
   it('goes by the school the household chose', () => {
     const looks = [entry('2026-07-20', 'sign', 2 / 9)]
     const stand = standsOf(looks, [], '2026-07-20')[0]!

@@ -154,6 +154,16 @@ function ranked(signs: readonly SignSays[], today: CivilDate): SignSays[] {
   return signs.filter((sign) => !(someFresh && old(sign)))
 }
 
+/** What was seen too early to lift says when to look again, not that it is ready: things go faster and slower. */
+const foreseen = ({ by, on, from }: SignSays) => (by === 'sign' || by === 'tried') && on < from
+
+function stateOf(crop: Crop, led: SignSays | undefined, today: CivilDate): StandVerdict['state'] {
+  if (!led) return 'unknown'
+  if (today < led.from) return 'wait'
+  if (!telling(crop, led) || foreseen(led)) return 'unknown'
+  return today > led.to ? 'late' : 'lift'
+}
+
 /**
  * One verdict from all that was seen at a bed, with the weather to come.
  * @param choice the school the household lifts by
@@ -170,16 +180,7 @@ export function standVerdict(
   const ahead = weather.filter((day) => day.ahead)
   const led = signs[0]
   const window = led ? { from: led.from, to: led.to } : null
-  const state: StandVerdict['state'] =
-    !led || !window
-      ? 'unknown'
-      : today < window.from
-        ? 'wait'
-        : !telling(crop, led)
-          ? 'unknown'
-          : today > window.to
-            ? 'late'
-            : 'lift'
+  const state = stateOf(crop, led, today)
   const day = dayAsOf(today)
   const says: string[] = []
   const frost = frostSays(crop, today, ahead)
@@ -190,7 +191,11 @@ export function standVerdict(
   } else if (state === 'wait') {
     says.push(`${sentence(led.seen)}: lift ${day(window.from)} to ${day(window.to)}.`)
   } else if (state === 'unknown') {
-    says.push(`${sentence(led.seen)}: usually ready ${day(window.from)} to ${day(window.to)}. Look what it says.`)
+    says.push(
+      foreseen(led)
+        ? `${sentence(led.seen)} on ${day(led.on)}: it may be ready by now. Look before you lift it.`
+        : `${sentence(led.seen)}: usually ready ${day(window.from)} to ${day(window.to)}. Look what it says.`,
+    )
   } else {
     const sky = liftingDay(crop, window.to, today, ahead)
     says.push(`${sentence(led.seen)}: lift ${state === 'late' ? 'now' : `by ${day(window.to)}`}. ${sky.says}`.trim())

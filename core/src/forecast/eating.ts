@@ -1,3 +1,4 @@
+import { endWord } from '../stores'
 import { addDays } from '../households'
 import { eatFirst, useWithinShare, type Eatable } from '../larder'
 import { soundNow } from '../checks'
@@ -63,7 +64,7 @@ function soundness(house: House, lot: LotState): Omit<EatableLot, 'lot' | 'lossA
       keepsUntil: nineInTenUntil.p50,
       beyond,
       overdueSince,
-      why: overdueSince ? 'its time is over: what became of it?' : `${endedBy} ends it first`,
+      why: overdueSince ? 'its time is over: what became of it?' : `${endWord(lot.cropData, endedBy)} ends it first`,
     }
   })
 }

@@ -256,6 +256,10 @@ export function keepAt(
   }
 }
 
+/** What ends it, in a word: what does not breathe does not rot, it grows old. */
+export const endWord = (crop: Crop, end: End): string =>
+  end === 'rot' && !crop.keeping.respiration && crop.keeping.keptDry ? 'age' : end
+
 /** Why an end comes in this air, in plain words. */
 export function endReason(crop: Crop, end: End, temperatureC: number, relativeHumidityPct: number): string {
   const { keeping } = crop

@@ -8,6 +8,7 @@ import {
 } from '@vadose/contract/put-right'
 import { ifRelabelled, keepsElsewhere, keepsIfTakenDown } from '@vadose/core/forecast'
 import type { LotAct } from '@vadose/core/lots'
+import { endWord } from '@vadose/core/stores'
 import { Refusal } from '@vadose/core/refusal'
 import { hasPhoto } from '../photos'
 import { eventsOfLots } from '../projections'
@@ -56,7 +57,7 @@ export function serveLots(server: Server): void {
       place: place.name,
       nineInTenUntil: nineInTenUntil.p50,
       beyond,
-      endedBy,
+      endedBy: endWord(lot.cropData, endedBy),
     }))
   })
 

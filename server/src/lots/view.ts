@@ -20,7 +20,7 @@ import {
   testsFailed,
 } from '@vadose/core/forecast'
 import { addDays } from '@vadose/core/households'
-import { endReason } from '@vadose/core/stores'
+import { endReason, endWord } from '@vadose/core/stores'
 import { airflowAt, conditioningDays, conditioningVerdict } from '@vadose/core/line'
 import { eventSays, jarDay, lastActed, standing, struckIn, type LotEvent } from '@vadose/core/lots'
 import type { FullLotRow } from './queries'
@@ -72,7 +72,11 @@ export function keepingView(house: House, lot: LotState): KeepingView {
     curve: keepingCurve(house, lot),
     endedBy: forecast.endedBy
       .filter((e) => e.share >= 0.02)
-      .map((e) => ({ ...e, why: endReason(lot.cropData, e.end, air.temperatureC, air.relativeHumidityPct) })),
+      .map((e) => ({
+        ...e,
+        end: endWord(lot.cropData, e.end),
+        why: endReason(lot.cropData, e.end, air.temperatureC, air.relativeHumidityPct),
+      })),
     weightLossPctPerMonth: forecast.weightLossPctPerMonth,
     soundNow: soundNow(belief),
     nextCheckOn: due < house.today ? house.today : due,

@@ -1,6 +1,15 @@
 import { previewMove, readStores } from '@vadose/contract/stores'
-import { cloudOf, keepsUntil, monthsAhead, movePreview, troubleOf, type House } from '@vadose/core/forecast'
+import {
+  cloudOf,
+  keepsUntil,
+  monthsAhead,
+  movePreview,
+  troubleOf,
+  type House,
+  type LotState,
+} from '@vadose/core/forecast'
 import { Refusal } from '@vadose/core/refusal'
+import { endWord, type End } from '@vadose/core/stores'
 import { lotRow } from '../lots'
 import { placeView } from '../places'
 import type { Server } from '../serve'
@@ -8,9 +17,11 @@ import type { Server } from '../serve'
 /** a window that ends near freezing is drawn up to here, °C: a line is no window */
 const leastTopC = 4
 
-/** The air each crop in store likes. */
+/** The air each crop in store likes; the freezer is no air to compare rooms by. */
 const windowsOf = (house: House) =>
-  [...new Set(house.lots.filter((lot) => lot.stage === 'stored').map((lot) => lot.cropData))].map((crop) => {
+  [
+    ...new Set(house.lots.filter((lot) => lot.stage === 'stored' && lot.form !== 'frozen').map((lot) => lot.cropData)),
+  ].map((crop) => {
     const { bestTemperatureC, bestHumidityPct } = crop.keeping
     return {
       crop: crop.id,
@@ -19,6 +30,11 @@ const windowsOf = (house: House) =>
       relativeHumidityPct: bestHumidityPct.value,
     }
   })
+
+const inWords = <T extends { endedBy: End }>(lot: LotState, keeps: T) => ({
+  ...keeps,
+  endedBy: endWord(lot.cropData, keeps.endedBy),
+})
 
 export function serveStores(server: Server): void {
   server.household(readStores, async (visit) => {
@@ -31,7 +47,7 @@ export function serveStores(server: Server): void {
       })),
       lots: house.lots.map((lot) => ({
         ...lotRow(house, lot),
-        keeps: lot.stage === 'stored' && !troubleOf(house, lot) ? keepsUntil(house, lot) : null,
+        keeps: lot.stage === 'stored' && !troubleOf(house, lot) ? inWords(lot, keepsUntil(house, lot)) : null,
       })),
       windows: windowsOf(house),
     }))

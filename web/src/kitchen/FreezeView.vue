@@ -25,7 +25,8 @@ const chosen = computed(() => ways.value.find(({ id }) => id === way.value))
 const freezers = computed(() => (places.value ?? []).filter(({ kind }) => kind === 'freezer'))
 const placeId = ref<string>()
 watchEffect(() => {
-  way.value ??= ways.value[0]?.id
+  // its crop is not known before the lot is
+  if (lot.value) way.value ??= ways.value[0]?.id
   placeId.value ??= freezers.value[0]?.id
 })
 const howMuch = ref<'all' | 'part' | undefined>('all')

@@ -47,8 +47,10 @@ const colour = computed(() => cropColour(props.lot.crop))
           {{ longDate(keeping.halfUntil.p50) }}
         </p>
         <p class="soft">
-          Look over {{ keeping.lookAt }} of them by {{ longDate(keeping.nextCheckOn) }}. It loses about
-          {{ keeping.weightLossPctPerMonth.toFixed(1) }} % of its weight a month.
+          Look over {{ keeping.lookAt }} of them by {{ longDate(keeping.nextCheckOn) }}.
+          <template v-if="keeping.weightLossPctPerMonth >= 0.05"
+            >It loses about {{ keeping.weightLossPctPerMonth.toFixed(1) }} % of its weight a month.</template
+          >
         </p>
       </section>
       <section class="card">
