@@ -41,8 +41,9 @@ export function larderView(house: House, moves: readonly Move[]): LarderView {
     totals: cropIds.map((crop) => ({
       crop,
       weightG: weightOf(crop),
-      pieces: reliable(crop).reduce((sum, lot) => sum + (lot.pieces ?? 0), 0),
-      uncountedG: sumOf(reliable(crop).filter((lot) => lot.pieces === null)),
+      // bags are no heads
+      pieces: reliable(crop).reduce((sum, lot) => sum + (lot.form === 'frozen' ? 0 : (lot.pieces ?? 0)), 0),
+      uncountedG: sumOf(reliable(crop).filter((lot) => lot.form !== 'frozen' && lot.pieces === null)),
       driedG: sumOf(reliable(crop).filter((lot) => lot.form === 'dried')),
       frozenG: sumOf(reliable(crop).filter((lot) => lot.form === 'frozen')),
       overdueG: of(crop).reduce((sum, lot) => sum + (lot.overdueSince === null ? 0 : lot.weightG), 0),

@@ -89,7 +89,7 @@ const until = (lot: LarderLot) =>
               }}</a>
               <span class="soft">{{ lot.code }}</span>
             </h3>
-            <p>{{ amount(lot.pieces, lot.weightG, cropOf(lot.crop).piece, lot.guessed) }}</p>
+            <p>{{ amount(lot.pieces, lot.weightG, lotCrop(lot).piece, lot.guessed) }}</p>
             <p class="soft" :class="{ bad: lot.lossAvoidedPerKg > 0.15 }">
               {{ lot.overdueSince || lot.aside ? '▲ ' : lot.lossAvoidedPerKg > 0.15 ? '▲ eat now: ' : ''
               }}{{ lot.stage === 'fresh' ? inUnits(lot.why) : until(lot) }}

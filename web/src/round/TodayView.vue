@@ -4,7 +4,7 @@ import { readRound } from '@vadose/contract/round'
 import { ElButton } from 'element-plus'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { cropColour, cropOf, lotName } from '../almanac'
+import { cropColour, lotCrop, lotName } from '../almanac'
 import {
   amount,
   fullDate,
@@ -125,7 +125,7 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
               <RouterLink :to="`/lots/${lot.code}`"
                 ><strong>{{ lotName(lot.crop, lot.heap, lot.form) }}</strong></RouterLink
               >
-              <span class="soft"> {{ amount(lot.pieces, lot.weightG, cropOf(lot.crop).piece) }}</span>
+              <span class="soft"> {{ amount(lot.pieces, lot.weightG, lotCrop(lot).piece) }}</span>
               <p class="soft">{{ lot.urgent ? 'soon: ' : '' }}{{ inUnits(lot.why) }}</p>
             </div>
             <ElButton
