@@ -1,6 +1,6 @@
 import type { LotRow, LotView } from '@vadose/contract/lots'
 import type { Page } from '@playwright/test'
-import { api, pick, takeDown } from './acts'
+import { api, pick, putBy, takeDown } from './acts'
 import { expect, test } from './page'
 import { startHousehold } from './story'
 import { accounts, expectNoContradiction, walkRound, weeks } from './winter'
@@ -119,10 +119,7 @@ test.describe('three winters', () => {
     await page.getByLabel('What comes down, as it hangs, kg').fill('3')
     await page.getByLabel('Weight cleaned, kg').fill('2.4')
     await page.getByRole('radio', { name: /^North room/ }).click()
-    await page.getByRole('button', { name: /^Put by/ }).click()
-    const same = page.getByRole('button', { name: 'Take it down all the same' })
-    await expect(same.or(page.getByRole('heading', { name: 'Put by' })).first()).toBeVisible()
-    if (await same.isVisible()) await same.click()
+    await putBy(page)
     await expect(page.getByRole('heading', { name: 'Put by' })).toBeVisible()
     await weeks(page, 2, 4)
     for (const code of [garlic[0]!, garlic[2]!]) {
@@ -266,10 +263,7 @@ test.describe('three winters', () => {
       await page.goto(`/lots/${herb}/finish`)
       await page.getByLabel('Weight cleaned, kg').fill('0.3')
       await page.getByRole('radio', { name: /^Kitchen/ }).click()
-      await page.getByRole('button', { name: /^Put by/ }).click()
-      const same = page.getByRole('button', { name: 'Take it down all the same' })
-      await expect(same.or(page.getByRole('heading', { name: 'Put by' })).first()).toBeVisible()
-      if (await same.isVisible()) await same.click()
+      await putBy(page)
       await expect(page.getByRole('heading', { name: 'Put by' })).toBeVisible()
     }
     await weeks(page, 6, 3)
@@ -284,10 +278,7 @@ test.describe('three winters', () => {
       await page.goto(`/lots/${bean}/finish`)
       await page.getByLabel('Weight cleaned, kg').fill('2.7')
       await page.getByRole('radio', { name: /^Kitchen/ }).click()
-      await page.getByRole('button', { name: /^Put by/ }).click()
-      const same = page.getByRole('button', { name: 'Take it down all the same' })
-      await expect(same.or(page.getByRole('heading', { name: 'Put by' })).first()).toBeVisible()
-      if (await same.isVisible()) await same.click()
+      await putBy(page)
       await expect(page.getByRole('heading', { name: 'Put by' })).toBeVisible()
     }
     const [apple] = await harvest(page, { crop: 'Apple, late', heaps: { Sound: ['20', 140] } })

@@ -1,4 +1,5 @@
 export * from './entry'
 export * from './stands'
-export * from './verdict'
 export * from './says'
+export { signPace, type StandVerdict } from './signs'
+export { standVerdict } from './verdict'

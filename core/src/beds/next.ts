@@ -1,0 +1,81 @@
+import type { Crop } from '../almanac'
+import { addDays, dayAsOf, daysBetween, type CivilDate } from '../households'
+import type { Stand } from './entry'
+import { turnWords } from './says'
+import { newest, telling, tryAgainDays, type SignSays, type StandVerdict } from './signs'
+
+/** scapes are cut at one to one and a half turns, and curl about half a turn in so many days. Common practice, no source. */
+export const scapeTurns = { from: 1, to: 1.5 }
+const halfTurnDays = 4
+/** looks come closer as the day does: halfway to it, within these bounds, days. Judgement. */
+const lookEvery = { least: 3, most: 21 }
+/** before anything was seen, the first look comes so long before it is usually time, days */
+const firstLookDays = 28
+
+/** When the scapes are to be looked at or cut; null where they are, or nobody looked. */
+export function scapesNext(crop: Crop, stand: Stand, today: CivilDate): StandVerdict['next'] {
+  if (!crop.readiness?.scapeDays || newest(stand.entries, 'scapes-cut')) return null
+  const seen = newest(stand.entries, 'scapes')
+  if (!seen || seen.value === null) return null
+  const turns = Math.max(0, scapeTurns.from - seen.value)
+  const on = addDays(seen.on, Math.round((turns / 0.5) * halfTurnDays))
+  return turns > 0
+    ? {
+        what: 'look',
+        on,
+        why: `Scapes at ${turnWords(seen.value)}: cut them at one to one and a half, about ${dayAsOf(today)(on)}.`,
+      }
+    : {
+        what: 'cut-scapes',
+        on: seen.on,
+        why:
+          seen.value > scapeTurns.to
+            ? 'The scapes have straightened: cut them now, the bulbs are the smaller for it.'
+            : 'The scapes have made their turn: cut them now, three to four weeks before lifting.',
+      }
+}
+
+/** What is to be done at a bed next. */
+export function nextAt(
+  crop: Crop,
+  stand: Stand,
+  { state, window, day, led }: Pick<StandVerdict, 'state' | 'window' | 'day'> & { led: SignSays | undefined },
+  scapes: StandVerdict['next'],
+  today: CivilDate,
+): StandVerdict['next'] {
+  if (stand.over) return null
+  if (state === 'lift' || state === 'late') {
+    return state === 'late'
+      ? { what: 'lift', on: window!.to, why: 'It is past its window.' }
+      : { what: 'lift', on: day ?? window!.from, why: `Its window is open until ${dayAsOf(today)(window!.to)}.` }
+  }
+  if (scapes && scapes.on <= addDays(today, lookEvery.least)) return scapes
+  const look = lookNext(crop, stand, window, led, dayAsOf(today))
+  return scapes && (!look || scapes.on < look.on) ? scapes : look
+}
+
+/** The next look: the closer the day is, the sooner. */
+function lookNext(
+  crop: Crop,
+  stand: Stand,
+  window: StandVerdict['window'],
+  led: SignSays | undefined,
+  day: (date: CivilDate) => string,
+): StandVerdict['next'] {
+  const last = stand.entries.findLast((entry) => !['planted', 'watered', 'cleared'].includes(entry.what))
+  const after = (days: number) => (last ? addDays(last.on, days) : null)
+  if (!window || !led) {
+    if (last) return { what: 'look', on: after(tryAgainDays)!, why: 'A week after the last look.' }
+    return stand.plantedOn ? null : { what: 'look', on: stand.entries[0]!.on, why: 'Nobody has looked yet.' }
+  }
+  if (!telling(crop, led)) {
+    const first = addDays(window.from, -firstLookDays)
+    const again = after(lookEvery.most)
+    const why = last ? `Last looked at ${day(last.on)}.` : 'The first look: what the sign says, and the soil.'
+    return { what: 'look', on: again && again > first ? again : first, why }
+  }
+  const from = last?.on ?? led.on
+  const gap = Math.round(daysBetween(from, window.from) / 2)
+  const on = addDays(from, Math.min(lookEvery.most, Math.max(lookEvery.least, gap)))
+  return { what: 'look', on, why: `Last looked at ${day(from)}; it may be time from ${day(window.from)}.` }
+}
