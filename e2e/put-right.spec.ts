@@ -169,4 +169,41 @@ for (const size of sizes) {
     await expect(page.locator('.says')).toContainText('still drying')
     await expect(page.locator('.says')).not.toContainText('9 in 10')
   })
+
+  test(`days of readings, and a harvest that never was, are struck out and come back (${size.name})`, async ({
+    page,
+  }) => {
+    await page.setViewportSize(size)
+    await startHousehold(page, `Struck ${size.name}`)
+    const code = await bringIn(page, 'Garlic, hardneck', '5', 110)
+    await page.goto('/readings')
+    await page
+      .getByRole('radiogroup', { name: 'Place whose readings are wrong' })
+      .getByRole('radio', { name: /^Veranda/ })
+      .click()
+    await page.getByRole('button', { name: 'Strike them out' }).click()
+    await expect(page.getByRole('status')).toContainText('count no longer')
+    await page.getByRole('button', { name: 'Let them count again' }).click()
+    await expect(page.getByRole('status')).toContainText('count again')
+
+    // scapes are a heap like any other, and can be frozen or given
+    await page.goto('/bring-in')
+    await page.getByRole('radio', { name: 'Garlic, hardneck' }).click()
+    await page.getByLabel('Scapes, kg').fill('0.6')
+    await page.getByRole('button', { name: 'Make the lot' }).click()
+    await expect(page.getByRole('heading', { name: 'One lot brought in' })).toBeVisible()
+    expect((await api<LotRow[]>(page, '/lots')).map(({ heap, weightG }) => [heap, weightG])).toContainEqual([
+      'scapes',
+      600,
+    ])
+
+    await page.goto(`/lots/${code}/right`)
+    await page.getByRole('button', { name: 'It was never brought in' }).click()
+    await page.getByLabel('Why it never was').fill('the neighbour’s, put down here')
+    await page.getByRole('button', { name: 'Strike it all out' }).click()
+    await expect(page.locator('.undo')).toBeVisible()
+    expect((await api<LotRow[]>(page, '/lots')).some((lot) => lot.code === code)).toBe(false)
+    await page.locator('.undo').getByRole('button', { name: 'Undo' }).click()
+    await expect.poll(async () => (await api<LotRow[]>(page, '/lots')).some((lot) => lot.code === code)).toBe(true)
+  })
 }
