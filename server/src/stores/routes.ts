@@ -58,11 +58,13 @@ export function serveStores(server: Server): void {
     const lot = house.lot(query.lot)
     const place = house.place(query.place)
     if (!lot || !place) throw new Refusal('not-found', 'There is no such lot or place in this household.')
+    const { keeps, dries } = movePreview(house, lot, place)
     return {
       code: lot.code,
       from: house.place(lot.placeId)?.name ?? null,
       to: place.name,
-      ...movePreview(house, lot, place),
+      dries,
+      keeps: keeps && { ...keeps, from: inWords(lot, keeps.from), to: inWords(lot, keeps.to) },
     }
   })
 }

@@ -104,7 +104,15 @@ describe('the larder', () => {
     expect(view.weightG).toBe(main.weightG + 700 + aside.weightG)
     expect(view.lots[0]!.lossAvoidedPerKg).toBeGreaterThan(view.lots[1]!.lossAvoidedPerKg)
     expect(view.totals).toEqual([
-      { crop: 'garlic-hardneck', weightG: view.weightG, pieces: 84 + 12 + 2, uncountedG: 0, driedG: 0, overdueG: 0 },
+      {
+        crop: 'garlic-hardneck',
+        weightG: view.weightG,
+        pieces: 84 + 12 + 2,
+        uncountedG: 0,
+        driedG: 0,
+        frozenG: 0,
+        overdueG: 0,
+      },
     ])
   })
 
