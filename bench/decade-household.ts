@@ -149,8 +149,8 @@ export async function copyDecade(ownerUrl: string, from: Decade, address: string
          select new, id, code, crop, heap, fate, brought_on from lots where household_id = old;
        insert into lot_events (household_id, lot_id, kind, at, weight_g, pieces, place_id, details)
          select new, lot_id, kind, at, weight_g, pieces, place_id, details from lot_events where household_id = old;
-       insert into lot_now (household_id, lot_id, stage, weight_g, pieces, place_id, dried)
-         select new, lot_id, stage, weight_g, pieces, place_id, dried from lot_now where household_id = old;
+       insert into lot_now (household_id, lot_id, stage, weight_g, pieces, place_id, form)
+         select new, lot_id, stage, weight_g, pieces, place_id, form from lot_now where household_id = old;
        insert into place_hours select new, place_id, month, temperature_c, relative_humidity_pct, rain_mm, last_at, revision
          from place_hours where household_id = old;
      end $$`,
