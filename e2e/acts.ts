@@ -12,7 +12,7 @@ export const picker = (page: Page, label: string): Locator =>
 /** Picks one of many in a field that opens. */
 export async function pick(page: Page, label: string, option: string | RegExp): Promise<void> {
   await picker(page, label).click()
-  await page.getByRole('option', { name: option }).locator('visible=true').click()
+  await page.getByRole('listbox', { name: label }).getByRole('option', { name: option }).locator('visible=true').click()
 }
 
 /** Brings in one heap of a crop, through the interface. @returns the new lot's code */

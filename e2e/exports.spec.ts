@@ -3,7 +3,7 @@ import ICAL from 'ical.js'
 import { parse } from 'csv-parse/sync'
 import type { Page } from '@playwright/test'
 import type { LotRow } from '@vadose/contract/lots'
-import { api, bringIn, takeDown } from './acts'
+import { api, bringIn, pick, takeDown } from './acts'
 import { expect, test } from './page'
 import { startHousehold } from './story'
 
@@ -48,7 +48,7 @@ test('its own readings file comes back in as it went out, and adds nothing', asy
   await page.goto('/household')
   const text = await download(page, 'cellar')
   await page.goto('/readings')
-  await page.getByLabel('Place the logger hung in').selectOption({ label: 'Cellar' })
+  await pick(page, 'Place the logger hung in', 'Cellar')
   await page
     .getByLabel('Logger file')
     .setInputFiles({ name: 'cellar.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })

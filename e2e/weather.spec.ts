@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test'
+import { pick } from './acts'
 import { expect, test } from './page'
 import { startHousehold } from './story'
 
@@ -16,7 +17,7 @@ function forecast(days: number, hour: (day: number, hour: number) => { c: number
 
 async function bringForecast(page: Page, text: string) {
   await page.goto('/readings')
-  await page.getByLabel('Place the logger hung in').selectOption({ label: 'Garden' })
+  await pick(page, 'Place the logger hung in', 'Garden')
   await page
     .getByLabel('Logger file')
     .setInputFiles({ name: 'forecast.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })

@@ -4,11 +4,19 @@ import type { BedEntry } from './entry'
 
 /** How far the sign has come, in the words it is asked in. */
 export function signWords(crop: Crop, share: number): string {
+  const steps = signSteps(crop)
+  const label = steps[Math.round(share * (steps.length - 1))]?.label ?? ''
   const { countOf, stages, question } = crop.readiness!
-  if (stages) return stages[Math.round(share * (stages.length - 1))]!
-  const of = countOf!.value
+  if (stages || !countOf) return label
   const counted = /leaves/i.test(question) ? ' leaves brown' : /tops/i.test(question) ? ' tops down' : ''
-  return `${Math.round(share * of)} of ${of}${counted}`
+  return `${label} of ${countOf.value}${counted}`
+}
+
+/** The steps a crop's sign is read in, each with the share of it that is reached. */
+export function signSteps(crop: Crop): { value: number; label: string }[] {
+  const { stages, countOf } = crop.readiness ?? {}
+  const labels = stages ?? (countOf ? Array.from({ length: countOf.value + 1 }, (_, i) => String(i)) : [])
+  return labels.map((label, i) => ({ value: i / (labels.length - 1), label }))
 }
 
 const turns: [number, string][] = [

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { scapeTurnSteps } from '@vadose/core/beds'
+import { scapeTurnSteps, signSteps } from '@vadose/core/beds'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropOf } from '../almanac'
@@ -16,11 +16,7 @@ const crop = computed(() => cropOf(props.at.crop))
 const look = computed(() => crop.value.readiness)
 const on = ref(frame.today)
 const day = computed(() => on.value || frame.today)
-const steps = computed(() => {
-  const { stages, countOf } = look.value ?? {}
-  const labels = stages ?? (countOf ? Array.from({ length: countOf.value + 1 }, (_, i) => String(i)) : [])
-  return labels.map((label, i) => ({ id: String(i / (labels.length - 1)), label }))
-})
+const steps = computed(() => signSteps(crop.value).map(({ value, label }) => ({ id: String(value), label })))
 const turns = scapeTurnSteps.map(({ value, label }) => ({ id: String(value), label }))
 const outcomes = computed(() => (look.value?.tryOne?.outcomes ?? []).map(({ label }, i) => ({ id: String(i), label })))
 const topsFall = computed(() => crop.value.group === 'allium' && /tops/i.test(look.value?.question ?? ''))

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { makeBackup, readBackups } from '@vadose/contract/backup'
 import { exportHousehold, importHousehold, type HouseholdFile } from '@vadose/contract/household-file'
-import { ElButton, ElUpload, type UploadFile } from 'element-plus'
-import 'element-plus/es/components/upload/style/css'
+import { ElButton } from 'element-plus'
 import { ref } from 'vue'
 import { householdHere, linkTo } from '../call'
+import { FileButton } from '../kit'
 import { useView, write } from '../view'
 import { backupWarning } from './backup-warning'
 import { refused } from './refused'
@@ -28,11 +28,11 @@ async function attempt(what: string, work: () => Promise<unknown>) {
   }
 }
 const backUp = () => attempt('backup', () => write(makeBackup, {}))
-const bring = (file: UploadFile) =>
+const bring = (file: File) =>
   attempt('file', async () => {
     let body: HouseholdFile
     try {
-      body = JSON.parse(await file.raw!.text()) as HouseholdFile
+      body = JSON.parse(await file.text()) as HouseholdFile
     } catch {
       throw new Error('That file is no household of Vadose’s.')
     }
@@ -66,9 +66,9 @@ const bring = (file: UploadFile) =>
       <a v-if="householdHere" class="el-button" :href="linkTo(exportHousehold, {})" download
         >This household, one file</a
       >
-      <ElUpload :auto-upload="false" :show-file-list="false" accept=".json,application/json" :on-change="bring">
-        <span class="el-button">{{ busy === 'file' ? 'Reading …' : 'Bring a household from its file' }}</span>
-      </ElUpload>
+      <FileButton label="A household’s file" accept=".json,application/json" :busy="busy === 'file'" @file="bring">{{
+        busy === 'file' ? 'Reading …' : 'Bring a household from its file'
+      }}</FileButton>
     </div>
     <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
   </section>

@@ -2,9 +2,10 @@
 import { listBeds } from '@vadose/contract/beds'
 import { ElButton } from 'element-plus'
 import { useWriteDown } from '../beds'
-import { stepThrough } from '../kit'
+import { Choices } from '../kit'
 import { useView } from '../view'
 import type { WeatherDay } from '@vadose/contract/places'
+import { signSteps } from '@vadose/core/beds'
 import { dryForDays, readinessVerdicts, unwateredDays, weatherAdvice } from '@vadose/core/intake'
 import { computed, ref, watch } from 'vue'
 import type { Crop } from '../almanac'
@@ -13,9 +14,7 @@ import { inUnits, longDate } from '../households'
 const props = defineProps<{ crop: Crop; variety: string; bed: string; today: string; weather: WeatherDay[] }>()
 const share = defineModel<number | undefined>({ required: true })
 const look = computed(() => props.crop.readiness)
-const inAll = computed(() => look.value?.countOf?.value ?? (look.value?.stages?.length ?? 2) - 1)
-const counts = computed(() => look.value?.stages ?? Array.from({ length: inAll.value + 1 }, (_, i) => String(i)))
-const chosen = computed(() => (share.value === undefined ? undefined : Math.round(share.value * inAll.value)))
+const steps = computed(() => signSteps(props.crop).map(({ value, label }) => ({ id: String(value), label })))
 const verdicts = computed(() =>
   share.value === undefined ? [] : readinessVerdicts(props.crop, share.value, props.today),
 )
@@ -47,7 +46,8 @@ async function keep() {
     crop: props.crop.id,
     variety: props.variety.trim() || null,
     bed: props.bed.trim(),
-    growsIn: 'bed' as const,
+    // a pot under a roof stays one
+    growsIn: seen.value[0]?.growsIn ?? ('bed' as const),
   }
   kept.value = await writeDown(at, { what: 'sign', value: share.value! })
 }
@@ -58,27 +58,22 @@ const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
   <section v-if="look || advice.length" class="card stack">
     <h2>Is it time?</h2>
     <p v-if="look">{{ look.question }}</p>
-    <div v-if="look" class="counts" role="radiogroup" :aria-label="look.question" @keydown="stepThrough">
-      <button
-        v-for="(label, n) in counts"
-        :key="n"
-        type="button"
-        role="radio"
-        class="choice"
-        :aria-checked="chosen === n"
-        @click="share = n / inAll"
-      >
-        {{ label }}
-      </button>
-    </div>
+    <Choices
+      v-if="look"
+      class="counts"
+      :label="look.question"
+      :model-value="share === undefined ? undefined : String(share)"
+      :options="steps"
+      @update:model-value="share = Number($event)"
+    />
     <p v-if="dry !== null" class="soft">
       Dry outdoors for {{ dry }} {{ dry === 1 ? 'day' : 'days' }}; what is to cure wants about
       {{ unwateredDays }} without rain or the can.
     </p>
     <p v-for="says in advice" :key="says" class="sky">{{ says }}</p>
     <p v-if="look && !verdicts.length" class="soft">
-      <template v-if="look.countOf">Of {{ inAll }}. </template>Schools differ on when to lift: look, and see what each
-      would do.
+      <template v-if="look.countOf">Of {{ look.countOf.value }}. </template>Schools differ on when to lift: look, and
+      see what each would do.
     </p>
     <ul v-if="verdicts.length" class="rows" aria-live="polite">
       <li v-for="v in verdicts" :key="v.school.id">

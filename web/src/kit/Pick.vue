@@ -14,7 +14,13 @@ const chosen = defineModel<T | undefined>({ required: true })
 </script>
 
 <template>
-  <ElSelect v-model="chosen" :aria-label="label" :filterable="find ?? false" :placeholder="placeholder ?? ''">
+  <!-- what is nothing, by an empty id, is said where nothing is chosen -->
+  <ElSelect
+    v-model="chosen"
+    :aria-label="label"
+    :filterable="find ?? false"
+    :placeholder="placeholder ?? options.find(({ id }) => id === '')?.label ?? ''"
+  >
     <ElOption v-for="o in options" :key="o.id" :value="o.id" :label="o.label" />
   </ElSelect>
 </template>

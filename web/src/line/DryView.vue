@@ -9,7 +9,8 @@ import { useRoute, useRouter } from 'vue-router'
 import { cropOf } from '../almanac'
 import { amount, degree, fromCelsius, gramsFrom, largeUnit, temperature, toCelsius, weight } from '../households'
 import { useAct } from '../lots'
-import { Choices } from '../kit'
+import { Choices, Pick } from '../kit'
+import { namedPlaces } from '../places'
 
 /** Loading the dehydrator with a lot or a part of it. */
 const route = useRoute()
@@ -117,11 +118,8 @@ async function load(sure = false) {
           ></label
         >
         <label class="field"
-          >It stands in
-          <select v-model="placeId" aria-label="Place of the dryer">
-            <option v-for="p in places" :key="p.id" :value="p.id">{{ p.name }}</option>
-          </select></label
-        >
+          >It stands in <Pick v-model="placeId" label="Place of the dryer" :options="namedPlaces(places ?? [])"
+        /></label>
       </div>
       <p v-if="outcome" class="figure">
         {{ weight(Math.round(outcome.targetWeightG)) }} when it is done

@@ -28,8 +28,9 @@ async function keep() {
     </p>
     <GradeRows v-model="entries" :many="crop.piece.many" />
     <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
-    <div>
+    <div class="row">
       <ElButton type="primary" native-type="submit" :disabled="!grades?.length || busy">Make the lots</ElButton>
+      <RouterLink class="el-button" :to="`/lots/${lot.code}/sort`">Pour it out and sort it</RouterLink>
     </div>
   </form>
 </template>

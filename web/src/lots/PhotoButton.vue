@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { FileButton } from '../kit'
 import { addPhoto } from '@vadose/contract/photos'
 import { ApiError } from '../call'
 import { write } from '../view'
@@ -12,11 +13,7 @@ const kept = ref(false)
 const busy = ref(false)
 const longestPx = 800
 
-async function take(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (!file) return
+async function take(file: File) {
   busy.value = true
   failure.value = ''
   try {
@@ -45,15 +42,8 @@ async function small(file: File): Promise<Blob> {
 </script>
 
 <template>
-  <label class="el-button picture" :class="{ busy }">
-    {{ kept ? 'Picture kept' : pictured ? 'New picture' : 'Picture' }}
-    <input type="file" accept="image/*" capture="environment" :aria-label="`Picture of ${code}`" @change="take" />
-  </label>
+  <FileButton :label="`Picture of ${code}`" accept="image/*" camera :busy="busy" @file="take">{{
+    kept ? 'Picture kept' : pictured ? 'New picture' : 'Picture'
+  }}</FileButton>
   <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
 </template>
-
-<style scoped>
-.busy {
-  opacity: 0.6;
-}
-</style>

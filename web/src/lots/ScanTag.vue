@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { FileButton } from '../kit'
 import { ElButton } from 'element-plus'
 import { onBeforeUnmount, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -81,9 +82,7 @@ async function look() {
   }, 0)
 }
 
-async function fromPicture(event: Event) {
-  const file = (event.target as HTMLInputElement).files?.[0]
-  if (!file) return
+async function fromPicture(file: File) {
   says.value = ''
   try {
     const picture = await createImageBitmap(file)
@@ -102,10 +101,7 @@ async function fromPicture(event: Event) {
     <div class="row">
       <ElButton v-if="camera && !looking" type="primary" @click="look">Look with the camera</ElButton>
       <ElButton v-if="looking" @click="stop">Stop</ElButton>
-      <label class="el-button picture"
-        >From a picture
-        <input type="file" accept="image/*" capture="environment" aria-label="Picture of a tag" @change="fromPicture"
-      /></label>
+      <FileButton label="Picture of a tag" accept="image/*" camera @file="fromPicture">From a picture</FileButton>
     </div>
     <video v-if="looking" ref="video" muted playsinline aria-label="What the camera sees"></video>
     <p v-if="says" class="notice bad" role="alert">{{ says }}</p>

@@ -1,6 +1,10 @@
 import type { PlaceView } from '@vadose/contract/places'
 import { humidity, temperature } from '../households'
 
+/** Places by their names alone, for a field that opens. */
+export const namedPlaces = (places: readonly Pick<PlaceView, 'id' | 'name'>[]) =>
+  places.map(({ id, name }) => ({ id, label: name }))
+
 /** Places to choose from, each with the air it has. */
 export const placeOptions = (places: readonly PlaceView[]) =>
   places.map(({ id, name, air }) => ({

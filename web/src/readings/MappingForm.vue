@@ -3,6 +3,7 @@ import type { ColumnMapping, FileHead } from '@vadose/core/readings'
 import { winterClock } from '@vadose/core/readings'
 import { computed } from 'vue'
 import { useFrame } from '../households'
+import { Pick } from '../kit'
 
 /** Which column says what: guessed, to be put right where the guess is wrong. */
 const props = defineProps<{ head: FileHead; remembered: boolean }>()
@@ -41,7 +42,12 @@ const zones = computed(() => {
     : [...known, { id: mapping.value.zone, label: mapping.value.zone }]
 })
 const role = (column: number) => fields.find((f) => mapping.value[f.id] === column)?.label ?? ''
-const value = (event: Event) => (event.target as HTMLSelectElement).value
+/** a column that was not found is none */
+const columnOf = (field: Field) => ((mapping.value[field] ?? -1) < 0 ? '' : String(mapping.value[field]))
+const columnsFor = (field: (typeof fields)[number]) => [
+  ...(field.optional ? [{ id: '', label: field.optional }] : []),
+  ...props.head.headings.map((label, i) => ({ id: String(i), label })),
+]
 </script>
 
 <template>
@@ -72,44 +78,40 @@ const value = (event: Event) => (event.target as HTMLSelectElement).value
     <div class="row">
       <label v-for="f in fields" :key="f.id" class="field"
         >{{ f.label }}
-        <select
-          :value="mapping[f.id] ?? ''"
-          :aria-label="`Column of ${f.label.toLowerCase()}`"
-          @change="set({ [f.id]: value($event) === '' ? undefined : Number(value($event)) })"
-        >
-          <option v-if="f.optional || (mapping[f.id] ?? -1) < 0" :value="f.optional ? '' : -1">
-            {{ f.optional ?? 'choose' }}
-          </option>
-          <option v-for="(h, i) in props.head.headings" :key="i" :value="i">{{ h }}</option>
-        </select>
+        <Pick
+          :model-value="columnOf(f.id)"
+          :label="`Column of ${f.label.toLowerCase()}`"
+          :options="columnsFor(f)"
+          @update:model-value="set({ [f.id]: $event === '' ? undefined : Number($event) })"
+        />
       </label>
       <label class="field"
         >Thermometer in
-        <select
-          :value="mapping.unit"
-          aria-label="Unit of temperature"
-          @change="set({ unit: value($event) as 'C' | 'F' })"
-        >
-          <option value="C">°C</option>
-          <option value="F">°F</option>
-        </select></label
-      >
+        <Pick
+          :model-value="mapping.unit"
+          label="Unit of temperature"
+          :options="[
+            { id: 'C', label: '°C' },
+            { id: 'F', label: '°F' },
+          ]"
+          @update:model-value="$event && set({ unit: $event })"
+      /></label>
       <label class="field"
         >Written as
-        <select
-          :value="mapping.order"
-          aria-label="Order of the date"
-          @change="set({ order: value($event) as ColumnMapping['order'] })"
-        >
-          <option v-for="o in orders" :key="o.id" :value="o.id">{{ o.label }}</option>
-        </select></label
-      >
+        <Pick
+          :model-value="mapping.order"
+          label="Order of the date"
+          :options="orders"
+          @update:model-value="$event && set({ order: $event })"
+      /></label>
       <label class="field"
         >Its clock
-        <select :value="mapping.zone" aria-label="Clock of the logger" @change="set({ zone: value($event) })">
-          <option v-for="z in zones" :key="z.id" :value="z.id">{{ z.label }}</option>
-        </select></label
-      >
+        <Pick
+          :model-value="mapping.zone"
+          label="Clock of the logger"
+          :options="zones"
+          @update:model-value="$event && set({ zone: $event })"
+      /></label>
     </div>
   </div>
 </template>

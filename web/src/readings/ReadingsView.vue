@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { namedPlaces } from '../places'
+import { FileButton, Pick } from '../kit'
 import { made, useView, write } from '../view'
 import {
   importReadings,
@@ -84,8 +86,7 @@ async function step<T extends object>(work: (reader: Remote<Reader>) => Promise<
   return undefined
 }
 
-async function take(next: File | undefined) {
-  if (!next) return
+async function take(next: File) {
   file.value = next
   head.value = mapping.value = summary.value = written.value = undefined
   const zone = frame.frame?.household.timeZone ?? 'UTC'
@@ -142,19 +143,14 @@ const span = (i: ReadingImportView) => `${yearDate(frame.dayOf(i.from))} to ${ye
     <section class="card stack">
       <div class="row">
         <label class="field"
-          >It hung in
-          <select v-model="placeId" aria-label="Place the logger hung in">
-            <option v-for="p in places" :key="p.id" :value="p.id">{{ p.name }}</option>
-          </select></label
-        >
-        <label class="field"
-          >File
-          <input
-            type="file"
-            accept=".csv,.txt,.tsv,text/csv,text/plain"
-            aria-label="Logger file"
-            @change="take(($event.target as HTMLInputElement).files?.[0])"
+          >It hung in <Pick v-model="placeId" label="Place the logger hung in" :options="namedPlaces(places ?? [])"
         /></label>
+        <div class="field">
+          File
+          <FileButton label="Logger file" accept=".csv,.txt,.tsv,text/csv,text/plain" @file="take">{{
+            file?.name ?? 'Choose a file'
+          }}</FileButton>
+        </div>
       </div>
       <p v-if="refusal" class="notice bad" role="alert">{{ refusal }}</p>
       <p v-if="written" class="notice" role="status">

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { namedPlaces } from '../places'
+import { Pick } from '../kit'
 import { useView, write } from '../view'
 import type { PlaceView } from '@vadose/contract/places'
 import { addSensor, listSensors, removeSensor, type SensorMade } from '@vadose/contract/readings'
@@ -55,11 +57,8 @@ const example = (token: string) =>
       <label class="field">Name <ElInput v-model="name" maxlength="40" aria-label="Name of the sensor" /></label>
       <label class="field"
         >Hangs in
-        <select v-model="placeId" aria-label="Place of the sensor">
-          <option value="" disabled hidden>choose</option>
-          <option v-for="p in places" :key="p.id" :value="p.id">{{ p.name }}</option>
-        </select></label
-      >
+        <Pick v-model="placeId" label="Place of the sensor" placeholder="choose" :options="namedPlaces(places)"
+      /></label>
       <ElButton native-type="submit" :disabled="!name.trim() || !placeId">Let it in</ElButton>
     </form>
     <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>

@@ -1,15 +1,26 @@
 <script setup lang="ts">
 import { ElInput } from 'element-plus'
+import { computed } from 'vue'
 import { allCrops } from '../almanac'
+import { Pick } from '../kit'
 import { columnsOf } from './form'
 import { unitName } from './units'
 import type { Field } from './worksheets'
 
 /** One field of a worksheet, by its kind. */
-defineProps<{ field: Field; value: string; choices: readonly string[]; wrong: boolean }>()
+const props = defineProps<{ field: Field; value: string; choices: readonly string[]; wrong: boolean }>()
 const emit = defineEmits<{ set: [value: string] }>()
 const typedIn = (event: Event) => (event.target as HTMLInputElement).value
 const shownWord = (choice: string) => choice.replaceAll('-', ' ')
+/** What is chosen among, where it is not typed. */
+const picks = computed(() => {
+  const { kind, optional } = props.field
+  if (kind === 'crop') return allCrops().map(({ id, name }) => ({ id, label: name }))
+  if (kind === 'yes-no') return ['no', 'yes'].map((id) => ({ id, label: id }))
+  if (kind !== 'choice') return undefined
+  const words = props.choices.map((id) => ({ id, label: shownWord(id) }))
+  return optional ? [{ id: '', label: 'as usual' }, ...words] : words
+})
 </script>
 
 <template>
@@ -25,17 +36,14 @@ const shownWord = (choice: string) => choice.replaceAll('-', ' ')
         field.unit ? unitName(field.unit) : field.suffix
       }}</template>
     </ElInput>
-    <select v-else-if="field.kind === 'crop'" :value="value" @change="emit('set', typedIn($event))">
-      <option v-for="c in allCrops()" :key="c.id" :value="c.id">{{ c.name }}</option>
-    </select>
-    <select v-else-if="field.kind === 'choice'" :value="value" @change="emit('set', typedIn($event))">
-      <option v-if="field.optional" value="">as usual</option>
-      <option v-for="c in choices" :key="c" :value="c">{{ shownWord(c) }}</option>
-    </select>
-    <select v-else-if="field.kind === 'yes-no'" :value="value" @change="emit('set', typedIn($event))">
-      <option value="no">no</option>
-      <option value="yes">yes</option>
-    </select>
+    <Pick
+      v-else-if="picks"
+      :model-value="value"
+      :label="field.label"
+      :options="picks"
+      :find="field.kind === 'crop'"
+      @update:model-value="emit('set', $event ?? '')"
+    />
     <template v-else-if="field.kind === 'lines'">
       <span class="soft">a line each: {{ columnsOf(field) }}</span>
       <textarea :value="value" rows="5" spellcheck="false" @input="emit('set', typedIn($event))" />
@@ -59,11 +67,10 @@ const shownWord = (choice: string) => choice.replaceAll('-', ' ')
   align-content: end;
 }
 .field.wrong :deep(.el-input__wrapper),
-.field.wrong textarea,
-.field.wrong select {
+.field.wrong :deep(.el-select__wrapper),
+.field.wrong textarea {
   box-shadow: inset 0 0 0 2px var(--bad);
 }
-select,
 textarea,
 .plain {
   min-height: 40px;
@@ -79,7 +86,6 @@ textarea {
   line-height: 1.5;
 }
 @media (max-width: 820px) {
-  select,
   .plain {
     min-height: 48px;
   }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Pick } from '../kit'
 import { ElButton } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -100,11 +101,12 @@ const link = () =>
     </nav>
     <label class="field phone-pick">
       Worksheet
-      <select :value="sheet.name" @change="router.push(`/bench/${($event.target as HTMLSelectElement).value}`)">
-        <optgroup v-for="[name, sheets] in groups" :key="name" :label="name">
-          <option v-for="w in sheets" :key="w.name" :value="w.name">{{ w.title }}</option>
-        </optgroup>
-      </select>
+      <Pick
+        :model-value="sheet.name"
+        label="Worksheet"
+        :options="groups.flatMap(([, sheets]) => sheets.map((w) => ({ id: w.name, label: w.title })))"
+        @update:model-value="router.push(`/bench/${$event}`)"
+      />
     </label>
 
     <article class="stack">

@@ -1,11 +1,15 @@
--- What a crop has been made into is a form of it: fresh, dried, frozen.
+-- What a crop has been made into is a form of it: fresh, dried, frozen. What of a quantity nobody has weighed or counted
+-- yet is a guess; lots of before are taken as weighed.
 alter table lot_events drop constraint lot_events_kind_check;
 alter table lot_events add constraint lot_events_kind_check check (kind in ('brought-in', 'hung', 'weighed', 'tested',
   'fan', 'finished', 'split-out', 'split-in', 'moved', 'checked', 'used', 'lost', 'given', 'planted', 'corrected',
   'noted', 'cleaned', 'loaded', 'rotated', 'jarred', 'shaken', 'undone', 'restated', 'relabelled', 'fed', 'tagged',
   'frozen'));
 
-alter table lot_now add column form text not null default 'fresh' check (form in ('fresh', 'dried', 'frozen'));
+alter table lot_now
+  add column form text not null default 'fresh' check (form in ('fresh', 'dried', 'frozen')),
+  add column guessed_weight boolean not null default false,
+  add column guessed_pieces boolean not null default false;
 alter table lot_now no force row level security;
 update lot_now set form = 'dried' where dried;
 alter table lot_now force row level security;
