@@ -43,3 +43,4 @@ export const unknownCrop = (id: string, known: readonly Crop[]): Refusal =>
 export const cropFileById = (id: string): CropData | undefined => filesById.get(id)
 export * from './form'
 export * from './frozen'
+export * from './readiness'

@@ -1,24 +1,17 @@
 import { thinLayerGain } from '../assumptions'
 import { Refusal } from '../refusal'
-import {
-  requireDrying,
-  requireStage,
-  surpriseShare,
-  type ActContext,
-  type ActOutcome,
-  type LotAct,
-  type Taking,
-} from './act'
+import { requireDrying, surpriseShare, type ActContext, type ActOutcome, type LotAct } from './act'
 import { jarred, loaded, shaken } from './dryer-acts'
 import { draft, type AsideReason, type EventDetails, type EventDraft } from './event'
 import { cleaned, finished, graded } from './finish-acts'
 import { frozen } from './freeze-act'
-import { guessedBy } from './guessed'
 import type { LotHistory } from './history'
-import { gramsOfPieces, piecesOfGrams, type Quantity } from './quantity'
+import type { Quantity } from './quantity'
 import { daysAside } from './aside'
+import { hungAgain, moved } from './move-acts'
 import { weighingChangeG } from './retell'
 import { requireFeedable, sorted } from './sort-act'
+import { taken } from './taking'
 
 /**
  * Turns an act into ledger events.
@@ -131,80 +124,6 @@ function tested(results: { test: string; passed: boolean }[], { crop, lot }: Act
     }
   }
   return draft('tested', { details: { results } })
-}
-
-function moved(act: Extract<LotAct, { act: 'move' }>, context: ActContext): ActOutcome {
-  const { lot, airflowOf } = context
-  const { placeId } = act
-  const part = partOf(act, lot.quantity)
-  if (!part && placeId === lot.placeId) throw new Refusal('invalid', 'It is there already.', 'placeId')
-  const airflow = { airflow: airflowOf(placeId) }
-  if (!part) return { events: [draft('moved', { placeId, details: airflow })] }
-  return splitOff(part, lot, { placeId, why: placeId === lot.placeId ? 'kept apart' : 'moved', airflow })
-}
-
-/** The part of a lot an act is about; undefined for all of it. */
-function partOf({ pieces, weightG }: Taking, quantity: Quantity): EventDraft | undefined {
-  if (pieces === undefined && weightG === undefined) return undefined
-  const out = taken('split-out', { ...(pieces ? { pieces } : { weightG: weightG! }) }, quantity)
-  return 0 - out.weightG === quantity.weightG ? undefined : out
-}
-
-/** A part becomes a lot of its own that goes on as it was. */
-function splitOff(
-  out: EventDraft,
-  lot: LotHistory,
-  { placeId, why, airflow }: { placeId: string | null; why: string; airflow: EventDetails },
-): ActOutcome {
-  const { stage, pack } = lot
-  if (stage === 'dryer' || stage === 'conditioning') {
-    throw new Refusal('invalid', 'In the dryer or its jar it stays together; take it out first.')
-  }
-  return {
-    events: [{ ...out, details: { ...out.details, why } }],
-    splitsOff: [
-      {
-        heap: null,
-        events: [
-          draft('split-in', {
-            weightG: 0 - out.weightG,
-            pieces: 0 - out.pieces,
-            placeId,
-            details: {
-              ...(stage === 'fresh' || stage === 'drying' ? { stage } : {}),
-              ...(pack ? { pack } : {}),
-              ...guessedBy(out.details.by, lot.quantity.pieces !== null),
-              ...airflow,
-            },
-          }),
-        ],
-      },
-    ],
-  }
-}
-
-function hungAgain(act: Extract<LotAct, { act: 'hang' }>, { crop, lot, airflowOf }: ActContext): EventDraft {
-  requireStage(lot, 'stored', 'Only what was taken down is hung again.')
-  if (!crop.curing || lot.hungAtMs === null) {
-    throw new Refusal('not-cured', `${crop.name} did not hang or lie to dry before.`)
-  }
-  const hungIn = act.hungIn ?? lot.hungIn
-  return draft('hung', {
-    placeId: act.placeId,
-    details: { airflow: airflowOf(act.placeId), ...(hungIn ? { hungIn } : {}), why: 'hung again' },
-  })
-}
-
-function taken(kind: EventDraft['kind'], taking: Taking, quantity: Quantity): EventDraft {
-  if ((taking.pieces === undefined) === (taking.weightG === undefined)) {
-    throw new Refusal('invalid', 'Say how many pieces or how many grams, one of the two.', 'pieces')
-  }
-  if (taking.pieces !== undefined) {
-    const weightG = -gramsOfPieces(quantity, taking.pieces)
-    return draft(kind, { weightG, pieces: -taking.pieces, details: { by: 'pieces' } })
-  }
-  const pieces = 0 - piecesOfGrams(quantity, taking.weightG!)
-  return draft(kind, { weightG: -taking.weightG!, pieces, details: { by: 'weight' } })
 }
 
 function checked(act: Extract<LotAct, { act: 'check' }>, context: ActContext): ActOutcome {

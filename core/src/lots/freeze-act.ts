@@ -1,7 +1,7 @@
 import { Refusal } from '../refusal'
 import type { ActContext, ActOutcome, LotAct } from './act'
 import { draft } from './event'
-import { gramsOfPieces, piecesOfGrams } from './quantity'
+import { taken } from './taking'
 
 /** Peel, cores, stones and cooking seldom take more than this leaves. Judgement. */
 const leastPackedShare = 0.25
@@ -16,38 +16,36 @@ export function frozen(act: Extract<LotAct, { act: 'freeze' }>, { crop, lot }: A
     throw new Refusal('invalid', 'It is in the dryer or its jar; take it out first.')
   }
   const { quantity } = lot
-  const taken = act.pieces === undefined ? (act.takenG ?? quantity.weightG) : gramsOfPieces(quantity, act.pieces)
-  if (taken > quantity.weightG) throw new Refusal('not-enough', `There are only ${quantity.weightG} g left.`, 'takenG')
-  const share = act.weightG / taken
+  const { pieces: count, takenG } = act
+  const all = count === undefined && takenG === undefined
+  const out = all
+    ? undefined
+    : taken('split-out', count === undefined ? { weightG: takenG! } : { pieces: count }, quantity)
+  const outG = out ? 0 - out.weightG : quantity.weightG
+  const share = act.weightG / outG
   if (!act.sure && (share < leastPackedShare || share > mostPackedShare)) {
     throw new Refusal(
       'surprise',
-      `${act.weightG} g in bags from ${taken} g: ${share > 1 ? 'more than was taken' : 'the rest counts as trimmings'}. Look at the scale once more, or keep it anyway.`,
+      `${act.weightG} g in bags from ${outG} g: ${share > 1 ? 'more than was taken' : 'the rest counts as trimmings'}. Look at the scale once more, or keep it anyway.`,
       'weightG',
     )
   }
   const bagged = (pieces: number) =>
     draft('frozen', {
-      weightG: act.weightG - taken,
+      weightG: act.weightG - outG,
       pieces: (act.bags ?? 0) - pieces,
       placeId: act.placeId,
       details: { prepared: act.prepared, scaleG: act.weightG, counted: act.bags ?? 0, pack: act.pack ?? 'bag' },
     })
-  if (taken === quantity.weightG) return { events: [bagged(quantity.pieces ?? 0)] }
-  const pieces = act.pieces ?? piecesOfGrams(quantity, taken)
+  if (!out || outG === quantity.weightG) return { events: [bagged(quantity.pieces ?? 0)] }
+  const pieces = 0 - out.pieces
   return {
-    events: [
-      draft('split-out', {
-        weightG: 0 - taken,
-        pieces: 0 - pieces,
-        details: { why: 'to freeze', by: act.pieces === undefined ? 'weight' : 'pieces' },
-      }),
-    ],
+    events: [{ ...out, details: { ...out.details, why: 'to freeze' } }],
     splitsOff: [
       {
         heap: null,
         events: [
-          draft('split-in', { weightG: taken, pieces, placeId: lot.placeId, details: { stage: 'fresh' } }),
+          draft('split-in', { weightG: outG, pieces, placeId: lot.placeId, details: { stage: 'fresh' } }),
           bagged(pieces),
         ],
       },

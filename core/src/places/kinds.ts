@@ -4,6 +4,8 @@
  */
 export interface PlaceKindProfile {
   label: string
+  /** whether frost gets in, or it is heated */
+  winter: string
   /** share of the outdoor season that comes through */
   gain: number
   /** days it comes late */
@@ -20,6 +22,7 @@ export interface PlaceKindProfile {
 export const placeKinds = {
   outdoors: {
     label: 'Outdoors',
+    winter: 'freezes with the weather',
     gain: 1,
     lagDays: 0,
     usualMeanC: 9.5,
@@ -30,6 +33,7 @@ export const placeKinds = {
   },
   veranda: {
     label: 'Veranda, open shed',
+    winter: 'freezes with the weather',
     gain: 0.95,
     lagDays: 1,
     usualMeanC: 11,
@@ -40,6 +44,7 @@ export const placeKinds = {
   },
   loft: {
     label: 'Loft',
+    winter: 'may freeze, hot in summer',
     gain: 0.95,
     lagDays: 2,
     usualMeanC: 14,
@@ -50,6 +55,7 @@ export const placeKinds = {
   },
   room: {
     label: 'Heated room',
+    winter: 'heated',
     gain: 0.12,
     lagDays: 2,
     usualMeanC: 20.5,
@@ -60,6 +66,7 @@ export const placeKinds = {
   },
   'cool-room': {
     label: 'Unheated room',
+    winter: 'frost-safe, not heated',
     gain: 0.55,
     lagDays: 10,
     usualMeanC: 13,
@@ -70,6 +77,7 @@ export const placeKinds = {
   },
   shed: {
     label: 'Shed, garage',
+    winter: 'freezes in hard frost',
     gain: 0.8,
     lagDays: 4,
     usualMeanC: 10.5,
@@ -80,6 +88,7 @@ export const placeKinds = {
   },
   cellar: {
     label: 'Cellar',
+    winter: 'frost-safe, dark',
     gain: 0.4,
     lagDays: 45,
     usualMeanC: 10,
@@ -90,6 +99,7 @@ export const placeKinds = {
   },
   fridge: {
     label: 'Fridge',
+    winter: 'about 4 °C',
     gain: 0,
     lagDays: 0,
     usualMeanC: 4.5,
@@ -100,6 +110,7 @@ export const placeKinds = {
   },
   freezer: {
     label: 'Freezer',
+    winter: 'about −18 °C',
     gain: 0,
     lagDays: 0,
     usualMeanC: -18,

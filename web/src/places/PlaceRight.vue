@@ -11,7 +11,7 @@ import { write } from '../view'
 const props = defineProps<{
   place: PlaceView
   places: PlaceView[]
-  kinds: { id: PlaceKind; label: string }[]
+  kinds: { id: PlaceKind; label: string; detail: string }[]
 }>()
 const emit = defineEmits<{ done: [] }>()
 const { attempt, failure, busy } = useAttempt()

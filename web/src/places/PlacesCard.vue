@@ -3,7 +3,7 @@ import { addPlace, listRetiredPlaces, retirePlace, type PlaceView } from '@vados
 import { placeKinds, type PlaceKind } from '@vadose/core/places'
 import { ElButton, ElInput } from 'element-plus'
 import { ref } from 'vue'
-import { humidity, longDate, temperature, useAttempt } from '../households'
+import { humidity, inUnits, longDate, temperature, useAttempt } from '../households'
 import { Choices } from '../kit'
 import { useView, write } from '../view'
 import PlaceRight from './PlaceRight.vue'
@@ -14,7 +14,11 @@ const { answer: retired } = useView(listRetiredPlaces)
 const { attempt, failure, busy } = useAttempt()
 const name = ref('')
 const kind = ref<PlaceKind | undefined>('cool-room')
-const kinds = (Object.keys(placeKinds) as PlaceKind[]).map((id) => ({ id, label: placeKinds[id].label }))
+const kinds = (Object.keys(placeKinds) as PlaceKind[]).map((id) => ({
+  id,
+  label: placeKinds[id].label,
+  detail: inUnits(placeKinds[id].winter),
+}))
 const righting = ref<string>()
 const add = async () => {
   const body = { name: name.value.trim(), kind: kind.value ?? 'cool-room' }

@@ -145,12 +145,9 @@ const span = (i: ReadingImportView) => `${yearDate(frame.dayOf(i.from))} to ${ye
         <label class="field"
           >It hung in <Pick v-model="placeId" label="Place the logger hung in" :options="namedPlaces(places ?? [])"
         /></label>
-        <div class="field">
-          File
-          <FileButton label="Logger file" accept=".csv,.txt,.tsv,text/csv,text/plain" @file="take">{{
-            file?.name ?? 'Choose a file'
-          }}</FileButton>
-        </div>
+        <FileButton class="choose" label="Logger file" accept=".csv,.txt,.tsv,text/csv,text/plain" @file="take">{{
+          file?.name ?? 'Choose a file'
+        }}</FileButton>
       </div>
       <p v-if="refusal" class="notice bad" role="alert">{{ refusal }}</p>
       <p v-if="written" class="notice" role="status">
@@ -196,6 +193,9 @@ const span = (i: ReadingImportView) => `${yearDate(frame.dayOf(i.from))} to ${ye
 </template>
 
 <style scoped>
+.choose {
+  align-self: end;
+}
 ul {
   list-style: none;
   padding: 0;
