@@ -51,7 +51,7 @@ test('households stand side by side, and a place of one is not a place of anothe
   await startHousehold(page, 'Place House')
   await page.goto('/household')
   await page.getByLabel('Name of a new place').fill('Root clamp')
-  await page.getByRole('radio', { name: /^Cellar/ }).click()
+  await page.getByRole('radio', { name: /^Cellar frost-safe/ }).click()
   await page.getByRole('button', { name: 'Add it' }).click()
   await expect(page.getByText('Root clamp', { exact: true })).toBeVisible()
   await page.goto('/stores')
