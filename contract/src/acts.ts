@@ -87,7 +87,14 @@ export const acts = {
     placeId: uuid,
     sure,
   }),
-  use: closed({ requestId, act: just('use'), ...quantity }),
+  use: closed({
+    requestId,
+    act: just('use'),
+    ...quantity,
+    kept: optional(
+      listOf(closed({ what: oneOf('peelings', 'seed'), weightG: optional(grams) }), { minItems: 1, maxItems: 2 }),
+    ),
+  }),
   lose: closed({ requestId, act: just('lose'), ...quantity, cause: text, to: optional(oneOf(...endings)) }),
   feed: closed({ requestId, act: just('feed'), ...quantity, to: saying(40) }),
   sort: closed({

@@ -48,6 +48,7 @@ export const askedAboveKg: Record<CropGroup, number> = {
   herb: 30,
   seed: 40,
   brining: 200,
+  goods: 200,
 }
 /**
  * Days that what was set aside has: nicked or sprouting ones of what is firm lie some weeks, cut ones are for these days.
@@ -60,6 +61,21 @@ export const asideDays = {
   freeze: 2,
   dry: 2,
   juice: 3,
+  opened: 5,
+} as const
+
+/**
+ * Days that what was opened has in the fridge: sweet, sour and salt keep it for weeks, a sauce for days. Where the label
+ * says less, the label is right. Common practice, no source.
+ */
+export const openDays = {
+  sweetOrSour: 30,
+  jarred: 5,
+  brined: 60,
+  dried: 60,
+  frozen: 2,
+  cooked: 2,
+  fresh: 30,
 } as const
 
 /**
@@ -81,6 +97,7 @@ export const trimmedShare: Record<CropGroup, number> = {
   herb: 0.7,
   seed: 0.9,
   brining: 0.3,
+  goods: 0.5,
 }
 
 /** A day's pick is so much of a harvest. */

@@ -147,7 +147,9 @@ async function take(one: Step, lots: Lot[]) {
     }
     case 'use': {
       const lot = here(['stored', 'fresh'])
-      return lot && act(lot.code, { act: 'use', weightG: part(lot.weightG, one) }, one)
+      // some of what is cooked leaves peelings
+      const kept = one.counted ? { kept: [{ what: 'peelings' }] } : {}
+      return lot && act(lot.code, { act: 'use', weightG: part(lot.weightG, one), ...kept }, one)
     }
     case 'weigh': {
       const lot = here(['drying'])

@@ -1,6 +1,7 @@
 import { Refusal } from '../refusal'
 import type { Crop, CropData } from './crop'
 import { cropFiles } from './files'
+import { pantry } from './goods'
 import { resolveCrop } from './resolve'
 
 /** What a household has changed in the almanac. */
@@ -85,7 +86,7 @@ export function almanacWith(changes: AlmanacChanges): Almanac {
   const crops = [...cropFiles, ...changes.own].map((data) =>
     resolveCrop(withOverrides(data, overrides.get(data.id) ?? [])),
   )
-  return { crops, byId: new Map(crops.map((crop) => [crop.id, crop])), changes }
+  return { crops, byId: new Map([...crops, pantry].map((crop) => [crop.id, crop])), changes }
 }
 
 /** The school a household follows for a topic of a crop. */

@@ -102,6 +102,11 @@ export const cautions = {
     'Mouldy or damaged parsnip and celery are thrown out or peeled deep; the sap burns skin in sun.',
   ),
   thaw: caution('thaw', 'Thawed food: the power-cut rules decide; when in doubt, throw it out.', 'fsis'),
+  leftovers: caution(
+    'leftovers',
+    'Cooked food: cold within two hours, in the fridge three or four days, warmed through until it steams; when in doubt, throw it out.',
+    'fsis',
+  ),
   lifting: caution('lifting', 'A full crate weighs 20 kg or more: lift with two, knees bent.'),
   knife: caution('knife', 'Hard squash slips: flat side down, knife away from the hand.'),
   'gloves-chilli': caution('gloves-chilli', 'Chillies: gloves, and hands off eyes; dust from dry pods stings lungs.'),

@@ -258,6 +258,7 @@ export type CropGroup =
   | 'herb'
   | 'seed'
   | 'brining'
+  | 'goods'
 
 export interface Neck {
   id: string

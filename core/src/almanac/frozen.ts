@@ -1,9 +1,8 @@
 import type { Crop } from './crop'
 import { faults } from './faults'
+import { halfAfter } from './put-by'
 
 const daysAMonth = 30.4
-/** half of the bags are past their best so much later than a tenth of them. Judgement. */
-const halfAfter = 1.13
 
 /**
  * A crop as it lies in the freezer: counted in bags, its life that of frozen food, shorter the warmer it is kept. A crop

@@ -1,6 +1,7 @@
 import { Refusal } from '../refusal'
 import type { Crop, CropData } from './crop'
 import { cropFiles } from './files'
+import { pantry } from './goods'
 import { resolveCrop } from './resolve'
 
 export * from './almanac'
@@ -19,7 +20,7 @@ export { cropFiles }
 /** The almanac as it ships, in the order of the bed-side list. */
 export const crops: readonly Crop[] = cropFiles.map(resolveCrop)
 
-const byId = new Map(crops.map((crop) => [crop.id, crop]))
+const byId = new Map([...crops, pantry].map((crop) => [crop.id, crop]))
 const filesById = new Map(cropFiles.map((file) => [file.id, file]))
 
 /**
@@ -43,4 +44,5 @@ export const unknownCrop = (id: string, known: readonly Crop[]): Refusal =>
 export const cropFileById = (id: string): CropData | undefined => filesById.get(id)
 export * from './form'
 export * from './frozen'
+export * from './goods'
 export * from './readiness'

@@ -1,4 +1,4 @@
-import { inForm, type Almanac, type Crop, type Form } from '../almanac'
+import { asGoods, type Almanac, type Crop, type Form, type Goods } from '../almanac'
 import { lotHistory, type LotEvent, type LotHistory, type Stage } from '../lots'
 import { unknownCrop } from '../almanac'
 
@@ -45,10 +45,19 @@ const driedOnTheLine = ['herb', 'fruiting']
 /** The form of its crop a lot is in: bagged in the freezer, from the dehydrator, or dried on the string or in the bundle. */
 export function formOf(history: LotHistory, grown: Crop): Form {
   if (history.frozen) return 'frozen'
+  if (history.made) return history.made.form
   const driesOnTheLine = grown.curing?.clock === 'drying-power' && driedOnTheLine.includes(grown.group)
   const dried = history.loads.length > 0 || (driesOnTheLine && history.storedAtMs !== null && history.hungAtMs !== null)
   return dried ? 'dried' : 'fresh'
 }
+
+/** What a lot's own entries say of it besides its crop and form. */
+export const goodsOf = ({ named, unit, lifeDays, made }: LotHistory): Goods => ({
+  name: named,
+  unit,
+  lifeDays,
+  dish: made?.dish ?? false,
+})
 
 export const lotState = (
   identity: LotIdentity,
@@ -70,6 +79,6 @@ export function stateOf(identity: LotIdentity, history: LotHistory, almanac: Alm
     form,
     history,
     grown,
-    cropData: inForm(grown, form),
+    cropData: asGoods(grown, form, goodsOf(history)),
   }
 }

@@ -24,6 +24,9 @@ export interface Grade {
 export const sortFates = ['store', ...asideReasons, 'plant', ...gradeNames, 'use', 'feed', 'give', ...endings] as const
 export type SortFate = (typeof sortFates)[number]
 
+/** What is left when something is cooked and is worth keeping. */
+export const keptKinds = ['peelings', 'seed'] as const
+
 export interface SortHeap {
   fate: SortFate
   /** by the scale, counted, or both; what is left out follows from the lot's mean */
@@ -92,7 +95,11 @@ export type LotAct =
       placeId: string
       sure?: boolean
     }
-  | ({ act: 'use' | 'give' } & Taking)
+  /** peelings and seed not thrown away, weighed or by eye */
+  | ({ act: 'use'; kept?: { what: (typeof keptKinds)[number]; weightG?: number }[] } & Taking)
+  /** one of them opened: it stands in the fridge with its days */
+  | { act: 'open'; placeId?: string }
+  | ({ act: 'give' } & Taking)
   | ({ act: 'plant'; bed?: string } & Taking)
   | ({ act: 'lose'; cause: string; to?: Ending } & Taking)
   | ({ act: 'feed'; to: string } & Taking)

@@ -11,7 +11,9 @@ import { daysAside } from './aside'
 import { hungAgain, moved } from './move-acts'
 import { weighingChangeG } from './retell'
 import { requireFeedable, sorted } from './sort-act'
+import { opened } from './open-act'
 import { taken } from './taking'
+import { used } from './use-act'
 
 /**
  * Turns an act into ledger events.
@@ -53,7 +55,9 @@ export function perform(act: LotAct, context: ActContext): ActOutcome {
     case 'freeze':
       return frozen(act, context)
     case 'use':
-      return { events: [taken('used', act, lot.quantity)] }
+      return used(act, context)
+    case 'open':
+      return opened(act, context)
     case 'give':
       return { events: [taken('given', act, lot.quantity)] }
     case 'plant': {

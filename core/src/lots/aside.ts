@@ -18,4 +18,5 @@ export const asideWords: Record<AsideReason, string> = {
   freeze: 'to freeze',
   dry: 'to dry',
   juice: 'to juice',
+  opened: 'opened',
 }

@@ -1,4 +1,4 @@
-import type { CleaningStep, HungIn } from '../almanac'
+import type { CleaningStep, Form, HungIn, Origin, Unit } from '../almanac'
 
 /** What can happen to a lot. Rows of these are only ever added. */
 export type EventKind =
@@ -29,6 +29,8 @@ export type EventKind =
   | 'fed'
   | 'tagged'
   | 'frozen'
+  | 'added'
+  | 'made'
 
 /** An event about to be written. Changes are whole grams and pieces; the lot's quantity is their sum. */
 export interface EventDraft {
@@ -52,7 +54,7 @@ export interface Label {
 }
 
 /** Why something is set aside to be used soon. */
-export type AsideReason = (typeof asideReasons)[number]
+export type AsideReason = (typeof asideReasons)[number] | 'opened'
 export const asideReasons = ['eat-first', 'cut-round', 'cook', 'freeze', 'dry', 'juice'] as const
 
 /** Where what nobody eats goes. */
@@ -99,6 +101,23 @@ export interface EventDetails {
   to?: string
   /** how it was prepared before it was frozen: “blanched, diced” */
   prepared?: string
+  /** what it is from now on: its form, its name, what it is counted in */
+  form?: Form
+  name?: string
+  unit?: Unit
+  /** how much one of them holds: “0.5 L” */
+  size?: string
+  /** a dish of several things */
+  dish?: boolean
+  /** how it came into the house, where it was not brought in from the garden */
+  source?: Origin
+  /** good for so many days, where somebody says */
+  lifeDays?: number
+  /** the tested recipe it was made by, and how it was processed */
+  recipe?: string
+  processed?: string
+  /** a ferment: days after which it is first tasted */
+  tasteAfterDays?: number
   neck?: string
   pack?: string
   units?: number

@@ -20,9 +20,11 @@ export function guessedAfter(was: Guessed, { kind, details }: LotEvent, of: Gues
   const added = { weight: guessed === 'weight', pieces: guessed === 'pieces' }
   switch (kind) {
     case 'brought-in':
+    case 'added':
       return { weight: was.weight || added.weight, pieces: was.pieces || added.pieces }
     case 'split-in':
-      return { weight: of.weight || added.weight, pieces: of.pieces || added.pieces }
+      // several go into a dish
+      return { weight: was.weight || of.weight || added.weight, pieces: of.pieces || added.pieces }
     case 'weighed':
       return basis === 'bunch' || !scaleG ? was : { ...was, weight: false }
     case 'finished':
@@ -31,6 +33,7 @@ export function guessedAfter(was: Guessed, { kind, details }: LotEvent, of: Gues
     case 'jarred':
     case 'loaded':
     case 'frozen':
+    case 'made':
       return {
         weight: scaleG === undefined ? was.weight : added.weight,
         pieces: counted === undefined ? was.pieces : added.pieces,

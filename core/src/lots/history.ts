@@ -1,5 +1,5 @@
 import { guessedAfter, nothingGuessed, type Guessed } from './guessed'
-import type { HungIn } from '../almanac'
+import type { Form, HungIn, Origin, Unit } from '../almanac'
 import type { AsideReason, EventKind, LotEvent } from './event'
 import { standing, undoneIn } from './undo'
 import { takings } from './restate'
@@ -48,6 +48,17 @@ export interface LotHistory {
   jar: { atMs: number; looks: { atMs: number; beads: boolean; mould: boolean; jarHumidityPct?: number }[] } | null
   /** when it was frozen, and how it was prepared; null for what is not */
   frozen: { atMs: number; prepared: string } | null
+  /** what it was made into, and how; null for what is as it grew, was dried on the line or bagged by itself */
+  made: { atMs: number; form: Form; prepared: string; dish: boolean; recipe?: string; tasteAfterDays?: number } | null
+  /** what it is called where it is not simply its crop, and what it is counted in */
+  named: string | null
+  unit: Unit | null
+  size: string | null
+  source: Origin
+  /** good for so many days, where somebody said so */
+  lifeDays: number | null
+  /** what somebody wants to be reminded of */
+  note: { atMs: number; text: string } | null
   /** what of its quantity nobody has weighed or counted yet */
   guessed: Guessed
   /** the lot it was taken from, as that was just before */
@@ -69,6 +80,7 @@ export function stageAfter(e: LotEvent): Exclude<Stage, 'gone'> | undefined {
       return 'conditioning'
     case 'finished':
     case 'frozen':
+    case 'made':
       return 'stored'
     case 'split-in':
       return e.details.stage ?? 'stored'
@@ -98,7 +110,9 @@ function scaled(h: LotHistory, share: number): void {
 function inherit(h: LotHistory, from: LotHistory): void {
   const { broughtAtMs, hungAtMs, placeId, stays, hungIn, turnedAtMs, airflow } = from
   const { weighings, tests, checks, pack, loads, jar, frozen } = from
+  const { made, named, unit, size, source, lifeDays } = from
   Object.assign(h, { broughtAtMs, hungAtMs, placeId, hungIn, turnedAtMs, pack, jar, frozen })
+  Object.assign(h, { made, named, unit, size, source, lifeDays })
   Object.assign(h, {
     stays: [...stays],
     airflow: [...airflow],
@@ -107,6 +121,26 @@ function inherit(h: LotHistory, from: LotHistory): void {
     checks: [...checks],
     loads: [...loads],
   })
+}
+
+/** What an entry says a thing is. What is made of it is told from then on: the looks at it as it was are over. */
+function nameIt(h: LotHistory, { kind, atMs, details: d }: LotEvent): void {
+  h.named = d.name ?? h.named
+  h.unit = d.unit ?? h.unit
+  h.size = d.size ?? h.size
+  h.source = d.source ?? h.source
+  h.lifeDays = d.lifeDays ?? null
+  if (kind !== 'made') return
+  Object.assign(h, { checks: [], loads: [], jar: null, frozen: null, pack: d.pack ?? null })
+  const { form = 'cooked', prepared = '', dish = false, recipe, tasteAfterDays } = d
+  h.made = {
+    atMs,
+    form,
+    prepared,
+    dish,
+    ...(recipe ? { recipe } : {}),
+    ...(tasteAfterDays ? { tasteAfterDays } : {}),
+  }
 }
 
 /**
@@ -138,6 +172,13 @@ export function lotHistory(events: readonly LotEvent[], origin?: LotHistory): Lo
     loads: [],
     jar: null,
     frozen: null,
+    made: null,
+    named: null,
+    unit: null,
+    size: null,
+    source: 'grown',
+    lifeDays: null,
+    note: null,
     guessed: nothingGuessed,
     origin,
     events,
@@ -195,6 +236,9 @@ export function lotHistory(events: readonly LotEvent[], origin?: LotHistory): Lo
       else h.turnedAtMs = e.atMs
     }
     if (e.kind === 'frozen') h.frozen = { atMs: e.atMs, prepared: d.prepared ?? '' }
+    if (e.kind === 'noted') h.note = d.text ? { atMs: e.atMs, text: d.text } : null
+    // what goes into a dish has names of its own
+    if (e.kind === 'made' || (e.kind === 'added' && h.made === null)) nameIt(h, e)
     if (e.kind === 'jarred') h.jar = { atMs: e.atMs, looks: [] }
     if (e.kind === 'shaken' && h.jar) {
       h.jar.looks.push({
@@ -227,6 +271,8 @@ export function lotHistory(events: readonly LotEvent[], origin?: LotHistory): Lo
         'loaded',
         'jarred',
         'frozen',
+        'added',
+        'made',
       ].includes(e.kind)
     ) {
       h.weightAtFirstG = weightG
@@ -234,7 +280,9 @@ export function lotHistory(events: readonly LotEvent[], origin?: LotHistory): Lo
     }
     if (stage === 'stored' && stageAfter(e)) {
       // a part of what is in store goes on with its clock
-      h.storedAtMs = e.kind === 'split-in' && origin?.stage === 'stored' ? origin.storedAtMs : e.atMs
+      const since = e.kind === 'split-in' && origin?.stage === 'stored' ? origin.storedAtMs : e.atMs
+      // what a bag is topped up with makes it no younger
+      if (!(e.kind === 'split-in' && beforeG > 0 && h.storedAtMs !== null)) h.storedAtMs = since
     }
   }
   // what was cut up is counted no longer

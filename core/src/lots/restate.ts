@@ -18,6 +18,8 @@ export const restatable: Partial<Record<EventKind, readonly (keyof Restatement)[
   hung: ['placeId', 'on'],
   finished: ['weightG', 'pieces', 'placeId', 'on'],
   frozen: ['weightG', 'pieces', 'placeId', 'on'],
+  added: ['weightG', 'pieces', 'placeId', 'on'],
+  made: ['weightG', 'pieces', 'placeId', 'on'],
   moved: ['placeId', 'on'],
   weighed: ['weightG', 'on'],
   used: ['weightG', 'pieces', 'on'],
@@ -33,7 +35,7 @@ export const restatable: Partial<Record<EventKind, readonly (keyof Restatement)[
 
 export const takings: readonly EventKind[] = ['used', 'given', 'planted', 'lost', 'fed']
 /** what these say is what the whole lot weighed then */
-const wholes: readonly EventKind[] = ['weighed', 'finished', 'corrected', 'frozen']
+const wholes: readonly EventKind[] = ['weighed', 'finished', 'corrected', 'frozen', 'made']
 
 /**
  * An entry in other words.
@@ -49,7 +51,7 @@ export function restated(entry: LotEvent, what: Restatement, atMs?: number): Par
   }
   const { weightG, pieces, placeId, cause, text } = what
   const details = {
-    ...(entry.kind === 'brought-in' && weightG !== undefined ? { guessed: 'nothing' as const } : {}),
+    ...(['brought-in', 'added'].includes(entry.kind) && weightG !== undefined ? { guessed: 'nothing' as const } : {}),
     ...(text === undefined ? {} : { text }),
     ...(cause === undefined ? {} : { cause }),
   }

@@ -39,7 +39,7 @@ const needs: Partial<Record<EventKind, Stage>> = {
 }
 
 /** What can stand before a lot came in. */
-const begins: readonly EventKind[] = ['brought-in', 'split-in', 'noted', 'relabelled', 'tagged']
+const begins: readonly EventKind[] = ['brought-in', 'added', 'split-in', 'noted', 'relabelled', 'tagged']
 
 interface Change {
   weightG: number
@@ -60,7 +60,7 @@ class Walk {
   change(e: LotEvent): Change {
     const need = needs[e.kind]
     if ((need && need !== this.stage) || !(this.begun || begins.includes(e.kind))) this.refuse(e)
-    this.begun ||= e.kind === 'brought-in' || e.kind === 'split-in'
+    this.begun ||= ['brought-in', 'added', 'split-in'].includes(e.kind)
     const made = this.changeOf(e)
     this.weightG += made.weightG
     this.pieces += made.pieces
@@ -89,6 +89,7 @@ class Walk {
       case 'corrected':
       case 'jarred':
       case 'frozen':
+      case 'made':
         if (scaleG === undefined || strikes !== undefined) return e
         return {
           weightG: scaleG - this.weightG,

@@ -1,4 +1,4 @@
-import { hungInWords, type Crop } from '../almanac'
+import { hungInWords, units, type Crop, type Form, type Unit } from '../almanac'
 import { asideWords } from './aside'
 import type { EventDetails, EventDraft, EventKind } from './event'
 
@@ -33,9 +33,22 @@ const undoneWords: Record<EventKind, string> = {
   fed: 'feeding',
   tagged: 'the printed tag',
   frozen: 'freezing',
+  added: 'putting in',
+  made: 'making it',
 }
 
 const labelWords = { crop: 'crop', variety: 'variety', bed: 'bed', heap: 'heap', broughtOn: 'day' } as const
+
+const many = (n: number, unit: Unit) => `${n} ${n === 1 ? unit : units[unit]}`
+const arrived = { grown: 'was there already', bought: 'bought', given: 'given', caught: 'caught', cooked: 'cooked' }
+const madeWords: Record<Form, string> = {
+  fresh: 'put by',
+  dried: 'dried',
+  frozen: 'frozen',
+  jarred: 'in jars',
+  brined: 'in brine',
+  cooked: 'cooked',
+}
 
 /** What a tag said and says now, part by part. */
 const labelSays = ({ was = {}, is = {} }: EventDetails): string =>
@@ -60,6 +73,8 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
       return `hung${d.hungIn ? ` ${hungInWords[d.hungIn]}` : ''}${where}`
     }
     case 'weighed': {
+      if (d.why === 'topped up')
+        return `topped up: ${event.pieces ? `${event.pieces} more, ` : ''}${grams(-event.weightG)} went as water and trimmings`
       const water = event.weightG < 0 ? `; ${grams(-event.weightG)} of water gone from the lot` : ''
       return `${d.basis === 'bunch' ? 'marked bunch' : 'lot'} weighed ${grams(d.scaleG ?? 0)}${water}`
     }
@@ -126,6 +141,22 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
       return `the tag put right: ${labelSays(d)}`
     case 'frozen':
       return `frozen: ${d.prepared ?? 'as it was'}, ${d.counted ? `${d.counted} ${d.counted === 1 ? 'bag' : 'bags'}, ` : ''}${grams(d.scaleG ?? 0)}${placeName ? `, in ${placeName.toLowerCase()}` : ''}`
+    case 'added':
+      // with a name of its own it is the thing itself, otherwise what went into a dish
+      if (d.source)
+        return `${arrived[d.source]}, ${event.pieces && d.unit ? `${many(event.pieces, d.unit)}, ` : ''}${grams(event.weightG)}`
+      return `${d.text ?? 'something bought'} put in, ${grams(event.weightG)}`
+    case 'made': {
+      const where = placeName ? `, in ${placeName.toLowerCase()}` : ''
+      const how = [madeWords[d.form ?? 'cooked'], d.prepared, d.size].filter(Boolean).join(', ')
+      const by = d.recipe ? `, by “${d.recipe}”${d.processed ? `, ${d.processed}` : ''}` : ''
+      const count = d.counted && d.unit ? `${many(d.counted, d.unit)}, ` : ''
+      const off =
+        event.weightG < 0
+          ? `; ${grams(-event.weightG)} went as water${d.wasteG ? ` and trimmings, ${grams(d.wasteG)} of it trimmings` : ''}`
+          : ''
+      return `${how}: ${count}${d.scaleG ? grams(d.scaleG) : 'as it was'}${where}${by}${off}`
+    }
     case 'tagged':
       return 'its tag printed'
     case 'noted':

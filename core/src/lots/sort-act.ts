@@ -11,7 +11,7 @@ import {
   type SortHeap,
 } from './act'
 import { daysAside } from './aside'
-import { asideReasons, draft, endings, type AsideReason, type Ending, type EventDraft } from './event'
+import { asideReasons, draft, endings, type Ending, type EventDraft } from './event'
 import { guessedBy } from './guessed'
 import type { LotHistory } from './history'
 import { gramsOfPieces, piecesOfGrams, type Quantity } from './quantity'
@@ -25,7 +25,8 @@ interface Amount {
   by?: 'pieces' | 'weight' | 'all'
 }
 
-const isAside = (fate: SortFate): fate is AsideReason => (asideReasons as readonly string[]).includes(fate)
+type SortedAside = (typeof asideReasons)[number]
+const isAside = (fate: SortFate): fate is SortedAside => (asideReasons as readonly string[]).includes(fate)
 const isEnding = (fate: SortFate): fate is Ending => (endings as readonly string[]).includes(fate)
 const isGrade = (fate: SortFate): fate is Grade['grade'] => (gradeNames as readonly string[]).includes(fate)
 

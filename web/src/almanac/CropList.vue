@@ -26,6 +26,7 @@ const groupNames: Record<CropGroup, string> = {
   herb: 'Herbs',
   seed: 'Seeds and grain',
   brining: 'For the brine',
+  goods: 'Stores',
 }
 const found = computed(() => findCrops(allCrops(), query.value))
 const grouped = computed(() => {

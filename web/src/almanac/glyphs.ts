@@ -35,6 +35,7 @@ const outlines = {
   sprig:
     'M8 31V6 M8 12C5 12 3 10 3 7c3 0 5 2 5 5z M8 12c3 0 5-2 5-5-3 0-5 2-5 5z M8 20c-4 0-6-2-6-5 4 0 6 2 6 5z M8 20c4 0 6-2 6-5-4 0-6 2-6 5z M8 6c-1.500-1.500-1.500-3 0-4.500 1.500 1.500 1.500 3 0 4.500z',
   jar: 'M3 4h10v4H3z M2 10c0-1 1-2 2-2h8c1 0 2 1 2 2v18c0 1.500-1 2.500-2.500 2.500h-7C3 30.500 2 29.500 2 28z M2 15h12 M5 20h6v5H5z',
+  packet: 'M2 6h12v24.500H2z M2 6l2-3h8l2 3 M5 13h6v8H5z M5 25h6',
   bag: 'M1 9c0-2 1-3 3-4l-1-3h10l-1 3c2 1 3 2 3 4v18c0 2.500-1 3.500-3 3.500H4c-2 0-3-1-3-3.500z M3 5h10 M8 13v12 M3.500 16l9 6 M12.500 16l-9 6',
 } as const
 type Glyph = keyof typeof outlines
@@ -54,6 +55,7 @@ const ofGroup: Record<Crop['group'], Glyph> = {
   berry: 'berry',
   herb: 'sprig',
   brining: 'berry',
+  goods: 'packet',
 }
 /** Those that look otherwise than the rest of their group. */
 const ofCrop: Record<string, Glyph> = {

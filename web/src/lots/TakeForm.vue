@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { LotRow } from '@vadose/contract/lots'
 import { feeding } from '@vadose/core/almanac'
-import { ElButton, ElInput } from 'element-plus'
+import { keepsOf } from '@vadose/core/lots'
+import { ElButton, ElCheckbox, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { lotCrop } from '../almanac'
 import { amount, gramsFrom, isUs, smallUnit } from '../households'
@@ -19,6 +20,13 @@ const piecesText = ref(props.lot.pieces === null ? '' : String(props.lot.pieces)
 const weightText = ref('')
 const why = ref('')
 const bed = ref('')
+/** peelings and seed kept of it, each with what the scale says, or nothing */
+const kept = ref<Partial<Record<'peelings' | 'seed', string>>>({})
+const keeps = computed(() => Object.entries(kept.value) as ['peelings' | 'seed', string][])
+const toggleKept = (what: 'peelings' | 'seed') => {
+  const { [what]: was, ...rest } = kept.value
+  kept.value = was === undefined ? { ...rest, [what]: '' } : rest
+}
 type Whither = 'use' | 'plant' | 'give' | 'feed'
 const whither = ref<Whither | undefined>(props.lot.fate === 'plant' ? 'plant' : 'use')
 const feed = computed(() => feeding(crop.value))
@@ -45,8 +53,13 @@ const pieces = computed(() => (/^\s*\d+\s*$/.test(piecesText.value) ? Number(pie
 const ready = computed(() =>
   props.kind === 'correct'
     ? grams.value !== null && why.value.trim() !== '' && (!counted.value || pieces.value !== null)
-    : taking.value !== undefined && (props.kind !== 'lose' || why.value !== ''),
+    : taking.value !== undefined && !unread.value && (props.kind !== 'lose' || why.value !== ''),
 )
+
+const keptOf = computed(() =>
+  keeps.value.map(([what, text]) => ({ what, ...(text.trim() ? { weightG: gramsFrom(text) ?? 0 } : {}) })),
+)
+const unread = computed(() => keptOf.value.some(({ weightG }) => weightG === 0))
 
 async function keep() {
   const { code } = props.lot
@@ -69,7 +82,9 @@ async function keep() {
                 ...taking.value!,
                 ...(bed.value.trim() ? { bed: bed.value.trim() } : {}),
               })
-            : await act(code, { act: to, ...taking.value! })
+            : to === 'give'
+              ? await act(code, { act: 'give', ...taking.value! })
+              : await act(code, { act: 'use', ...taking.value!, ...(keptOf.value.length ? { kept: keptOf.value } : {}) })
   if (done) emit('done')
 }
 </script>
@@ -101,6 +116,21 @@ async function keep() {
       <ElInput v-model="why" aria-label="Why" placeholder="why, for the record" class="why" />
     </div>
     <Choices v-if="kind === 'use'" v-model="whither" label="Where it goes" :options="whithers" />
+    <div v-if="kind === 'use' && whither === 'use' && lot.form === 'fresh'" class="row kept" role="group" aria-label="Kept of it">
+      <span class="soft">kept of it:</span>
+      <template v-for="what in keepsOf(crop)" :key="what">
+        <ElCheckbox :model-value="what in kept" :label="what" @change="toggleKept(what)" />
+        <ElInput
+          v-if="what in kept"
+          v-model="kept[what]"
+          class="grams"
+          inputmode="decimal"
+          :aria-label="`Weight of the ${what}`"
+          placeholder="not weighed"
+          ><template #suffix>{{ smallUnit() }}</template></ElInput
+        >
+      </template>
+    </div>
     <label v-if="kind === 'use' && whither === 'plant'" class="field"
       >Bed <ElInput v-model="bed" class="grams" maxlength="60" placeholder="where it was planted"
     /></label>

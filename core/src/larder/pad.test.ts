@@ -1,0 +1,65 @@
+import { describe, expect, it } from 'vitest'
+import { crops } from '../almanac'
+import { readPadLine } from './index'
+
+const house = {
+  crops,
+  places: [
+    { id: 'c', name: 'Cellar', kind: 'cellar' },
+    { id: 'f', name: 'Chest freezer', kind: 'freezer' },
+  ],
+  today: '2026-11-27',
+}
+const read = (text: string) => readPadLine(text, house)!
+
+describe('lines as people write them on a pad', () => {
+  it.each([
+    [
+      '3 nets onions about 4 kg',
+      { crop: 'onion-storing', unit: 'net', pieces: 3, weightG: 4000, about: true, form: 'fresh' },
+    ],
+    [
+      '12 jars plums 2025',
+      { crop: 'plum', unit: 'jar', pieces: 12, form: 'jarred', on: '2025-09-01', dated: 'year', name: null },
+    ],
+    [
+      'half a bag of peas, March',
+      { crop: 'pea', unit: 'bag', pieces: 1, weightG: 200, form: 'frozen', on: '2026-03-15', about: true },
+    ],
+    [
+      '6 x 0.5 l jars tomato sauce',
+      { crop: 'tomato', name: 'Tomato sauce', unit: 'jar', pieces: 6, size: '0.5 l', form: 'jarred' },
+    ],
+    ['two bottles sunflower oil, bought', { crop: 'sunflower', unit: 'bottle', pieces: 2, source: 'bought' }],
+    ['40 eggs', { crop: 'pantry', name: 'Eggs', pieces: 40, unit: null, source: 'bought' }],
+    ['1 jar of honey from a neighbour', { crop: 'pantry', name: 'Honey', unit: 'jar', pieces: 1, source: 'given' }],
+    ['garlic 34 heads', { crop: 'garlic-hardneck', pieces: 34, unit: 'head', form: 'fresh' }],
+    ['1.5 kg dried beans', { crop: 'bean-drying', weightG: 1500, pieces: null, form: 'dried' }],
+    [
+      '2 crates potatoes in the cellar',
+      { crop: 'potato-maincrop', unit: 'crate', pieces: 2, placeId: 'c', form: 'fresh' },
+    ],
+    [
+      '5 portions goulash, chest freezer',
+      { crop: 'pantry', name: 'Goulash', unit: 'portion', pieces: 5, placeId: 'f' },
+    ],
+    [
+      '8 bags kale, chest freezer, oct 2026',
+      { crop: 'kale', unit: 'bag', pieces: 8, form: 'frozen', on: '2026-10-15', dated: 'month' },
+    ],
+    ['20 lb carrots', { crop: 'carrot', weightG: 9072, pieces: null }],
+    ['a dozen leeks', { crop: 'leek', pieces: 12 }],
+  ])('%s', (text, is) => expect(read(text)).toMatchObject({ text, ...is }))
+
+  it('says what it could not make out, and never drops a line that says something', () => {
+    expect(read('onions').doubts).toEqual([expect.stringMatching(/how much/i)])
+    expect(read('7').doubts).toContainEqual(expect.stringMatching(/Nothing was named/))
+    expect(read('3 jars zzyzx').doubts).toContainEqual(expect.stringMatching(/“zzyzx” is no crop/))
+    expect(readPadLine('   ', house)).toBeUndefined()
+  })
+  it('a month still to come is last year’s, and no date lies ahead', () => {
+    expect(read('3 jars plums december')).toMatchObject({ on: '2025-12-15' })
+    expect(read('3 jars plums 2026-12-24')).toMatchObject({ on: '2026-11-27' })
+    expect(read('3 jars plums november')).toMatchObject({ on: '2026-11-15' })
+  })
+})
