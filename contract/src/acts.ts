@@ -95,6 +95,7 @@ export const acts = {
       listOf(closed({ what: oneOf('peelings', 'seed'), weightG: optional(grams) }), { minItems: 1, maxItems: 2 }),
     ),
   }),
+  open: closed({ requestId, act: just('open'), placeId: optional(uuid) }),
   lose: closed({ requestId, act: just('lose'), ...quantity, cause: text, to: optional(oneOf(...endings)) }),
   feed: closed({ requestId, act: just('feed'), ...quantity, to: saying(40) }),
   sort: closed({

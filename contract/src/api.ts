@@ -6,6 +6,8 @@ import * as exported from './exports'
 import * as householdFile from './household-file'
 import * as households from './households'
 import * as intake from './intake'
+import * as kitchen from './kitchen'
+import * as count from './count'
 import * as labels from './labels'
 import * as larder from './larder'
 import * as line from './line'
@@ -29,6 +31,8 @@ const rooms = {
   line,
   stores,
   larder,
+  count,
+  kitchen,
   round,
   places,
   readings,

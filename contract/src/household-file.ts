@@ -147,6 +147,30 @@ export const householdFile = closed({
       most,
     ),
   ),
+  /** Counts of the shelves, what each line said, and why it was off; files of a time before have none. */
+  counts: optional(
+    listOf(
+      closed({
+        id: uuid,
+        begunAt: instant,
+        finishedAt: nullable(instant),
+        lines: listOf(
+          closed({
+            lot: uuid,
+            expectedG: number,
+            expectedPieces: nullable(number),
+            thereG: nullable(number),
+            therePieces: nullable(number),
+            typed: words,
+            countedAt: instant,
+            cause: nullable(words),
+          }),
+          most,
+        ),
+      }),
+      most,
+    ),
+  ),
   imports: listOf(
     closed({
       id: uuid,

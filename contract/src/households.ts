@@ -118,6 +118,9 @@ export const lotViews = [
   'stores',
   'larder',
   'beds',
+  'recipes',
+  'made-of',
+  'count',
 ] as const
 /** Everything that is worked out from air as well. */
 export const airViews = [...lotViews, 'places', 'weather'] as const

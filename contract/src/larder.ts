@@ -1,6 +1,27 @@
 import { ofHousehold } from './endpoint'
-import { lotFields, overdueSince, troubledLots } from './lots'
-import { bool, civilDate, closed, listOf, nullable, number, spreadOf, words, type Static } from './shapes'
+import { lotViews } from './households'
+import { form, lotFields, origins, overdueSince, troubledLots, unit } from './lots'
+import {
+  bool,
+  civilDate,
+  closed,
+  cropId,
+  grams,
+  listOf,
+  nullable,
+  number,
+  oneOf,
+  optional,
+  pieces,
+  requestId,
+  saying,
+  spreadOf,
+  textUpTo,
+  uuid,
+  whole,
+  words,
+  type Static,
+} from './shapes'
 
 export const larderLot = closed({
   ...lotFields,
@@ -12,6 +33,8 @@ export const larderLot = closed({
   beyond: bool,
   overdueSince,
   why: words,
+  /** a reminder somebody left on it */
+  note: nullable(words),
 })
 export type LarderLot = Static<typeof larderLot>
 
@@ -50,4 +73,39 @@ export const readLarder = ofHousehold('larder', {
   path: '/larder',
   says: 'What there is to eat, soonest lost first, and how long it lasts at the pace it is used.',
   answer: larderView,
+})
+
+/** A line of what stands on the shelf: found there, bought, given, made elsewhere. */
+export const stockLine = closed({
+  crop: cropId,
+  name: optional(saying(60)),
+  form,
+  source: oneOf(...origins),
+  unit: optional(unit),
+  pieces: optional(pieces),
+  weightG: optional(grams),
+  size: optional(textUpTo(20)),
+  placeId: uuid,
+  /** the day it was put by; today where left out */
+  on: optional(civilDate),
+  prepared: optional(textUpTo(60)),
+  recipe: optional(textUpTo(80)),
+  processed: optional(textUpTo(80)),
+  variety: optional(textUpTo(60)),
+  /** the date on the packet */
+  bestBefore: optional(civilDate),
+  lifeDays: optional(whole(1, 4000)),
+  tasteAfterDays: optional(whole(1, 90)),
+  note: optional(textUpTo(300)),
+})
+export type NewStockLine = Static<typeof stockLine>
+
+export const addStock = ofHousehold('add-stock', {
+  method: 'POST',
+  path: '/larder/stock',
+  says: 'Puts lines on the shelf that were not brought in here: found, bought, given, jars, what was there already.',
+  body: closed({ requestId, lines: listOf(stockLine, { minItems: 1, maxItems: 200 }) }),
+  answer: closed({ lots: listOf(closed({ code: words, weightG: number })) }),
+  status: 201,
+  stale: lotViews,
 })

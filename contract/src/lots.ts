@@ -22,7 +22,28 @@ import {
 export const stage = oneOf('drying', 'dryer', 'conditioning', 'fresh', 'stored', 'gone')
 export type Stage = Static<typeof stage>
 
-export const form = oneOf('fresh', 'dried', 'frozen')
+export const forms = ['fresh', 'dried', 'frozen', 'jarred', 'brined', 'cooked'] as const
+export const form = oneOf(...forms)
+/** what is counted besides pieces of a crop */
+export const units = [
+  'jar',
+  'bag',
+  'box',
+  'portion',
+  'bottle',
+  'tin',
+  'block',
+  'roll',
+  'net',
+  'sack',
+  'crate',
+  'plait',
+  'bunch',
+  'head',
+  'piece',
+] as const
+export const unit = oneOf(...units)
+export const origins = ['grown', 'bought', 'given', 'caught', 'cooked'] as const
 
 const lotFields = {
   code: words,
@@ -41,8 +62,14 @@ const lotFields = {
   guessed: closed({ weight: bool, pieces: bool }),
   /** what it has been made into */
   form,
+  /** of its own, where it is not simply its crop: “Braised red cabbage” */
+  name: nullable(words),
+  unit: nullable(unit),
+  /** how much one holds, as the label says: “0.5 L” */
+  size: nullable(words),
+  source: oneOf(...origins),
   /** set aside to be used soon: why, and by when; null for what is not */
-  aside: nullable(closed({ why: oneOf(...asideReasons), until: civilDate })),
+  aside: nullable(closed({ why: oneOf(...asideReasons, 'opened'), until: civilDate })),
   /** why it cannot be worked out; there only where it cannot */
   trouble: optional(words),
 }

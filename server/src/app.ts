@@ -12,6 +12,8 @@ import { serveHouseholds } from './households/routes'
 import { serveBeds } from './beds/routes'
 import { serveIntake } from './intake/routes'
 import { serveLabels } from './labels/routes'
+import { serveCount } from './count'
+import { serveKitchen } from './kitchen'
 import { serveLarder } from './larder/routes'
 import { serveLine } from './line/routes'
 import { serveLots } from './lots/routes'
@@ -95,6 +97,8 @@ export function makeApp({
     serveLine,
     serveStores,
     serveLarder,
+    serveKitchen,
+    serveCount,
     serveRound,
   ]) {
     serve(server)

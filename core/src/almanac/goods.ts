@@ -1,6 +1,6 @@
 import type { Crop, CropData, Range } from './crop'
 import { inForm, type Form } from './form'
-import { ageingOnly, frozenDishDays } from './put-by'
+import { ageingOnly, frozenDishDays, halfAfter, halfAfterSaid } from './put-by'
 import { resolveCrop } from './resolve'
 
 /** What things on a shelf are counted in, one and many of them. */
@@ -80,7 +80,8 @@ const pantryData: CropData = {
   trimming: '',
   grading: '',
   heaps: ['sound-store'],
-  packs: ['box', 'jar', 'bag'],
+  // closed, as it was bought
+  packs: ['jar'],
   needs: [],
   keeping: ageingOnly({
     days: [300, 420],
@@ -122,8 +123,10 @@ function named(base: Crop, form: Form, { name, unit, lifeDays, dish }: Goods): C
   return {
     ...base,
     ...(name ? { name, plural: name.toLowerCase() } : {}),
-    ...(unit
-      ? { piece: { one: unit, many: units[unit] }, pieceG: { value: unitG[unit], source: 'judgement' as const } }
+    ...(unit ? { piece: { one: unit, many: units[unit] } } : {}),
+    // a net of onions is looked over onion by onion
+    ...(unit && (form !== 'fresh' || base.id === pantryData.id)
+      ? { pieceG: { value: unitG[unit], source: 'judgement' as const } }
       : {}),
     ...(life
       ? {
@@ -131,9 +134,11 @@ function named(base: Crop, form: Form, { name, unit, lifeDays, dish }: Goods): C
             ...ageingOnly({
               days: life,
               atC: keeping.ageingAtC.value,
-              q10: keeping.ageingQ10?.value ?? 2,
+              // the date on a packet holds in any cupboard
+              q10: form === 'fresh' ? 1 : (keeping.ageingQ10?.value ?? 2),
               best: keeping.bestTemperatureC.value,
               source: 'household',
+              half: lifeDays !== null && lifeDays * 1.05 >= life[1] ? halfAfterSaid : halfAfter,
               atHome: keeping.atHome.value,
             }),
             ...(keeping.freezesAtC ? { freezesAtC: keeping.freezesAtC } : {}),

@@ -140,7 +140,8 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
         .map((check) => ({ day: (check.atMs - beganMs) / dayMs, ...lookOf(cropData, check) }))
       const spread = spreadPerWeek[packing]
       const belief = beliefAfterChecks(model, checks, nowDay, spread)
-      const pieces = lot.pieces ?? Math.max(1, Math.round(lot.weightG / cropData.pieceG.value))
+      const counted = lot.form === 'fresh' && history.unit !== null ? null : lot.pieces
+      const pieces = counted ?? Math.max(1, Math.round(lot.weightG / cropData.pieceG.value))
       const lastDay = checks.at(-1)?.day ?? 0
       const beliefThen = beliefAfterChecks(model, checks, lastDay, spread)
       const airSd = airLogSd(house, cropData, place)

@@ -52,12 +52,16 @@ export function formOf(history: LotHistory, grown: Crop): Form {
 }
 
 /** What a lot's own entries say of it besides its crop and form. */
-export const goodsOf = ({ named, unit, lifeDays, made }: LotHistory): Goods => ({
+const goodsOf = ({ named, unit, lifeDays, made }: LotHistory): Goods => ({
   name: named,
   unit,
   lifeDays,
   dish: made?.dish ?? false,
 })
+
+/** A lot's crop as it is now: in its form, as it is called and counted. */
+export const cropNow = (history: LotHistory, grown: Crop): Crop =>
+  asGoods(grown, formOf(history, grown), goodsOf(history))
 
 export const lotState = (
   identity: LotIdentity,
@@ -79,6 +83,6 @@ export function stateOf(identity: LotIdentity, history: LotHistory, almanac: Alm
     form,
     history,
     grown,
-    cropData: asGoods(grown, form, goodsOf(history)),
+    cropData: cropNow(history, grown),
   }
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { asGoods, cropById, inForm } from '../almanac'
+import { asGoods, cropById, inForm, pantry } from '../almanac'
 import { draft, eventSays, lotHistory, type EventDraft } from '../lots'
 import { keepAt } from '../stores'
 import { dishOf, recipesFrom, scaleOf, yieldOf, type Dish, type DishLot } from './index'
@@ -76,6 +76,13 @@ describe('a dish of several lots', () => {
     expect(keepAt(dish, -18, 60).nineInTenDays.p50).toBeLessThan(keepAt(plain, -18, 60).nineInTenDays.p50 / 2)
     const said = asGoods(cropById('cabbage-red'), 'frozen', { ...goods, lifeDays: 30 })
     expect(keepAt(said, -18, 60).nineInTenDays.p50).toBeLessThan(35)
+    // the date on a packet is when nine in ten are still good, in any cupboard
+    const oil = asGoods(pantry, 'fresh', { name: 'Oil', unit: 'bottle', lifeDays: 211, dish: false })
+    for (const t of [10, 20]) {
+      const days = keepAt(oil, t, 70).nineInTenDays.p50
+      expect(days).toBeGreaterThan(190)
+      expect(days).toBeLessThan(230)
+    }
     // USDA FSIS: leftovers three to four days in the fridge; two to three months frozen (recalled, not re-read)
     const fridge = asGoods(cropById('cabbage-red'), 'cooked', goods)
     expect(keepAt(fridge, 4, 60).nineInTenDays.p50).toBeGreaterThan(2.4)

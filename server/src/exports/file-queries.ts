@@ -80,6 +80,20 @@ export const bedRows = (db: Client, id: string) =>
     id,
   )
 
+export const countRows = (db: Client, id: string) =>
+  rowsOf<NonNullable<HouseholdFile['counts']>[number]>(
+    db,
+    `select n.id, ${utc('n.begun_at')} as "begunAt", ${utc('n.finished_at')} as "finishedAt",
+       coalesce((
+         select json_agg(json_build_object('lot', c.lot_id, 'expectedG', c.expected_g, 'expectedPieces', c.expected_pieces,
+           'thereG', c.there_g, 'therePieces', c.there_pieces, 'typed', c.typed,
+           'countedAt', ${utc('c.counted_at')}, 'cause', c.cause) order by c.counted_at, c.lot_id)
+         from count_entries c where c.household_id = n.household_id and c.count_id = n.id
+       ), '[]') as lines
+     from counts n where n.household_id = $1 order by n.begun_at, n.id`,
+    id,
+  )
+
 export const importRows = (db: Client, id: string) =>
   rowsOf<Rows<'imports'>[number]>(
     db,
@@ -193,6 +207,35 @@ export const addBeds = (db: Client, id: string, rows: NonNullable<HouseholdFile[
       recorded_at: recordedAt,
     })),
   )
+
+export async function addCounts(db: Client, id: string, rows: NonNullable<HouseholdFile['counts']>): Promise<void> {
+  await fill(
+    db,
+    'counts',
+    'id uuid, begun_at timestamptz, finished_at timestamptz',
+    id,
+    rows.map(({ id: own, begunAt, finishedAt }) => ({ id: own, begun_at: begunAt, finished_at: finishedAt })),
+  )
+  await fill(
+    db,
+    'count_entries',
+    'count_id uuid, lot_id uuid, expected_g integer, expected_pieces integer, there_g integer, there_pieces integer, typed text, counted_at timestamptz, cause text',
+    id,
+    rows.flatMap(({ id: own, lines }) =>
+      lines.map((line) => ({
+        count_id: own,
+        lot_id: line.lot,
+        expected_g: line.expectedG,
+        expected_pieces: line.expectedPieces,
+        there_g: line.thereG,
+        there_pieces: line.therePieces,
+        typed: line.typed,
+        counted_at: line.countedAt,
+        cause: line.cause,
+      })),
+    ),
+  )
+}
 
 export const addPictures = async (db: Client, id: string, rows: HouseholdFile['lots']): Promise<void> => {
   for (const { id: lot, picture } of rows) {

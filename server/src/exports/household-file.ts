@@ -1,6 +1,6 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto'
 import type { HouseholdFile } from '@vadose/contract/household-file'
-import { cropFiles, cropSchema, type CropData } from '@vadose/core/almanac'
+import { cropFiles, cropSchema, pantry, type CropData } from '@vadose/core/almanac'
 import { householdAddress, isTimeZone } from '@vadose/core/households'
 import { Refusal } from '@vadose/core/refusal'
 import type { Client } from '../database'
@@ -23,6 +23,7 @@ export const canonicalHash = (file: unknown): string => createHash('sha256').upd
 export async function householdFileOf(db: Client, id: string): Promise<HouseholdFile> {
   const events = await rows.eventRows(db, id)
   const beds = await rows.bedRows(db, id)
+  const counts = await rows.countRows(db, id)
   const numberOf = new Map(events.map(({ id: own, n }) => [own, n]))
   return {
     format: 'vadose-household',
@@ -34,6 +35,7 @@ export async function householdFileOf(db: Client, id: string): Promise<Household
     lots: await rows.lotRows(db, id),
     events: events.map(({ id: _, details, ...event }) => ({ ...event, details: renumbered(details, numberOf) })),
     ...(beds.length > 0 ? { beds } : {}),
+    ...(counts.length > 0 ? { counts } : {}),
     imports: await rows.importRows(db, id),
     mappings: await rows.mappingRows(db, id),
     sensors: await rows.sensorRows(db, id),
@@ -59,7 +61,7 @@ function requireSense(file: HouseholdFile): void {
     throw new Refusal('invalid', `${household.timeZone} is not a known time zone.`, 'household/timeZone')
   }
   for (const { data } of almanac.own) checkCrop(data)
-  const crops = new Set([...cropFiles.map(({ id }) => id), ...almanac.own.map(({ id }) => id)])
+  const crops = new Set([pantry.id, ...cropFiles.map(({ id }) => id), ...almanac.own.map(({ id }) => id)])
   const strange = lots.find(({ crop }) => !crops.has(crop))
   if (strange)
     throw new Refusal('unknown-crop', `${strange.code} is of a crop that is not known here: ${strange.crop}.`, 'lots')
@@ -104,6 +106,7 @@ export async function bringHousehold(db: Client, id: string, file: HouseholdFile
     idOf.set(event.n, await rows.addEvent(db, id, event, renumbered(details, idOf), of))
   }
   await rows.addBeds(db, id, file.beds ?? [])
+  await rows.addCounts(db, id, file.counts ?? [])
   await rows.addImports(db, id, file.imports)
   await rows.addMappings(db, id, file.mappings)
   // nobody has the token of a real one until it is given another

@@ -1,6 +1,7 @@
-import { readLarder } from '@vadose/contract/larder'
+import { addStock, readLarder } from '@vadose/contract/larder'
 import type { Server } from '../serve'
 import { larderView } from './view'
+import { writeStock } from './write'
 
 export function serveLarder(server: Server): void {
   server.household(readLarder, async (visit) => {
@@ -8,4 +9,8 @@ export function serveLarder(server: Server): void {
     const moves = await visit.moves()
     return house.shown('larder', [moves], () => larderView(house, moves))
   })
+
+  server.household(addStock, async (visit, { body: { lines, requestId } }) => ({
+    lots: await visit.write((db, moment) => writeStock(db, moment, lines, requestId)),
+  }))
 }

@@ -19,6 +19,7 @@ export function larderView(house: House, moves: readonly Move[]): LarderView {
     beyond,
     overdueSince,
     why,
+    note: lot.history.note?.text ?? null,
   }))
   const uses = usesByCrop(house, moves)
   const cropIds = [...new Set(lots.map((lot) => lot.crop))]

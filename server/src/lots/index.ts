@@ -1,5 +1,5 @@
 export { codeIn } from './code'
-export { lockLot, lotByCode, type FullLotRow } from './queries'
+export { lockLot, lotByCode, type FullLotRow, type LockedLot } from './queries'
 export { curingView, dryerView, jarView, lotRow, troubledRows } from './view'
 export { enter } from './ledger'
 export { addLot, codesLike } from './queries'

@@ -68,7 +68,7 @@ async function retell(
     const { instead } = details
     if (kind !== 'restated' || details.of !== 'split-out' || !instead?.details.code) continue
     const part = await lotCalled(db, householdId, instead.details.code)
-    const begun = standing(await ledgerOf(db, householdId, part)).find((e) => e.kind === 'split-in')
+    const begun = await shareOf(db, householdId, lot, part, details.strikes!)
     if (!begun) continue
     const restate = [{ id: begun.id, instead: { weightG: 0 - instead.weightG, pieces: 0 - instead.pieces } }]
     await retell(db, moment, part, { restate, ...(retelling.why ? { why: retelling.why } : {}) }, requestId)
@@ -77,6 +77,24 @@ async function retell(
     if (id === lot.id) continue
     await keepLotNow(db, householdId, id, lotNow(await historyOf(db, householdId, id), crop))
   }
+}
+
+/** The entry by which a part tells what was taken for it: a bag that was topped up has several of the same lot. */
+async function shareOf(
+  db: Client,
+  householdId: string,
+  lot: LockedLot,
+  part: LockedLot,
+  takenBy: number,
+): Promise<Entry | undefined> {
+  const out = standing(await ledgerOf(db, householdId, lot)).filter(
+    ({ kind, details }) => kind === 'split-out' && details.code === part.code,
+  )
+  const shares = standing(await ledgerOf(db, householdId, part)).filter(
+    ({ kind, details }) => kind === 'split-in' && (details.code ?? lot.code) === lot.code,
+  )
+  const ids = out.map(({ id }) => id).sort((a, b) => a - b)
+  return shares[ids.indexOf(takenBy)]
 }
 
 /** Where a lot and the numbers of an act's entries on it. */

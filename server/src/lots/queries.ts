@@ -7,7 +7,8 @@ export interface FullLotRow extends LotRow {
 }
 
 const lotColumns = `id, code, crop, heap, fate, variety, bed, brought_on as "broughtOn", stage, place_id as "placeId",
-  place, weight_g as "weightG", pieces, form, guessed, null as aside`
+  place, weight_g as "weightG", pieces, form, name, unit, size,
+  source, guessed, null as aside`
 
 export const lotByCode = async (db: Client, householdId: string, code: string) =>
   (

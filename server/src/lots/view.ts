@@ -1,7 +1,7 @@
 import type { CuringView, DryerView, JarView, KeepingView, LotEventView, LotRow, LotView } from '@vadose/contract/lots'
 import { mapSpread } from '@vadose/core/chance'
 import { soundNow } from '@vadose/core/checks'
-import type { Crop } from '@vadose/core/almanac'
+import { asGoods, type Crop } from '@vadose/core/almanac'
 import {
   cropIn,
   curingOfLot,
@@ -41,6 +41,10 @@ export const lotRow = (house: House, lot: LotState): LotRow => ({
   pieces: lot.pieces,
   guessed: lot.history.guessed,
   form: lot.form,
+  name: lot.history.named,
+  unit: lot.history.unit,
+  size: lot.history.size,
+  source: lot.history.source,
   aside: asideOf(house, lot),
   ...troubleIn(house, lot),
 })
@@ -164,6 +168,9 @@ function tagSince(house: House, events: readonly LotEvent[]): string | null {
   return changed && !(printed && printed.atMs >= changed.atMs) ? house.dateOf(changed.atMs) : null
 }
 
+const cropOfRow = (grown: Crop, { form, name, unit }: LotRow): Crop =>
+  asGoods(grown, form, { name, unit, lifeDays: null, dish: false })
+
 /**
  * A lot's page. One that nothing is left of has its ledger and no forecast.
  * @param row the lot as it is listed
@@ -181,10 +188,13 @@ export function lotView(
   const struck = struckIn(events)
   const last = lastActed(events)
   const { id: _, ...listed } = row
+  // before it was frozen or made into something it was counted as it grew
+  const asItGrew = events.findIndex(({ kind }) => kind === 'made' || kind === 'frozen')
+  const now = listedLot?.cropData ?? cropOfRow(crop, row)
   return {
     ...(listedLot ? lotRow(house, listedLot) : listed),
-    events: events.map((e) =>
-      eventView(crop, e, house.place(e.placeId)?.name ?? null, house.dateOf(e.atMs), struck, last),
+    events: events.map((e, i) =>
+      eventView(i > asItGrew ? now : crop, e, house.place(e.placeId)?.name ?? null, house.dateOf(e.atMs), struck, last),
     ),
     keeping: lot?.stage === 'stored' ? keepingView(house, lot) : null,
     curing: lot?.stage === 'drying' ? curingView(house, lot) : null,

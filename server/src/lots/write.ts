@@ -1,5 +1,4 @@
-import { inForm } from '@vadose/core/almanac'
-import { cropIn, formOf, naturalAirflow } from '@vadose/core/forecast'
+import { cropIn, cropNow, naturalAirflow } from '@vadose/core/forecast'
 import { codeStem, eventSays, nextLotCode, perform, standing, type LotAct } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
 import { almanacOf } from '../almanac'
@@ -21,7 +20,7 @@ export interface Written {
 const placesNamed = (act: LotAct): string[] =>
   act.act === 'sort'
     ? act.heaps.flatMap(({ placeId }) => (placeId ? [placeId] : []))
-    : 'placeId' in act
+    : 'placeId' in act && act.placeId !== undefined
       ? [act.placeId]
       : []
 
@@ -44,7 +43,7 @@ export async function writeAct(
   }
   const history = await historyOf(db, householdId, lot.id)
   // what ends a jar of dried fruit is not what ends fruit
-  const crop = history.stage === 'stored' ? inForm(grown, formOf(history, grown)) : grown
+  const crop = history.stage === 'stored' ? cropNow(history, grown) : grown
   const outcome = perform(act, { crop, lot: history, nowMs, airflowOf: naturalAirflow(places) })
   const at = new Date(nowMs)
   const made: string[] = []

@@ -1,4 +1,4 @@
-import type { Guessed, LotEvent } from '@vadose/core/lots'
+import type { Guessed, LotEvent, LotHistory } from '@vadose/core/lots'
 import type { LotState } from '@vadose/core/forecast'
 import type { Client, Pool } from '../database'
 
@@ -110,14 +110,17 @@ export const keepLotNow = (
   db: Client,
   householdId: string,
   lotId: string,
-  now: Pick<LotState, 'stage' | 'weightG' | 'pieces' | 'placeId' | 'form'> & { never: boolean; guessed: Guessed },
+  now: Pick<LotState, 'stage' | 'weightG' | 'pieces' | 'placeId' | 'form'> &
+    Pick<LotHistory, 'unit' | 'size' | 'source'> & { name: string | null; never: boolean; guessed: Guessed },
 ) =>
   db.query(
-    `insert into lot_now (household_id, lot_id, stage, weight_g, pieces, place_id, form, never, guessed_weight, guessed_pieces)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
+    `insert into lot_now (household_id, lot_id, stage, weight_g, pieces, place_id, form, never, guessed_weight, guessed_pieces,
+       name, unit, size, source)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14)
      on conflict (household_id, lot_id) do update set stage = excluded.stage, weight_g = excluded.weight_g,
        pieces = excluded.pieces, place_id = excluded.place_id, form = excluded.form,
-       never = excluded.never, guessed_weight = excluded.guessed_weight, guessed_pieces = excluded.guessed_pieces`,
+       never = excluded.never, guessed_weight = excluded.guessed_weight, guessed_pieces = excluded.guessed_pieces,
+       name = excluded.name, unit = excluded.unit, size = excluded.size, source = excluded.source`,
     [
       householdId,
       lotId,
@@ -129,6 +132,10 @@ export const keepLotNow = (
       now.never,
       now.guessed.weight,
       now.guessed.pieces,
+      now.name,
+      now.unit,
+      now.size,
+      now.source,
     ],
   )
 

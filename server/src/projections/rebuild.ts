@@ -9,13 +9,17 @@ import { allLots, keepLotNow, markProjected, measuredSpans, unprojectedHousehold
 
 /** A lot's present as it is kept beside the ledger. */
 export function lotNow(history: LotHistory, grown: Crop) {
-  const { stage, quantity, placeId, events } = history
+  const { stage, quantity, placeId, events, named, unit, size, source } = history
   return {
     stage,
     weightG: quantity.weightG,
     pieces: quantity.pieces,
     placeId,
     form: formOf(history, grown),
+    name: named,
+    unit,
+    size,
+    source,
     guessed: stage === 'gone' ? nothingGuessed : history.guessed,
     never: standing(events).every((e) => e.kind === 'noted' || e.kind === 'relabelled'),
   }

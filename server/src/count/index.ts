@@ -1,0 +1,1 @@
+export { serveCount } from './routes'

@@ -1,0 +1,1 @@
+export { serveKitchen } from './routes'
