@@ -127,6 +127,7 @@ export const acts = {
     pieces: optional(whole(0, 100_000)),
     why: text,
   }),
+  judge: closed({ requestId, act: just('judge'), verdict: oneOf('more', 'same', 'never') }),
   note: closed({ requestId, act: just('note'), text }),
   clean: closed({ requestId, act: just('clean'), step: oneOf('thresh', 'sieve', 'winnow'), weightG: grams }),
   load: closed({

@@ -35,6 +35,10 @@ export const larderLot = closed({
   why: words,
   /** a reminder somebody left on it */
   note: nullable(words),
+  /** whether it earned its shelf, once somebody said */
+  verdict: nullable(oneOf('more', 'same', 'never')),
+  /** the days it has been there without anybody taking of it; null where somebody has */
+  untouchedDays: nullable(number),
 })
 export type LarderLot = Static<typeof larderLot>
 
@@ -47,24 +51,36 @@ export const larderView = closed({
   totals: listOf(
     closed({
       crop: words,
+      /** of its own, where the line is not simply its crop */
+      name: nullable(words),
       weightG: number,
       pieces: number,
       /** of the weight: what nobody counted where others were, what is dried, and what is frozen */
       uncountedG: number,
       driedG: number,
       frozenG: number,
+      /** in jars, in brine, cooked */
+      otherG: number,
       overdueG: number,
     }),
   ),
   runOut: listOf(
     closed({
       crop: words,
+      name: nullable(words),
       perWeekG: nullable(spreadOf(number)),
       runsOutOn: nullable(spreadOf(civilDate)),
       keepsUntil: nullable(civilDate),
     }),
   ),
   weightG: number,
+  /** so that as little as possible is lost in the coming week: one pot a day, soonest needed first */
+  week: closed({
+    pots: listOf(closed({ on: civilDate, code: words, useG: number, savesG: number })),
+    savedG: number,
+    /** what would be lost in a fortnight if nobody ate anything */
+    atRiskG: number,
+  }),
 })
 export type LarderView = Static<typeof larderView>
 

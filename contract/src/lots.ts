@@ -168,6 +168,10 @@ export const lotView = closed({
   ...lotFields,
   dryer: nullable(dryerView),
   jar: nullable(jarView),
+  /** a reminder somebody left on it */
+  note: nullable(words),
+  /** it was made of other lots or bought things: what went in can be asked */
+  made: bool,
   /** there is a picture at /lots/CODE/photo.jpg */
   pictured: bool,
   /** since when its tag says something else than the last one printed */

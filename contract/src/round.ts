@@ -1,5 +1,5 @@
 import { ofHousehold } from './endpoint'
-import { basis, form, troubledLots } from './lots'
+import { basis, form, troubledLots, unit } from './lots'
 import { weatherDay } from './places'
 import { bool, civilDate, closed, listOf, nullable, number, oneOf, optional, uuid, words, type Static } from './shapes'
 
@@ -66,6 +66,8 @@ export const roundView = closed({
       weightG: number,
       pieces: nullable(number),
       form,
+      name: nullable(words),
+      unit: nullable(unit),
       why: words,
       urgent: bool,
     }),

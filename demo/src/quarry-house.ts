@@ -1,11 +1,12 @@
 import type { PlaceKind } from '@vadose/core/places'
 import { autumn2026 } from './autumn-2026'
 import { beds2026 } from './beds-2026'
+import { kitchen } from './kitchen'
 import { season2025 } from './season-2025'
 import { season2026 } from './season-2026'
 import type { Step } from './steps'
 
-/** Quarry House: an invented smallholding, four people, eight places, two seasons. All of it is made up. */
+/** Quarry House: an invented smallholding, four people, eleven places, two seasons. All of it is made up. */
 export const quarryHouse = {
   name: 'Quarry House',
   timeZone: 'Europe/Vienna',
@@ -23,12 +24,15 @@ export const quarryHouse = {
     ['Loft', 'loft'],
     ['Cellar', 'cellar'],
     ['Chest freezer', 'freezer'],
+    ['Upright freezer', 'freezer'],
+    ['Pantry', 'cool-room'],
+    ['Fridge', 'fridge'],
   ] as [string, PlaceKind][],
 }
 
 export type { Step }
 
 /** Every step of both seasons in the order it happened. */
-export const steps: Step[] = [...season2025, ...season2026, ...autumn2026, ...beds2026].sort((a, b) =>
+export const steps: Step[] = [...season2025, ...season2026, ...autumn2026, ...beds2026, ...kitchen].sort((a, b) =>
   a.on === b.on ? a.hour - b.hour : a.on < b.on ? -1 : 1,
 )

@@ -1,9 +1,32 @@
 import { addDays, type CivilDate } from '@vadose/core/households'
 import type { LotAct } from '@vadose/core/lots'
 import type { BedSign } from '@vadose/core/beds'
+import type { Form, Origin, Unit } from '@vadose/core/almanac'
+import type { Dish } from '@vadose/core/kitchen'
 
 /** A place is named in steps; the loader knows its id. */
 type Named<T> = T extends { placeId: string } ? Omit<T, 'placeId'> & { place: string } : T
+
+/** A line put on a shelf. */
+export interface StockOf {
+  crop: string
+  name?: string
+  form: Form
+  source: Origin
+  unit?: Unit
+  pieces: number
+  weightG?: number
+  size?: string
+  on?: CivilDate
+  prepared?: string
+  recipe?: string
+  processed?: string
+  bestBefore?: CivilDate
+  lifeDays?: number
+  tasteAfterDays?: number
+  note?: string
+  place?: string
+}
 
 export type Step = { on: CivilDate; hour: number } & (
   | {
@@ -17,6 +40,17 @@ export type Step = { on: CivilDate; hour: number } & (
   /** the scale shows what the air has done to it, with this lot's own budget and dry weight */
   | { do: 'weigh'; code: string; firstG: number; budgetFactor: number; finalRatio: number }
   | { do: 'act'; code: string; act: Named<LotAct> }
+  | { do: 'stock'; lines: StockOf[] }
+  | {
+      do: 'dish'
+      dish: Omit<Dish, 'placeId' | 'takes' | 'adds'> & {
+        takes: Dish['takes'][number][]
+        adds: Dish['adds'][number][]
+        place: string
+      }
+    }
+  /** the shelves counted: what was off, by code; the rest as expected */
+  | { do: 'count'; off: Record<string, number> }
   | { do: 'look'; crop: string; variety: string; bed: string; what: BedSign; value?: number }
 )
 

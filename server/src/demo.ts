@@ -9,6 +9,9 @@ import { inTransaction, type Client, type Pool } from './database'
 import { addHousehold, allHouseholds, householdById, removeHousehold, setPracticeNow, setWhole } from './households'
 import { furnish } from './households/write'
 import { writeHarvest } from './intake/write'
+import { writeWholeCount } from './count'
+import { writeDish } from './kitchen'
+import { writeStock } from './larder'
 import { writeAct } from './lots'
 import { senseUntil } from './practice'
 import { Houses } from './projections'
@@ -121,6 +124,20 @@ async function play(playing: Playing, step: Step): Promise<void> {
     await inMoment((db) =>
       addBedEntry(db, id, { on, crop, variety, bed, growsIn: 'bed', what, value, pieces: null, weightG: null }),
     )
+    return
+  }
+  if (step.do === 'stock') {
+    const lines = step.lines.map(({ place, ...line }) => ({ ...line, placeId: placeId(place!) }))
+    await inMoment((db) => writeStock(db, moment, lines, null))
+    return
+  }
+  if (step.do === 'dish') {
+    const { place, ...dish } = step.dish
+    await inMoment((db) => writeDish(db, moment, { ...dish, requestId: null, placeId: placeId(place) }))
+    return
+  }
+  if (step.do === 'count') {
+    await inMoment((db) => writeWholeCount(db, moment, new Map(Object.entries(step.off))))
     return
   }
   const { act } = step

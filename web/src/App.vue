@@ -24,9 +24,11 @@ const inTab = computed(() =>
     ? 'line'
     : ['lot', 'tag', 'check', 'sort', 'right', 'freeze'].includes(String(route.name))
       ? 'stores'
-      : route.name === 'beds'
-        ? 'bring-in'
-        : route.name,
+      : ['kitchen', 'count', 'add-stock', 'evening'].includes(String(route.name))
+        ? 'larder'
+        : route.name === 'beds'
+          ? 'bring-in'
+          : route.name,
 )
 const chosen = computed(() => (typeof route.query['on'] === 'string' ? route.query['on'] : undefined))
 
@@ -46,6 +48,7 @@ function onKey(event: KeyboardEvent) {
     event.preventDefault()
     find.value?.focus()
   } else if (event.key === 'b') void router.push('/beds')
+  else if (event.key === 'k') void router.push('/kitchen')
   else if (event.key === 'z') void last.undo()
   else if (event.key === '?') keysShown.value = !keysShown.value
   else if (event.key === 'Escape') keysShown.value = false
@@ -135,6 +138,8 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       </template>
       <dt><kbd>b</kbd></dt>
       <dd>In the beds: looks before the harvest</dd>
+      <dt><kbd>k</kbd></dt>
+      <dd>In the kitchen: dishes, jars, salt</dd>
       <dt><kbd>/</kbd></dt>
       <dd>Find a lot, crop or place</dd>
       <dt><kbd>u</kbd> <kbd>c</kbd> <kbd>s</kbd> <kbd>m</kbd></dt>

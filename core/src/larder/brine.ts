@@ -45,3 +45,18 @@ export function brine(method: 'of-water' | 'of-total', waterG: number, produceG:
     source: 'Arithmetic; ranges of NCHFP and common practice (recalled, not re-read)',
   }
 }
+
+/**
+ * How strong a brine is that so much salt was put into: the other way round.
+ * @param method `of-water`: per cent of the water's weight; `of-total`: per cent of produce plus water
+ * @throws Refusal `out-of-range`; `invalid` where there is nothing to salt
+ * @example saltPctOf('of-total', 400, 600, 25) // 2.5
+ */
+export function saltPctOf(method: 'of-water' | 'of-total', waterG: number, produceG: number, saltG: number): number {
+  requireWithin(waterG, 0, 1e8, 'waterG', 'g')
+  requireWithin(produceG, 0, 1e8, 'produceG', 'g')
+  requireWithin(saltG, 0, 1e8, 'saltG', 'g')
+  const base = method === 'of-water' ? waterG : waterG + produceG
+  if (base === 0) throw new Refusal('invalid', 'There is nothing to salt: give a weight.', 'waterG')
+  return (saltG / base) * 100
+}

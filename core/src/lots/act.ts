@@ -1,6 +1,6 @@
 import { Refusal } from '../refusal'
 import type { CleaningStep, Crop, HungIn } from '../almanac'
-import { asideReasons, endings, type Ending, type EventDraft } from './event'
+import { asideReasons, endings, type Ending, type EventDraft, type Verdict } from './event'
 import type { LotHistory } from './history'
 
 /** Surprises are asked about, never refused for good: `sure` passes. */
@@ -108,6 +108,7 @@ export type LotAct =
   | { act: 'tag' }
   | { act: 'correct'; weightG: number; pieces?: number; why: string }
   | { act: 'note'; text: string }
+  | { act: 'judge'; verdict: Verdict }
   | { act: 'clean'; step: CleaningStep; weightG: number }
   | { act: 'load'; takenG?: number; weightG: number; trays: number; airC: number; placeId: string; sure?: boolean }
   | { act: 'grade'; grades: Grade[] }

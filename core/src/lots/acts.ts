@@ -21,7 +21,7 @@ import { used } from './use-act'
  */
 export function perform(act: LotAct, context: ActContext): ActOutcome {
   const { lot } = context
-  if (lot.stage === 'gone' && !['correct', 'note', 'tag'].includes(act.act)) {
+  if (lot.stage === 'gone' && !['correct', 'note', 'judge', 'tag'].includes(act.act)) {
     throw new Refusal('gone', 'Nothing is left of this lot. Correct its weight first if that is wrong.')
   }
   switch (act.act) {
@@ -80,6 +80,8 @@ export function perform(act: LotAct, context: ActContext): ActOutcome {
       return { events: [corrected(act, lot.quantity)] }
     case 'note':
       return { events: [draft('noted', { details: { text: act.text } })] }
+    case 'judge':
+      return { events: [draft('noted', { details: { verdict: act.verdict } })] }
     case 'grade': {
       if (lot.stage !== 'stored')
         throw new Refusal('not-stored', 'Sizes are sorted when it is taken down, or in store.')

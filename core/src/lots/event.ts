@@ -61,6 +61,10 @@ export const asideReasons = ['eat-first', 'cut-round', 'cook', 'freeze', 'dry', 
 export type Ending = (typeof endings)[number]
 export const endings = ['compost', 'bin', 'burn'] as const
 
+/** Whether a line earned its shelf. */
+export const verdicts = ['more', 'same', 'never'] as const
+export type Verdict = (typeof verdicts)[number]
+
 export interface LotEvent extends EventDraft {
   atMs: number
   /** its number in the ledger; events not yet written have none */
@@ -130,6 +134,8 @@ export interface EventDetails {
   cause?: string
   code?: string
   text?: string
+  /** whether there should be more of it, as much, or none again */
+  verdict?: Verdict
   why?: string
   /** what was done to clean it */
   step?: CleaningStep

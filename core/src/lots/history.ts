@@ -1,6 +1,6 @@
 import { guessedAfter, nothingGuessed, type Guessed } from './guessed'
 import type { Form, HungIn, Origin, Unit } from '../almanac'
-import type { AsideReason, EventKind, LotEvent } from './event'
+import type { AsideReason, EventKind, LotEvent, Verdict } from './event'
 import { standing, undoneIn } from './undo'
 import { takings } from './restate'
 import type { Quantity } from './quantity'
@@ -59,6 +59,8 @@ export interface LotHistory {
   lifeDays: number | null
   /** what somebody wants to be reminded of */
   note: { atMs: number; text: string } | null
+  /** whether it earned its shelf, once somebody said */
+  verdict: Verdict | null
   /** what of its quantity nobody has weighed or counted yet */
   guessed: Guessed
   /** the lot it was taken from, as that was just before */
@@ -179,6 +181,7 @@ export function lotHistory(events: readonly LotEvent[], origin?: LotHistory): Lo
     source: 'grown',
     lifeDays: null,
     note: null,
+    verdict: null,
     guessed: nothingGuessed,
     origin,
     events,
@@ -236,7 +239,8 @@ export function lotHistory(events: readonly LotEvent[], origin?: LotHistory): Lo
       else h.turnedAtMs = e.atMs
     }
     if (e.kind === 'frozen') h.frozen = { atMs: e.atMs, prepared: d.prepared ?? '' }
-    if (e.kind === 'noted') h.note = d.text ? { atMs: e.atMs, text: d.text } : null
+    if (e.kind === 'noted' && d.verdict) h.verdict = d.verdict
+    else if (e.kind === 'noted') h.note = d.text ? { atMs: e.atMs, text: d.text } : null
     // what goes into a dish has names of its own
     if (e.kind === 'made' || (e.kind === 'added' && h.made === null)) nameIt(h, e)
     if (e.kind === 'jarred') h.jar = { atMs: e.atMs, looks: [] }

@@ -50,6 +50,8 @@ const madeWords: Record<Form, string> = {
   cooked: 'cooked',
 }
 
+export const verdictWords = { more: 'more of it', same: 'as much again', never: 'never again' } as const
+
 /** What a tag said and says now, part by part. */
 const labelSays = ({ was = {}, is = {} }: EventDetails): string =>
   (Object.keys(labelWords) as (keyof typeof labelWords)[])
@@ -160,6 +162,6 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
     case 'tagged':
       return 'its tag printed'
     case 'noted':
-      return d.text ?? ''
+      return d.verdict ? `judged: ${verdictWords[d.verdict]}` : (d.text ?? '')
   }
 }

@@ -1,1 +1,2 @@
 export { serveCount } from './routes'
+export { writeWholeCount } from './write'

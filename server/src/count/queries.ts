@@ -96,3 +96,13 @@ export const finishedLines = async (db: Client, householdId: string) =>
       [householdId],
     )
   ).rows
+
+/** Lots that stand on a shelf, with what the books say is there. */
+export const countableCodes = async (db: Client, householdId: string) =>
+  (
+    await db.query<{ code: string; weightG: number; pieces: number | null }>(
+      `select code, weight_g as "weightG", pieces from lot_rows
+       where household_id = $1 and stage in ('stored', 'fresh') order by code`,
+      [householdId],
+    )
+  ).rows

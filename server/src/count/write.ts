@@ -7,7 +7,7 @@ import type { Client } from '../database'
 import { enter, lockLot } from '../lots'
 import { historyOf } from '../projections'
 import type { Moment } from '../serve'
-import { beginCount, dropEntry, endCount, entriesOf, keepEntry, openCount, sayCause } from './queries'
+import { beginCount, countableCodes, dropEntry, endCount, entriesOf, keepEntry, openCount, sayCause } from './queries'
 
 interface Typed {
   typed: string
@@ -65,7 +65,7 @@ export async function writeFinished(
   db: Client,
   { householdId, nowMs }: Moment,
   causes: readonly { code: string; cause: CountCause }[],
-  requestId: string,
+  requestId: string | null,
 ): Promise<{ booked: number; asExpected: number }> {
   const open = await openCount(db, householdId)
   if (!open) throw new Refusal('invalid', 'No count is under way.')
@@ -96,4 +96,16 @@ export async function writeFinished(
   }
   await endCount(db, householdId, open.id, at)
   return { booked, asExpected: entries.length - booked }
+}
+
+/** A whole count at once: by code what was off, in pieces or grams as the lot is counted, and eaten; the rest as expected. */
+export async function writeWholeCount(db: Client, moment: Moment, off: ReadonlyMap<string, number>): Promise<void> {
+  for (const { code, weightG, pieces } of await countableCodes(db, moment.householdId)) {
+    const by = off.get(code)
+    const found = (pieces ?? weightG) + (by ?? 0)
+    const what = by === undefined ? { same: true } : pieces === null ? { weightG: found } : { pieces: found }
+    await writeCounted(db, moment, code, { typed: String(found), ...what })
+  }
+  const causes = [...off.keys()].map((code) => ({ code, cause: 'eaten' as const }))
+  await writeFinished(db, moment, causes, null)
 }

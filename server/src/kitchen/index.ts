@@ -1,1 +1,2 @@
 export { serveKitchen } from './routes'
+export { writeDish } from './write'

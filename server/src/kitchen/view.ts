@@ -12,7 +12,7 @@ import { cropsOfCodes, lotsByCodes, madeLots, type PartRow } from './queries'
 function hereByCrop(house: House): Map<string, number> {
   const here = new Map<string, number>()
   for (const { crop, form, stage, fate, weightG } of house.lots) {
-    if (form !== 'fresh' || fate === 'plant' || !['stored', 'fresh'].includes(stage)) continue
+    if (form !== 'fresh' || fate === 'plant' || !['stored', 'fresh', 'drying'].includes(stage)) continue
     here.set(crop, (here.get(crop) ?? 0) + weightG)
   }
   return here

@@ -16,7 +16,11 @@ interface Pot extends DishLot {
 }
 
 /** Writes a dish: what leaves each lot, and the lot it becomes or tops up. */
-export async function writeDish(db: Client, moment: Moment, { requestId, ...dish }: NewDish) {
+export async function writeDish(
+  db: Client,
+  moment: Moment,
+  { requestId, ...dish }: Omit<NewDish, 'requestId'> & { requestId: string | null },
+) {
   const { householdId, nowMs, today } = moment
   const almanac = await almanacOf(db, householdId)
   const places = await placesInUse(db, householdId)

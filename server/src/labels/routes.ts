@@ -13,8 +13,20 @@ const mostLabels = 200
 /** Where a lot's page is: the household's own address, so that a tag says whose it is. */
 const addressOf = (visit: Visit, code: string) => `http://${visit.host}/${visit.household.address}/lots/${code}`
 
-const formOnTag = (house: House, { history: { pack, frozen } }: LotState): TagForm => ({
+const formOnTag = (house: House, { grown, history: { pack, frozen, made, named } }: LotState): TagForm => ({
   ...(pack ? { pack } : {}),
+  ...(made
+    ? {
+        made: {
+          form: made.form,
+          on: house.dateOf(made.atMs),
+          prepared: made.prepared,
+          recipe: made.recipe,
+          // the dish has a name of its own: of which crop most of it is
+          from: named && grown.id !== 'pantry' ? grown.name.toLowerCase() : '',
+        },
+      }
+    : {}),
   ...(frozen ? { frozen: { on: house.dateOf(frozen.atMs), prepared: frozen.prepared } } : {}),
 })
 

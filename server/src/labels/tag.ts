@@ -1,4 +1,4 @@
-import type { Crop } from '@vadose/core/almanac'
+import type { Crop, Form } from '@vadose/core/almanac'
 import { weightWords, type Units } from '@vadose/core/households'
 import QRCode from 'qrcode'
 import type { LotRow } from '@vadose/contract/lots'
@@ -36,10 +36,21 @@ export interface TagWords {
 export interface TagForm {
   pack?: string | undefined
   frozen?: { on: string; prepared: string } | undefined
+  /** made into something: “jarred”, on that day, how, by which recipe */
+  made?: { form: Form; on: string; prepared: string; recipe?: string | undefined; from: string } | undefined
+}
+
+const madeOn: Record<Form, string> = {
+  fresh: 'put by',
+  dried: 'dried',
+  frozen: 'frozen',
+  jarred: 'jarred',
+  brined: 'salted',
+  cooked: 'cooked',
 }
 
 /** @param crop in the form the lot is in */
-export function tagWords(crop: Crop, lot: LotRow, units: Units, { pack, frozen }: TagForm = {}): TagWords {
+export function tagWords(crop: Crop, lot: LotRow, units: Units, { pack, frozen, made }: TagForm = {}): TagWords {
   const heap = crop.heaps.find((h) => h.id === lot.heap)?.label ?? lot.heap
   const about = (is: boolean) => (is ? 'about ' : '')
   const heavy = `${about(lot.guessed.weight)}${weightWords(lot.weightG, units)}`
@@ -47,8 +58,14 @@ export function tagWords(crop: Crop, lot: LotRow, units: Units, { pack, frozen }
     code: lot.code,
     name: crop.name,
     // how it was prepared matters more on a bag than that it was sound
-    what: [lot.variety, frozen ? frozen.prepared.split(',')[0] : heap].filter(Boolean).join(' · '),
-    date: frozen ? `frozen ${frozen.on}` : `brought in ${lot.broughtOn}`,
+    what: made
+      ? [made.prepared || made.recipe, lot.size, made.from].filter(Boolean).join(' · ')
+      : [lot.variety, frozen ? frozen.prepared.split(',')[0] : heap].filter(Boolean).join(' · '),
+    date: made
+      ? `${madeOn[made.form]} ${made.on}`
+      : frozen
+        ? `frozen ${frozen.on}`
+        : `${lot.source === 'grown' ? 'brought in' : lot.source} ${lot.broughtOn}`,
     amount:
       lot.pieces === null
         ? heavy

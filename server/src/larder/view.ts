@@ -1,10 +1,17 @@
 import type { LarderView } from '@vadose/contract/larder'
-import { eatFirstOf, type House } from '@vadose/core/forecast'
-import { addDays } from '@vadose/core/households'
-import { runOut } from '@vadose/core/larder'
+import { eatFirstOf, type House, type LotState } from '@vadose/core/forecast'
+import { addDays, daysBetween } from '@vadose/core/households'
+import { runOut, weekList } from '@vadose/core/larder'
+import { standing } from '@vadose/core/lots'
 import { lotRow, troubledRows } from '../lots'
 import type { Move } from '../projections'
 
+/** A pot for a household: nobody eats more of one thing in a week without complaint. Judgement. */
+const potG = 1500
+/** What a household eats from store in a week at the least, g. Judgement. */
+const leastAppetiteG = 5000
+/** a loss of less than this share in a fortnight hurries nobody */
+const leastSaved = 0.02
 /** Days of eating that the pace is learnt from. */
 const watchedDays = 120
 
@@ -20,64 +27,115 @@ export function larderView(house: House, moves: readonly Move[]): LarderView {
     overdueSince,
     why,
     note: lot.history.note?.text ?? null,
+    verdict: lot.history.verdict,
+    untouchedDays: untouchedDays(house, lot),
   }))
-  const uses = usesByCrop(house, moves)
-  const cropIds = [...new Set(lots.map((lot) => lot.crop))]
-  const of = (crop: string) => lots.filter((lot) => lot.crop === crop)
+  const uses = usesByLine(house, moves)
+  const byLine = new Map<string, typeof lots>()
+  for (const lot of lots) byLine.set(lineOf(lot), [...(byLine.get(lineOf(lot)) ?? []), lot])
+  const lines = [...byLine].map(([line, [first]]) => [line, { crop: first!.crop, name: first!.name }] as const)
+  const of = (line: string) => byLine.get(line) ?? []
   // what has outlived its time is not counted on
-  const reliable = (crop: string) => of(crop).filter((lot) => lot.overdueSince === null)
+  const reliable = (line: string) => of(line).filter((lot) => lot.overdueSince === null)
   const sumOf = (some: readonly { weightG: number }[]) => some.reduce((sum, lot) => sum + lot.weightG, 0)
-  const weightOf = (crop: string) => sumOf(reliable(crop))
-  /** How fast the household eats each crop it has touched. */
-  const paces = new Map([...uses].map(([crop, own]) => [crop, runOut(Math.max(1, weightOf(crop)), own, house.today)]))
-  const groupOf = (crop: string) => house.almanac.byId.get(crop)?.group
+  const weightOf = (line: string) => sumOf(reliable(line))
+  /** How fast the household eats each line it has touched. */
+  const paces = new Map([...uses].map(([line, own]) => [line, runOut(Math.max(1, weightOf(line)), own, house.today)]))
+  const groupOf = (line: string) => house.almanac.byId.get(line)?.group
   /** How fast it eats what is like a crop it has not touched yet. */
-  const paceLike = (crop: string) => {
-    const alike = [...paces].filter(([id]) => groupOf(id) === groupOf(crop)).map(([, pace]) => pace.perWeek.p50)
+  const paceLike = (line: string) => {
+    const group = groupOf(line)
+    const alike = [...paces].filter(([id]) => group && groupOf(id) === group).map(([, pace]) => pace.perWeek.p50)
     return alike.length > 0 ? { perWeek: alike.reduce((a, b) => a + b, 0) / alike.length } : undefined
   }
   return {
     troubled: troubledRows(house),
     lots,
-    totals: cropIds.map((crop) => ({
-      crop,
+    totals: lines.map(([crop, line]) => ({
+      ...line,
       weightG: weightOf(crop),
       // bags are no heads
-      pieces: reliable(crop).reduce((sum, lot) => sum + (lot.form === 'frozen' ? 0 : (lot.pieces ?? 0)), 0),
-      uncountedG: sumOf(reliable(crop).filter((lot) => lot.form !== 'frozen' && lot.pieces === null)),
+      pieces: reliable(crop).reduce(
+        (sum, lot) => sum + (lot.form === 'fresh' && lot.unit === null ? (lot.pieces ?? 0) : 0),
+        0,
+      ),
+      uncountedG: sumOf(
+        reliable(crop).filter((lot) => lot.form === 'fresh' && (lot.pieces === null || lot.unit !== null)),
+      ),
       driedG: sumOf(reliable(crop).filter((lot) => lot.form === 'dried')),
+      otherG: sumOf(reliable(crop).filter((lot) => !['fresh', 'dried', 'frozen'].includes(lot.form))),
       frozenG: sumOf(reliable(crop).filter((lot) => lot.form === 'frozen')),
       overdueG: of(crop).reduce((sum, lot) => sum + (lot.overdueSince === null ? 0 : lot.weightG), 0),
     })),
-    runOut: cropIds.map((crop) => {
+    runOut: lines.map(([crop, line]) => {
       const prior = paces.has(crop) ? undefined : paceLike(crop)
       const pace = paces.get(crop) ?? (prior ? runOut(Math.max(1, weightOf(crop)), [], house.today, prior) : null)
       const until = reliable(crop).map((lot) => lot.keepsUntil)
       return {
-        crop,
+        ...line,
         perWeekG: pace?.perWeek ?? null,
         runsOutOn: pace?.runsOutOn ?? null,
         keepsUntil: until.sort().at(-1) ?? null,
       }
     }),
     weightG: lots.reduce((sum, lot) => sum + lot.weightG, 0),
+    week: weekOf(house, lots, uses),
   }
 }
 
-/** What was used of each crop day by day, g. */
-const usesByCrop = (house: House, moves: readonly Move[]) =>
+/** Days a lot has stood there without anybody taking of it; null where somebody has. */
+function untouchedDays(house: House, { history }: LotState): number | null {
+  const taken = standing(history.events).some(({ kind, weightG }) => kind === 'used' && weightG < 0)
+  return taken ? null : daysBetween(house.dateOf(history.storedAtMs ?? history.broughtAtMs), house.today)
+}
+
+/** One pot a day of what would be lost, as much as the household eats in a week. */
+function weekOf(
+  house: House,
+  lots: readonly Pick<LarderView['lots'][number], 'code' | 'weightG' | 'lossAvoidedPerKg' | 'keepsUntil'>[],
+  uses: ReadonlyMap<string, { amount: number }[]>,
+): LarderView['week'] {
+  const used = [...uses.values()].flat().reduce((sum, { amount }) => sum + amount, 0)
+  const eaten = (used * 7) / watchedDays
+  const lines = lots.map(({ code, weightG, lossAvoidedPerKg }) => ({
+    id: code,
+    onHandG: weightG,
+    savedPerG: lossAvoidedPerKg < leastSaved ? 0 : lossAvoidedPerKg,
+    mostG: potG,
+  }))
+  const picked = weekList(lines, Math.max(eaten, leastAppetiteG)).slice(0, 7)
+  const until = new Map(lots.map(({ code, keepsUntil }) => [code, keepsUntil]))
+  const soonest = [...picked].sort((a, b) => (until.get(a.id)! < until.get(b.id)! ? -1 : 1))
+  return {
+    pots: soonest.map(({ id, useG, savesG }, i) => ({
+      on: addDays(house.today, i),
+      code: id,
+      useG: Math.round(useG),
+      savesG: Math.round(savesG),
+    })),
+    savedG: Math.round(picked.reduce((sum, { savesG }) => sum + savesG, 0)),
+    atRiskG: Math.round(lots.reduce((sum, lot) => sum + lot.weightG * lot.lossAvoidedPerKg, 0)),
+  }
+}
+
+/** What is eaten at one pace: a crop, or a thing with a name of its own. */
+const lineOf = ({ crop, name }: { crop: string; name: string | null }) => (name ? `${crop}: ${name}` : crop)
+
+/** What was used of each line day by day, g. */
+const usesByLine = (house: House, moves: readonly Move[]) =>
   house.once(null, 'uses', [moves, house.today], () => {
     const since = addDays(house.today, -watchedDays)
-    const byCrop = new Map<string, Map<string, number>>()
-    for (const { on, kind, crop, weightG } of moves) {
+    const byLine = new Map<string, Map<string, number>>()
+    for (const { on, kind, crop, name, weightG } of moves) {
       if (kind !== 'used' || on < since || weightG >= 0) continue
-      const days = byCrop.get(crop) ?? new Map<string, number>()
-      byCrop.set(crop, days)
+      const line = lineOf({ crop, name })
+      const days = byLine.get(line) ?? new Map<string, number>()
+      byLine.set(line, days)
       days.set(on, (days.get(on) ?? 0) - weightG)
     }
     return new Map(
-      [...byCrop].map(([crop, days]) => [
-        crop,
+      [...byLine].map(([line, days]) => [
+        line,
         [...days].sort(([a], [b]) => (a < b ? -1 : 1)).map(([date, amount]) => ({ date, amount })),
       ]),
     )

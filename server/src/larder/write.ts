@@ -13,8 +13,8 @@ import { placesInUse } from '../places'
 import type { Moment } from '../serve'
 
 /** Each line is an act of its own, that can be undone by itself: the first has the request's number, the others one made from it. */
-function numberOf(requestId: string, line: number): string {
-  if (line === 0) return requestId
+function numberOf(requestId: string | null, line: number): string | null {
+  if (line === 0 || requestId === null) return requestId
   const hex = createHash('sha256').update(`${requestId} ${line}`).digest('hex')
   return [hex.slice(0, 8), hex.slice(8, 12), `8${hex.slice(13, 16)}`, `8${hex.slice(17, 20)}`, hex.slice(20, 32)].join(
     '-',
@@ -26,7 +26,7 @@ export async function writeStock(
   db: Client,
   { householdId, nowMs, today, timeZone }: Moment,
   lines: readonly NewStockLine[],
-  requestId: string,
+  requestId: string | null,
 ): Promise<{ code: string; weightG: number }[]> {
   const almanac = await almanacOf(db, householdId)
   const places = await placesInUse(db, householdId)

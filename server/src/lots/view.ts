@@ -200,6 +200,8 @@ export function lotView(
     curing: lot?.stage === 'drying' ? curingView(house, lot) : null,
     dryer: lot?.stage === 'dryer' ? dryerView(house, lot) : null,
     jar: lot?.stage === 'conditioning' ? jarView(house, lot) : null,
+    note: lot?.history.note?.text ?? null,
+    made: events.some(({ kind, details }) => kind === 'split-in' || (kind === 'added' && !details.source)),
     pictured,
     harvest,
     hangsAgain: lot?.stage === 'stored' && lot.history.hungAtMs !== null && lot.grown.curing !== undefined,

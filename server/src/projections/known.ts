@@ -27,6 +27,8 @@ const forecastDays = 10
 /** What came and went on one day. */
 export interface Move extends BedMove {
   id: number
+  /** of its own, where it is not simply its crop */
+  name: string | null
 }
 
 export interface Measured {
@@ -71,13 +73,14 @@ export function movesWith(known: readonly MoveRow[], rows: readonly MoveRow[]): 
 export const movesOf = (rows: readonly MoveRow[], zone: string): Move[] =>
   standing(rows)
     .filter(({ weightG }) => weightG !== 0)
-    .map(({ id, atMs, kind, crop, code, variety, bed, weightG, pieces, details }) => ({
+    .map(({ id, atMs, kind, crop, code, variety, bed, name, weightG, pieces, details }) => ({
       id,
       on: civilDateOf(atMs, zone),
       kind,
       crop,
       code,
       variety,
+      name,
       bed: kind === 'planted' ? (details.bed ?? null) : bed,
       weightG,
       pieces,

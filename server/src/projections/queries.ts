@@ -146,19 +146,22 @@ export interface MoveRow extends LotEvent {
   code: string
   variety: string | null
   bed: string | null
+  /** of its own, where it is not simply its crop */
+  name: string | null
 }
 
 /** Entries since an instant that changed a weight, or what others say. */
 export const movesSince = async (db: Client, householdId: string, since: Date, afterId = 0): Promise<MoveRow[]> =>
   (
     await db.query<
-      Pick<MoveRow, 'id' | 'kind' | 'crop' | 'code' | 'variety' | 'bed' | 'weightG' | 'pieces' | 'details'> & {
+      Pick<MoveRow, 'id' | 'kind' | 'crop' | 'code' | 'variety' | 'bed' | 'name' | 'weightG' | 'pieces' | 'details'> & {
         at: Date
       }
     >(
-      `select e.id, e.at, e.kind, l.crop, l.code, l.variety, l.bed, e.weight_g as "weightG", e.pieces,
+      `select e.id, e.at, e.kind, l.crop, l.code, l.variety, l.bed, n.name, e.weight_g as "weightG", e.pieces,
          case when e.kind in ('undone', 'restated', 'planted') then e.details else '{}' end as details
        from lot_events e join lots l on l.household_id = e.household_id and l.id = e.lot_id
+       left join lot_now n on n.household_id = l.household_id and n.lot_id = l.id
        where e.household_id = $1 and e.at >= $2 and e.id > $3
          and (e.weight_g <> 0 or e.kind in ('undone', 'restated', 'relabelled')) order by e.id`,
       [householdId, since, afterId],

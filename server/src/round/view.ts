@@ -124,6 +124,8 @@ export function roundView(house: House, moves: readonly Move[], on: string): Rou
         weightG: lot.weightG,
         pieces: lot.pieces,
         form: lot.form,
+        name: lot.history.named,
+        unit: lot.history.unit,
         why,
         urgent: lossAvoidedPerKg > urgentShare,
       })),

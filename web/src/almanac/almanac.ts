@@ -1,12 +1,13 @@
 import {
   almanacWith,
+  asGoods,
   choiceOf,
   crops as shipped,
-  inForm,
   noChanges,
   type AlmanacChanges,
   type Crop,
   type Form,
+  type Unit,
 } from '@vadose/core/almanac'
 import { shallowRef } from 'vue'
 
@@ -25,15 +26,26 @@ export const allCrops = (): readonly Crop[] => almanac.value.crops
 /** The almanac's entry for a lot; every lot's crop is in it. */
 export const cropOf = (id: string): Crop => almanac.value.byId.get(id) ?? shipped[0]!
 
-/** A lot's crop in the form it is in: as it grew, dried, or frozen. */
-export const lotCrop = (lot: { crop: string; form: Form }): Crop => inForm(cropOf(lot.crop), lot.form)
+/** What of a lot says how it is called and counted. */
+export interface Called {
+  crop: string
+  heap?: string
+  form?: Form
+  name?: string | null
+  unit?: Unit | null
+}
+
+/** A lot's crop in the form it is in, called and counted as the lot itself is. */
+export const lotCrop = ({ crop, form = 'fresh', name = null, unit = null }: Called): Crop =>
+  asGoods(cropOf(crop), form, { name, unit, lifeDays: null, dish: false })
 
 export const heapLabel = (crop: Crop, heap: string): string => crop.heaps.find((h) => h.id === heap)?.label ?? heap
 
-/** “Garlic, hardneck”, with its heap where it is not simply the sound one. */
-export function lotName(cropId: string, heap: string, form: Form = 'fresh'): string {
-  const crop = lotCrop({ crop: cropId, form })
-  return heap === 'sound' ? crop.name : `${crop.name} · ${heapLabel(crop, heap).toLowerCase()}`
+/** “Garlic, hardneck”, with its heap where it is not simply the sound one; “Braised red cabbage”. */
+export function lotName(lot: Called): string {
+  const { heap = 'sound' } = lot
+  const { name } = lotCrop(lot)
+  return heap === 'sound' ? name : `${name} · ${heapLabel(cropOf(lot.crop), heap).toLowerCase()}`
 }
 
 const ownColours = new Set([

@@ -62,7 +62,7 @@ describe('crops on the screens', () => {
     for (const crop of crops) expect(cropColour(crop.id)).toMatch(/^var\(--crop-[a-z]+\)$/)
     const garlic = cropOf('garlic-hardneck')
     expect(heapLabel(garlic, 'nicked')).toBe('Nicked or torn')
-    expect([lotName('garlic-hardneck', 'sound'), lotName('garlic-hardneck', 'opened')]).toEqual([
+    expect([lotName({ crop: 'garlic-hardneck' }), lotName({ crop: 'garlic-hardneck', heap: 'opened' })]).toEqual([
       'Garlic, hardneck',
       'Garlic, hardneck · opened',
     ])

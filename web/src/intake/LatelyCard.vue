@@ -19,7 +19,7 @@ const lately = computed(() =>
       <li v-for="lot in lately" :key="lot.code" :style="{ '--crop': cropColour(lot.crop) }">
         <span class="soft">{{ shortDate(lot.broughtOn) }}</span>
         <RouterLink :to="`/lots/${lot.code}`">{{ lot.code }}</RouterLink>
-        <strong>{{ lotName(lot.crop, lot.heap, lot.form) }}</strong>
+        <strong>{{ lotName(lot) }}</strong>
         <span class="soft">{{ [lot.variety, lot.bed, lot.place?.toLowerCase()].filter(Boolean).join(' · ') }}</span>
         <span class="much">{{ amount(lot.pieces, lot.weightG, lotCrop(lot).piece, lot.guessed) }}</span>
         <RouterLink class="tag" :to="`/lots/${lot.code}/tag`">Tag</RouterLink>

@@ -1,54 +1,54 @@
 <script setup lang="ts">
 import type { LarderLot } from '@vadose/contract/larder'
 import { computed } from 'vue'
-import { cropColour, cropOf, outlineOf } from '../almanac'
+import { cropColour } from '../almanac'
+import { maskOf, shapeOf } from './shapes'
 
-/** A lot's pieces on the shelf, full ones and the outline of those eaten: at most 14 glyphs. */
+/** A lot's pieces on the shelf, the full ones and the outlines of those eaten: at most so many, then each stands for several. */
 const props = defineProps<{ lot: LarderLot }>()
-const most = 14
-const atFirst = computed(() => props.lot.piecesAtFirst ?? Math.max(1, Math.round(props.lot.weightAtFirstG / 500)))
-const now = computed(() => props.lot.pieces ?? props.lot.weightG / 500)
-const glyphs = computed(() => Math.min(most, atFirst.value))
+const most = 12
+const one = 27
+/** what is weighed stands in heaps of so much */
+const heapG = 500
+const atFirst = computed(() => props.lot.piecesAtFirst ?? Math.max(1, Math.round(props.lot.weightAtFirstG / heapG)))
+const now = computed(() => props.lot.pieces ?? props.lot.weightG / heapG)
+const glyphs = computed(() => Math.min(most, Math.max(1, atFirst.value)))
 const full = computed(() =>
   Math.min(
     glyphs.value,
     Math.max(props.lot.weightG > 0 ? 1 : 0, Math.round((now.value / Math.max(1, atFirst.value)) * glyphs.value)),
   ),
 )
-const says = computed(() => `${Math.round((now.value / Math.max(1, atFirst.value)) * 100)} in 100 left`)
-const outline = computed(() => outlineOf(cropOf(props.lot.crop), props.lot.form))
+const says = computed(() => `${Math.round(Math.min(1, now.value / Math.max(1, atFirst.value)) * 100)} in 100 left`)
+const shape = computed(() => shapeOf(props.lot))
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${most * 20} 34`" class="glyphs" role="img" :aria-label="says">
-    <g
-      v-for="i in glyphs"
-      :key="i"
-      :transform="`translate(${(i - 1) * 20 + 2} 2)`"
-      :class="{ gone: i > full }"
-      :style="{ '--crop': cropColour(lot.crop) }"
-    >
-      <path :d="outline" />
-    </g>
-  </svg>
+  <div class="glyphs" role="img" :aria-label="says" :style="{ '--crop': cropColour(lot.crop) }">
+    <i :style="{ width: `${full * one}px`, maskImage: maskOf(shape, true) }"></i>
+    <i
+      v-if="glyphs > full"
+      class="gone"
+      :style="{ width: `${(glyphs - full) * one}px`, maskImage: maskOf(shape, false) }"
+    ></i>
+  </div>
 </template>
 
 <style scoped>
 .glyphs {
-  width: 280px;
-  max-width: 100%;
+  display: flex;
+  height: 37px;
+  padding-left: 2px;
+}
+i {
   display: block;
+  height: 36px;
+  background: var(--crop);
+  mask-size: 27px 36px;
+  mask-repeat: repeat-x;
+  mask-mode: luminance;
 }
-path {
-  fill: color-mix(in srgb, var(--crop) 55%, var(--card));
-  stroke: var(--crop);
-  stroke-width: 1.3;
-  stroke-linejoin: round;
-  stroke-linecap: round;
-}
-.gone path {
-  fill: none;
-  stroke-dasharray: 2 2;
-  opacity: 0.6;
+.gone {
+  opacity: 0.75;
 }
 </style>

@@ -34,7 +34,7 @@ const doneness = (crop: string) => cropOf(crop).dehydrating?.doneness ?? ''
       <li v-for="l in loads" :key="l.code" class="load" :style="{ '--crop': cropColour(l.crop) }">
         <div>
           <h3>
-            {{ lotName(l.crop, l.heap) }} <RouterLink class="code" :to="`/lots/${l.code}`">{{ l.code }}</RouterLink>
+            {{ lotName(l) }} <RouterLink class="code" :to="`/lots/${l.code}`">{{ l.code }}</RouterLink>
           </h3>
           <p class="soft">
             {{ l.load.again ? 'back from the jar, ' : '' }}{{ weight(l.weightG) }} on

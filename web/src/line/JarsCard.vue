@@ -26,7 +26,7 @@ async function shake(code: string, beads: boolean, mould = false) {
       <li v-for="l in jars" :key="l.code" class="jar" :style="{ '--crop': cropColour(l.crop) }">
         <div>
           <h3>
-            {{ lotName(l.crop, l.heap) }} <RouterLink class="code" :to="`/lots/${l.code}`">{{ l.code }}</RouterLink>
+            {{ lotName(l) }} <RouterLink class="code" :to="`/lots/${l.code}`">{{ l.code }}</RouterLink>
           </h3>
           <p class="soft">{{ weight(l.weightG) }}. {{ l.jar.says ?? 'Not looked at yet.' }}</p>
         </div>

@@ -44,7 +44,7 @@ const shown = computed(() => (advice.value?.tomorrow.length || advice.value?.mov
       <ul>
         <li v-for="m in shown.moves" :key="m.code" class="move">
           <span>
-            <RouterLink :to="`/line?lot=${m.code}`">{{ m.code }}</RouterLink> {{ lotName(m.crop, m.heap) }}:
+            <RouterLink :to="`/line?lot=${m.code}`">{{ m.code }}</RouterLink> {{ lotName(m) }}:
             <strong>{{ inUnits(m.option.label.charAt(0).toLowerCase() + m.option.label.slice(1)) }}</strong>
             <span class="soft">{{ gain(m.option) }}</span>
           </span>

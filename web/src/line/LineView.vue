@@ -109,7 +109,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     <section v-if="chosen" ref="chosenCard" class="card chosen" aria-label="Chosen lot">
       <div class="head">
         <h2>
-          {{ lotName(chosen.crop, chosen.heap) }}
+          {{ lotName(chosen) }}
           <RouterLink class="code" :to="`/lots/${chosen.code}`">{{ chosen.code }}</RouterLink>
         </h2>
         <p class="window" data-window>

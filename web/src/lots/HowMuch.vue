@@ -14,11 +14,15 @@ const props = defineProps<{
   of: { pieces: number | null; weightG: number }
   piece: { one: string; many: string }
   label: string
+  /** what stands there at first */
+  first?: HowMuchOf | undefined
 }>()
 const taking = defineModel<HowMuchOf | undefined>({ required: true })
 const counted = computed(() => props.of.pieces !== null)
-const by = ref<'pieces' | 'weight'>(counted.value ? 'pieces' : 'weight')
-const text = ref(counted.value ? '1' : '')
+const by = ref<'pieces' | 'weight'>(counted.value && !props.first?.weightG ? 'pieces' : 'weight')
+const text = ref(
+  props.first?.weightG ? bareLarge(props.first.weightG) : counted.value ? String(props.first?.pieces ?? 1) : '',
+)
 const field = ref<InstanceType<typeof ElInput>>()
 const most = computed(() => props.of.pieces ?? 0)
 const number = computed(() => (/^\s*\d+\s*$/.test(text.value) ? Number(text.value) : null))

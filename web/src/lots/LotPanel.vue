@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import type { LotView } from '@vadose/contract/lots'
 import { readPhoto } from '@vadose/contract/photos'
+import { listPlaces } from '@vadose/contract/places'
 import { asideWords } from '@vadose/core/lots'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
-import { cropOf, heapLabel, lotCrop } from '../almanac'
+import { cropOf, heapLabel, lotCrop, lotName } from '../almanac'
 import { linkTo } from '../call'
 import { amount, dateRange, inUnits, longDate, momentOf, useFrame, weight } from '../households'
+import { useView } from '../view'
 import { useAct } from './act'
+import MadeOf from './MadeOf.vue'
 import CleanForm from './CleanForm.vue'
 import GradeForm from './GradeForm.vue'
 import HangForm from './HangForm.vue'
@@ -47,7 +50,17 @@ const open = ref<Open>()
 const toggle = (what: Open) => (open.value = open.value === what ? undefined : what)
 /** on a phone what is done seldom waits behind a button */
 const more = ref(false)
-const { act, refusal } = useAct()
+const { act, refusal, busy } = useAct()
+/** closed and counted: one is opened, and the rest stays closed */
+const opens = computed(
+  () =>
+    props.lot.pieces !== null &&
+    props.lot.stage === 'stored' &&
+    (['jarred', 'brined'].includes(props.lot.form) || ['jar', 'bottle', 'tin', 'box'].includes(props.lot.unit ?? '')),
+)
+const { answer: places } = useView(listPlaces)
+const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge')?.id)
+const openOne = () => act(props.lot.code, { act: 'open', ...(fridge.value ? { placeId: fridge.value } : {}) })
 const note = ref('')
 async function keepNote() {
   if (await act(props.lot.code, { act: 'note', text: note.value })) {
@@ -69,11 +82,12 @@ defineExpose({ toggle })
   <div class="stack">
     <header class="head">
       <h1>
-        {{ crop.name }} <span class="code">{{ lot.code }}</span>
+        {{ lotName({ ...lot, heap: 'sound' }) }} <span class="code">{{ lot.code }}</span>
       </h1>
       <p class="soft">
         {{ gone ? 'nothing left' : amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }}
         <template v-if="lot.place && !gone"> · {{ lot.place.toLowerCase() }}</template>
+        <template v-if="lot.size"> · {{ lot.size }} each</template>
         <template v-if="lot.heap !== 'sound'"> · {{ heapLabel(crop, lot.heap).toLowerCase() }}</template>
         <template v-if="lot.variety"> · {{ lot.variety }}</template>
         <template v-if="lot.bed"> · {{ lot.bed.toLowerCase() }}</template>
@@ -86,6 +100,13 @@ defineExpose({ toggle })
             >Look over&nbsp;<kbd>c</kbd></RouterLink
           >
           <RouterLink v-if="curing" class="el-button" :to="`/lots/${lot.code}/finish`">Take down</RouterLink>
+          <ElButton v-if="opens" :disabled="busy" @click="openOne">Open one</ElButton>
+          <RouterLink
+            v-if="usable && !curing"
+            class="el-button rare"
+            :to="{ path: '/kitchen', query: { lots: lot.code } }"
+            >To the kitchen</RouterLink
+          >
           <ElButton v-if="cleans" class="rare" @click="toggle('clean')">Thresh, clean</ElButton>
           <RouterLink v-if="freezes" class="el-button rare" :to="`/lots/${lot.code}/freeze`">Freeze it</RouterLink>
           <RouterLink v-if="dries" class="el-button rare" :to="`/lots/${lot.code}/dry`">Dry it</RouterLink>
@@ -111,6 +132,7 @@ defineExpose({ toggle })
       </div>
     </header>
 
+    <p v-if="lot.note && !gone" class="notice slip">{{ lot.note }}</p>
     <p v-if="lot.aside" class="notice">
       Set aside, {{ asideWords[lot.aside.why] }}: by <strong>{{ longDate(lot.aside.until) }}</strong>.
     </p>
@@ -191,6 +213,7 @@ defineExpose({ toggle })
         :alt="`${crop.name} ${lot.code}`"
       />
     </section>
+    <MadeOf v-if="lot.made" :code="lot.code" />
     <LedgerList :events="lot.events" :lot="lot" />
     <section class="card cautions">
       <h2>Careful</h2>
@@ -217,6 +240,10 @@ defineExpose({ toggle })
 .code {
   color: var(--soft);
   white-space: nowrap;
+}
+.slip {
+  border-left-color: var(--stock);
+  font-style: italic;
 }
 .photo {
   max-width: min(100%, 520px);

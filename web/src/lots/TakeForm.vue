@@ -84,7 +84,11 @@ async function keep() {
               })
             : to === 'give'
               ? await act(code, { act: 'give', ...taking.value! })
-              : await act(code, { act: 'use', ...taking.value!, ...(keptOf.value.length ? { kept: keptOf.value } : {}) })
+              : await act(code, {
+                  act: 'use',
+                  ...taking.value!,
+                  ...(keptOf.value.length ? { kept: keptOf.value } : {}),
+                })
   if (done) emit('done')
 }
 </script>
@@ -116,7 +120,12 @@ async function keep() {
       <ElInput v-model="why" aria-label="Why" placeholder="why, for the record" class="why" />
     </div>
     <Choices v-if="kind === 'use'" v-model="whither" label="Where it goes" :options="whithers" />
-    <div v-if="kind === 'use' && whither === 'use' && lot.form === 'fresh'" class="row kept" role="group" aria-label="Kept of it">
+    <div
+      v-if="kind === 'use' && whither === 'use' && lot.form === 'fresh'"
+      class="row kept"
+      role="group"
+      aria-label="Kept of it"
+    >
       <span class="soft">kept of it:</span>
       <template v-for="what in keepsOf(crop)" :key="what">
         <ElCheckbox :model-value="what in kept" :label="what" @change="toggleKept(what)" />

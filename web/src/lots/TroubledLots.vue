@@ -13,7 +13,7 @@ defineProps<{ lots: readonly LotRow[] }>()
       <li v-for="lot in lots" :key="lot.code" :style="{ '--mark': cropColour(lot.crop) }">
         <p>
           <RouterLink :to="`/lots/${lot.code}`"
-            ><strong>{{ lotName(lot.crop, lot.heap, lot.form) }}</strong> {{ lot.code }}</RouterLink
+            ><strong>{{ lotName(lot) }}</strong> {{ lot.code }}</RouterLink
           >
           <span class="bad"> {{ lot.trouble }}</span>
         </p>

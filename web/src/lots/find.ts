@@ -23,12 +23,13 @@ export function findAmong(lots: readonly LotRow[], places: readonly PlaceView[],
       const crop = lotCrop(lot)
       return {
         key: lot.code,
-        title: `${lot.code} ${lotName(lot.crop, lot.heap, lot.form)}`,
+        title: `${lot.code} ${lotName(lot)}`,
         detail: [lot.place, amount(lot.pieces, lot.weightG, crop.piece, lot.guessed)].filter(Boolean).join(' · '),
         to: `/lots/${lot.code}`,
         words: [
           lot.code,
           crop.name,
+          cropOf(lot.crop).name,
           ...cropOf(lot.crop).synonyms,
           heapLabel(cropOf(lot.crop), lot.heap),
           lot.variety,

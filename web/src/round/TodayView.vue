@@ -123,7 +123,7 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
           >
             <div>
               <RouterLink :to="`/lots/${lot.code}`"
-                ><strong>{{ lotName(lot.crop, lot.heap, lot.form) }}</strong></RouterLink
+                ><strong>{{ lotName(lot) }}</strong></RouterLink
               >
               <span class="soft"> {{ amount(lot.pieces, lot.weightG, lotCrop(lot).piece) }}</span>
               <p class="soft">{{ lot.urgent ? 'soon: ' : '' }}{{ inUnits(lot.why) }}</p>

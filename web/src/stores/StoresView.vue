@@ -101,7 +101,7 @@ function drop(code: string, to: string) {
           @done="moving = undefined"
         />
         <section v-if="lot && !moving" class="card stack" aria-label="Chosen lot">
-          <h2>{{ lotName(lot.crop, lot.heap, lot.form) }} {{ lot.code }}</h2>
+          <h2>{{ lotName(lot) }} {{ lot.code }}</h2>
           <p v-if="lot.trouble" class="bad">Cannot be worked out: {{ lot.trouble }}</p>
           <template v-if="lot.keeps">
             <p class="soft">

@@ -1,0 +1,2 @@
+export { serveLarder } from './routes'
+export { writeStock } from './write'

@@ -1,0 +1,138 @@
+<script setup lang="ts">
+import { finishCount, type CountCause, type CountView } from '@vadose/contract/count'
+import { ElButton } from 'element-plus'
+import { computed, ref } from 'vue'
+import { cropColour, lotCrop, lotName } from '../almanac'
+import { amount, inUnits, useAttempt, weight } from '../households'
+import { Choices } from '../kit'
+import { write } from '../view'
+import { isOff, linesOf, offWords, tallyOf } from './count'
+import OffRope from './OffRope.vue'
+
+/** Each difference with a proposed cause; “no idea” is an answer that is kept. */
+const props = defineProps<{ view: CountView }>()
+const emit = defineEmits<{ back: []; done: [booked: number, asExpected: number] }>()
+const causeWords: Record<CountCause, string> = {
+  eaten: 'eaten',
+  given: 'given away',
+  lost: 'lost',
+  'dried-out': 'dried out',
+  found: 'found',
+  miscounted: 'miscounted before',
+  unknown: 'no idea',
+}
+const off = computed(() =>
+  linesOf(props.view)
+    .map(({ line }) => line)
+    .filter((line) => line.counted && isOff(line)),
+)
+const said = ref<Partial<Record<string, CountCause>>>({})
+const causeOf = (code: string): CountCause =>
+  said.value[code] ?? off.value.find((line) => line.code === code)?.counted?.proposals[0]?.cause ?? 'unknown'
+const tally = computed(() => tallyOf(props.view))
+const choices = (line: (typeof off.value)[number]) => {
+  const more = (line.counted!.offPieces ?? line.counted!.offG) > 0
+  const all: CountCause[] = more
+    ? ['found', 'miscounted', 'unknown']
+    : ['eaten', 'given', 'lost', 'dried-out', 'miscounted', 'unknown']
+  return all
+    .filter((cause) => cause !== 'dried-out' || line.counted!.offPieces === null)
+    .map((id) => ({ id, label: causeWords[id] }))
+}
+const whyOf = (line: (typeof off.value)[number]) =>
+  line.counted!.proposals.find(({ cause }) => cause === causeOf(line.code))?.why ?? ''
+const wide = (line: (typeof off.value)[number]) => {
+  const c = line.counted!
+  const there =
+    c.offPieces !== null && line.pieces
+      ? (line.pieces + c.offPieces) / line.pieces
+      : (line.weightG + c.offG) / Math.max(1, line.weightG)
+  const top = Math.max(1, there)
+  return { book: 100 / top, there: (there * 100) / top }
+}
+const { attempt, failure, busy } = useAttempt()
+const book = () =>
+  attempt(async () => {
+    const answer = await write(finishCount, {
+      body: { causes: off.value.map(({ code }) => ({ code, cause: causeOf(code) })) },
+    })
+    emit('done', answer.booked, answer.asExpected)
+  })
+</script>
+
+<template>
+  <div class="stack">
+    <header class="head">
+      <h1>Counted: {{ tally.asExpected }} of {{ tally.counted }} lines as expected</h1>
+      <p class="soft">{{ off.length === 0 ? 'nothing to explain' : `${off.length} to explain` }}</p>
+      <div class="acts">
+        <ElButton @click="$emit('back')">Back to the shelves</ElButton>
+        <ElButton type="primary" :disabled="busy" @click="book">Book the count</ElButton>
+      </div>
+    </header>
+    <p v-if="tally.counted < tally.lines" class="notice">
+      {{ tally.lines - tally.counted }} {{ tally.lines - tally.counted === 1 ? 'line is' : 'lines are' }} not counted:
+      they stay as the books have them.
+    </p>
+    <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
+    <section v-for="line in off" :key="line.code" class="card off" :data-off="line.code">
+      <div :style="{ '--crop': cropColour(line.crop) }">
+        <h2>
+          {{ lotName(line) }} <span class="soft">{{ line.code }}</span>
+        </h2>
+        <i class="book" :style="{ width: `${wide(line).book}%` }"></i>
+        <i class="there" :style="{ width: `${wide(line).there}%` }"></i>
+        <p class="soft">
+          {{ amount(line.pieces, line.weightG, lotCrop(line).piece) }} in the book,
+          <strong>{{ line.counted!.therePieces ?? weight(line.counted!.thereG ?? 0) }} there</strong>
+        </p>
+      </div>
+      <p class="figure" :class="(line.counted!.offPieces ?? line.counted!.offG) < 0 ? 'bad' : ''">
+        {{ offWords(line, lotCrop(line).piece) }}
+      </p>
+      <div class="stack tight">
+        <Choices
+          :model-value="causeOf(line.code)"
+          :label="`Why ${lotName(line)} is off`"
+          :options="choices(line)"
+          @update:model-value="$event && (said = { ...said, [line.code]: $event })"
+        />
+        <p class="soft">{{ inUnits(whyOf(line)) }}</p>
+      </div>
+    </section>
+    <section class="card">
+      <OffRope :view="view" />
+      <p class="soft">every line in the order you walk: a point is as expected, below the rope fewer, above it more</p>
+    </section>
+    <p class="soft">No idea? It is booked as gone, cause unknown, and the year’s reckoning says so.</p>
+  </div>
+</template>
+
+<style scoped>
+.off {
+  display: grid;
+  grid-template-columns: minmax(180px, 1fr) 150px minmax(300px, 1.6fr);
+  gap: 8px 20px;
+  align-items: center;
+}
+i {
+  display: block;
+  height: 10px;
+  margin: 3px 0;
+  border-radius: 2px;
+}
+.book {
+  border: 1.5px dashed var(--crop);
+}
+.there {
+  background: var(--crop);
+}
+.tight {
+  gap: 4px;
+}
+@media (max-width: 820px) {
+  .off {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

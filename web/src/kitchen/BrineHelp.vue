@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { brine, saltPctOf } from '@vadose/core/larder'
+import { ElInput } from 'element-plus'
+import { computed, ref } from 'vue'
+import { gramsFrom, smallUnit, weight } from '../households'
+import { Choices } from '../kit'
+
+/** Salt for what is in the crock, both ways: how much to weigh out, or how strong it has become. */
+const props = defineProps<{ produceG: number }>()
+const method = ref<'of-total' | 'of-water' | undefined>('of-total')
+const way = ref<'salt' | 'strength' | undefined>('salt')
+const percent = ref('2.5')
+const water = ref('')
+const salt = ref('')
+const number = (text: string) => (/^\s*\d+([.,]\d+)?\s*$/.test(text) ? Number(text.replace(',', '.')) : NaN)
+const waterG = computed(() => (water.value.trim() === '' ? 0 : (gramsFrom(water.value) ?? NaN)))
+const answer = computed(() => {
+  try {
+    if (way.value === 'strength') {
+      const g = gramsFrom(salt.value)
+      if (g === null) return undefined
+      const pct = saltPctOf(method.value ?? 'of-total', waterG.value, props.produceG, g)
+      return {
+        figure: `${pct.toFixed(1)} %`,
+        note: brine(method.value ?? 'of-total', waterG.value, props.produceG, pct).note,
+      }
+    }
+    const { saltG, note } = brine(method.value ?? 'of-total', waterG.value, props.produceG, number(percent.value))
+    return { figure: `${weight(Math.round(saltG))} of salt`, note }
+  } catch (error) {
+    return { figure: '', note: (error as Error).message }
+  }
+})
+</script>
+
+<template>
+  <section class="card stack">
+    <h2>Salt</h2>
+    <div class="row">
+      <Choices
+        v-model="way"
+        label="What is asked"
+        :options="[
+          { id: 'salt', label: 'How much salt' },
+          { id: 'strength', label: 'How strong it is' },
+        ]"
+      />
+      <Choices
+        v-model="method"
+        label="Per cent of what"
+        :options="[
+          { id: 'of-total', label: '% of produce and water' },
+          { id: 'of-water', label: '% of the water' },
+        ]"
+      />
+    </div>
+    <div class="row">
+      <label class="field"
+        >Water
+        <ElInput v-model="water" class="number" inputmode="decimal" aria-label="Water" placeholder="none"
+          ><template #suffix>{{ smallUnit() }}</template></ElInput
+        ></label
+      >
+      <label v-if="way === 'salt'" class="field"
+        >Strength
+        <ElInput v-model="percent" class="number" inputmode="decimal" aria-label="Salt, per cent"
+          ><template #suffix>%</template></ElInput
+        ></label
+      >
+      <label v-else class="field"
+        >Salt put in
+        <ElInput v-model="salt" class="number" inputmode="decimal" aria-label="Salt put in"
+          ><template #suffix>{{ smallUnit() }}</template></ElInput
+        ></label
+      >
+      <p v-if="answer" class="figure">{{ answer.figure }}</p>
+    </div>
+    <p v-if="answer" class="soft">{{ answer.note }}</p>
+  </section>
+</template>
+
+<style scoped>
+.number {
+  width: 130px;
+}
+</style>

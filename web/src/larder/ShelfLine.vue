@@ -1,0 +1,135 @@
+<script setup lang="ts">
+import type { LarderLot } from '@vadose/contract/larder'
+import { ElButton } from 'element-plus'
+import { computed } from 'vue'
+import { lotCrop, lotName } from '../almanac'
+import { amount, inUnits, longDate, weight } from '../households'
+import { TakeForm } from '../lots'
+import Shelf from './Shelf.vue'
+
+/** A line of the shelf: what stands there, how long it keeps, one taken by one tap. */
+const props = defineProps<{ lot: LarderLot; busy: boolean; some: boolean }>()
+defineEmits<{ use: []; open: []; some: []; look: []; done: [] }>()
+/** One tap takes a piece; of what is not counted the weight of a usual one, a handful of what is tiny. */
+const handfulG = 50
+const littleG = computed(() =>
+  Math.min(props.lot.weightG, Math.max(handfulG, Math.round(lotCrop(props.lot).pieceG.value))),
+)
+defineExpose({ littleG })
+/** closed and counted: one is opened, and the rest stays closed */
+const opens = computed(
+  () =>
+    props.lot.pieces !== null &&
+    !props.lot.aside &&
+    props.lot.stage === 'stored' &&
+    (['jarred', 'brined'].includes(props.lot.form) || ['jar', 'bottle', 'tin', 'box'].includes(props.lot.unit ?? '')),
+)
+const until = computed(() => {
+  const { overdueSince, beyond, keepsUntil } = props.lot
+  if (overdueSince) return `its time was over on ${longDate(overdueSince)}`
+  return beyond ? 'keeps over a year' : `9 in 10 to ${longDate(keepsUntil)}`
+})
+const marks = { more: '↑', same: '=', never: '✕' } as const
+const verdicts = { more: 'more of it', same: 'as much again', never: 'never again' } as const
+const sourceWords = { grown: '', bought: 'bought', given: 'given', caught: 'caught', cooked: 'cooked' } as const
+</script>
+
+<template>
+  <article :data-lot="lot.code">
+    <p v-if="lot.note" class="slip">{{ lot.note }}</p>
+    <Shelf :lot="lot" />
+    <i class="board" aria-hidden="true"></i>
+    <h3>
+      <a :href="`/lots/${lot.code}`" @click.prevent="$emit('look')">{{ lotName(lot) }}</a>
+      <span v-if="lot.verdict" class="verdict" :class="lot.verdict" :title="verdicts[lot.verdict]"
+        >{{ marks[lot.verdict] }} {{ verdicts[lot.verdict] }}</span
+      >
+      <span v-if="sourceWords[lot.source]" class="tagged">{{ sourceWords[lot.source] }}</span>
+      <span class="soft">{{ lot.code }}</span>
+    </h3>
+    <p>
+      {{ amount(lot.pieces, lot.weightG, lotCrop(lot).piece, lot.guessed)
+      }}<template v-if="lot.size">, {{ lot.size }} each</template>
+    </p>
+    <p class="soft" :class="{ bad: lot.lossAvoidedPerKg > 0.15 }">
+      {{ lot.overdueSince || lot.aside ? '▲ ' : lot.lossAvoidedPerKg > 0.15 ? '▲ eat now: ' : ''
+      }}{{ lot.stage === 'fresh' ? inUnits(lot.why) : until }}
+    </p>
+    <div class="row">
+      <ElButton
+        type="primary"
+        :disabled="busy"
+        :aria-label="`Use ${lot.pieces === null ? 'a little' : 'one'} of ${lot.code}`"
+        @click="$emit('use')"
+        >{{ lot.pieces === null ? `Use ${weight(littleG)}` : 'Use one' }}</ElButton
+      >
+      <ElButton v-if="opens" :disabled="busy" :aria-label="`Open one of ${lot.code}`" @click="$emit('open')"
+        >Open one</ElButton
+      >
+      <ElButton :aria-label="`Use some of ${lot.code}`" @click="$emit('some')">Use some</ElButton>
+    </div>
+    <TakeForm v-if="some" :lot="lot" kind="use" @done="$emit('done')" />
+  </article>
+</template>
+
+<style scoped>
+article {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 4px;
+  align-content: end;
+  align-self: end;
+  position: relative;
+  /* far off the screen it is not laid out */
+  content-visibility: auto;
+  contain-intrinsic-size: auto 180px;
+}
+.board {
+  height: 7px;
+  background: var(--rope);
+  opacity: 0.6;
+  margin: -3px -12px 3px;
+}
+.slip {
+  justify-self: end;
+  max-width: 210px;
+  margin: 0 0 -12px;
+  padding: 6px 10px;
+  background: color-mix(in srgb, var(--stock) 26%, var(--card));
+  border: 1px solid var(--stock);
+  transform: rotate(-1.5deg);
+  font-style: italic;
+  font-size: 14px;
+  z-index: 1;
+}
+.slip::before {
+  content: '';
+  position: absolute;
+  top: -4px;
+  left: 50%;
+  width: 8px;
+  height: 8px;
+  border-radius: 50%;
+  background: var(--bad);
+}
+.verdict {
+  font: 600 13px var(--font);
+  margin-left: 6px;
+}
+.verdict.more {
+  color: var(--good);
+}
+.verdict.never {
+  color: var(--bad);
+}
+.tagged {
+  font: 500 13px var(--font);
+  border: 1px solid var(--wall);
+  border-radius: 3px 8px 8px 3px;
+  padding: 0 8px 0 6px;
+  margin: 0 6px;
+}
+a {
+  color: var(--ink);
+}
+</style>

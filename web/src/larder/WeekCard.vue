@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import type { LarderView } from '@vadose/contract/larder'
+import { computed } from 'vue'
+import { cropColour, lotName } from '../almanac'
+import { weekdayOf, weight } from '../households'
+
+/** Seven days of pots that save what would be lost. */
+const props = defineProps<{ view: LarderView }>()
+const pots = computed(() =>
+  props.view.week.pots.flatMap((pot) => {
+    const lot = props.view.lots.find(({ code }) => code === pot.code)
+    return lot ? [{ ...pot, lot }] : []
+  }),
+)
+const most = computed(() => Math.max(1, ...pots.value.map(({ savesG }) => savesG)))
+</script>
+
+<template>
+  <section class="card">
+    <h2>So that nothing is lost this week</h2>
+    <p v-if="pots.length === 0" class="soft">Nothing is waiting: everything keeps longer than a fortnight.</p>
+    <template v-else>
+      <p class="soft">a pot a day, what would be lost soonest first</p>
+      <ul class="bare rows">
+        <li v-for="pot in pots" :key="pot.code">
+          <span class="day">{{ weekdayOf(pot.on).slice(0, 3) }}</span>
+          <RouterLink :to="{ path: '/kitchen', query: { lots: pot.code } }"
+            ><strong>{{ lotName(pot.lot) }}</strong></RouterLink
+          >
+          <span class="soft">{{ weight(pot.useG) }}</span>
+          <i
+            class="saves"
+            :style="{ width: `${8 + (pot.savesG / most) * 52}px`, '--crop': cropColour(pot.lot.crop) }"
+            :title="`saves ${weight(pot.savesG)}`"
+          ></i>
+        </li>
+      </ul>
+      <p>
+        <strong class="figure">{{ weight(view.week.savedG) }} saved</strong>
+        <span class="soft"> of {{ weight(view.week.atRiskG) }} that a fortnight would cost</span>
+      </p>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: 38px 1fr auto 64px;
+  gap: 8px;
+  align-items: center;
+  padding: 7px 0;
+}
+.day {
+  font: 650 15px var(--font-head);
+}
+.saves {
+  height: 11px;
+  border-radius: 3px;
+  background: repeating-linear-gradient(
+    115deg,
+    var(--crop) 0 5px,
+    color-mix(in srgb, var(--crop) 60%, var(--card)) 5px 8px
+  );
+}
+</style>

@@ -1,0 +1,68 @@
+import type { LarderLot } from '@vadose/contract/larder'
+import { cropOf, lotName } from '../almanac'
+import { containerOf } from './shapes'
+
+export interface Wanted {
+  order: 'shelves' | 'eat-first'
+  /** what was typed: a crop, a dish, a note, a month */
+  typed: string
+  /** jars, bags, what lies loose … */
+  container: string | undefined
+  source: 'grown' | 'bought' | 'noted' | undefined
+}
+
+const monthWords = (date: string) =>
+  new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
+    new Date(`${date}T12:00Z`),
+  )
+
+/** All that a line can be found by, in small letters. */
+export const wordsOf = (lot: LarderLot): string =>
+  [
+    lot.code,
+    lotName(lot),
+    cropOf(lot.crop).name,
+    ...cropOf(lot.crop).synonyms,
+    lot.form,
+    lot.variety,
+    lot.bed,
+    lot.place,
+    lot.note,
+    lot.source,
+    lot.unit,
+    monthWords(lot.broughtOn),
+  ]
+    .join(' ')
+    .toLowerCase()
+
+/**
+ * Lines that fit, on their shelves: what is set aside first, then place by place; or all in one, soonest lost first.
+ * @param walk names of the places in the order they are walked
+ */
+export function shelvesOf(
+  lots: readonly LarderLot[],
+  walk: readonly string[],
+  { order, typed, container, source }: Wanted,
+) {
+  const words = typed.toLowerCase().split(/\s+/).filter(Boolean)
+  const fit = lots.filter(
+    (lot) =>
+      (container === undefined || containerOf(lot) === container) &&
+      (source === undefined ||
+        (source === 'noted'
+          ? lot.note !== null
+          : source === 'grown'
+            ? lot.source === 'grown'
+            : lot.source !== 'grown')) &&
+      (words.length === 0 || words.every((word) => wordsOf(lot).includes(word))),
+  )
+  if (order === 'eat-first') return fit.length > 0 ? [{ place: 'soonest lost first', lots: fit }] : []
+  const aside = fit.filter((lot) => lot.aside)
+  const kept = fit.filter((lot) => !lot.aside)
+  const at = (name: string) => (walk.includes(name) ? walk.indexOf(name) : walk.length)
+  const names = [...new Set(kept.map((lot) => lot.place ?? 'somewhere'))].sort((a, b) => at(a) - at(b))
+  return [
+    ...(aside.length > 0 ? [{ place: 'Set aside, to be used soon', lots: aside }] : []),
+    ...names.map((place) => ({ place, lots: kept.filter((lot) => (lot.place ?? 'somewhere') === place) })),
+  ]
+}
