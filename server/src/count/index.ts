@@ -1,2 +1,1 @@
-export { serveCount } from './routes'
 export { writeWholeCount } from './write'

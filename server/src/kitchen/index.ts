@@ -1,2 +1,1 @@
-export { serveKitchen } from './routes'
 export { writeDish } from './write'

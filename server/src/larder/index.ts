@@ -1,2 +1,1 @@
-export { serveLarder } from './routes'
 export { writeStock } from './write'
