@@ -2,6 +2,7 @@ import { ofHousehold } from './endpoint'
 import { lotViews } from './households'
 import { form, lotRow, unit } from './lots'
 import {
+  between,
   bool,
   civilDate,
   closed,
@@ -121,4 +122,22 @@ export const readMadeOf = ofHousehold('made-of', {
   path: '/lots/:code/made-of',
   says: 'What went into a lot, back to the beds it grew in.',
   answer: madeOf,
+})
+
+/** After a power cut: what was done with each lot of bags. */
+export const bookPowerCut = ofHousehold('power-cut', {
+  method: 'POST',
+  path: '/kitchen/power-cuts',
+  says: 'Books what became of the bags in a freezer whose power was off, lot by lot.',
+  body: closed({
+    requestId,
+    hoursOff: between(0.1, 2000),
+    bags: listOf(closed({ code: textUpTo(10), verdict: oneOf('keep', 'refreeze', 'cook', 'throw-out') }), {
+      minItems: 1,
+      maxItems: 500,
+    }),
+  }),
+  answer: closed({ kept: number, thrownOut: number, entry: number, code: words }),
+  status: 201,
+  stale: lotViews,
 })

@@ -53,6 +53,8 @@ const lotFields = {
   variety: nullable(words),
   bed: nullable(words),
   broughtOn: civilDate,
+  /** to the minute, of what is here */
+  broughtAt: optional(instant),
   stage,
   placeId: nullable(uuid),
   place: nullable(words),

@@ -23,6 +23,8 @@ export const jobView = closed({
     'cut-scapes',
     'lift',
     'plant',
+    'seal',
+    'taste',
   ),
   dueOn: civilDate,
   why: words,
@@ -40,6 +42,8 @@ export const jobView = closed({
   plantG: nullable(number),
   /** what is to be used up: how much of it there is */
   useG: nullable(number),
+  /** jars whose lids are pressed */
+  jars: nullable(number),
 })
 export type JobView = Static<typeof jobView>
 

@@ -1,5 +1,5 @@
 import type { Step, StockOf } from './steps'
-import { uses } from './steps'
+import { lift, uses } from './steps'
 
 const stock = (on: string, place: string, lines: StockOf[]): Step => ({
   on,
@@ -95,6 +95,7 @@ export const kitchen: Step[] = [
   ]),
   stock('2026-10-01', 'Fridge', [
     {
+      place: 'North room',
       crop: 'cabbage-white',
       name: 'Kraut',
       form: 'brined',
@@ -137,4 +138,10 @@ export const kitchen: Step[] = [
       place: 'Upright freezer',
     },
   },
+  // what came in last evening and waits for the pan
+  lift('2026-10-01', 17, 'bean-runner', 'Scarlet Row', 'Bed 8', 0.4, [
+    { heap: 'sound', weightG: 2600, place: 'Fridge' },
+  ]),
+  lift('2026-10-01', 17, 'raspberry', 'Autumn Row', 'Hedge', 0.6, [{ heap: 'sound', weightG: 900, place: 'Fridge' }]),
+  lift('2026-10-01', 17, 'kale', 'Curled', 'Bed 12', 0.6, [{ heap: 'sound', weightG: 1600, place: 'Fridge' }]),
 ]

@@ -24,7 +24,7 @@ const inTab = computed(() =>
     ? 'line'
     : ['lot', 'tag', 'check', 'sort', 'right', 'freeze'].includes(String(route.name))
       ? 'stores'
-      : ['kitchen', 'count', 'add-stock', 'evening'].includes(String(route.name))
+      : ['kitchen', 'count', 'add-stock', 'evening', 'evening-clock', 'power-cut'].includes(String(route.name))
         ? 'larder'
         : route.name === 'beds'
           ? 'bring-in'

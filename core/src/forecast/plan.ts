@@ -3,7 +3,7 @@ import type { Stand } from '../beds'
 import { addDays, clockTimeOf, daysBetween, type CivilDate } from '../households'
 import { conditioningDays } from '../line'
 import { asideWords, jarDay } from '../lots'
-import { dryerJobs, dryingJobs, jarJob, overdueJob, storedJobs, useUpJob, type Job } from '../round'
+import { dryerJobs, dryingJobs, jarJob, overdueJob, sealJob, storedJobs, tasteJob, useUpJob, type Job } from '../round'
 import { bedJobs, plantingJobs } from './beds'
 import { curingOfLot, dryerOf } from './curing'
 import type { House } from './house'
@@ -66,6 +66,7 @@ function lotJobs(house: House, lot: LotState): Job[] {
       ? [useUpJob(addDays(house.today, -soon.age), soon.days, house.today, aside ? asideWords[aside.why] : undefined)]
       : []
   }
+  const kitchen = madeJobs(house, lot)
   const keeping = keepingOf(house, lot)
   return house.once(lot, 'jobs', [keeping, house.today], () => {
     const { storedAtMs, checks } = lot.history
@@ -76,6 +77,7 @@ function lotJobs(house: House, lot: LotState): Job[] {
       return [
         overdueJob(since, checked.length > 0 ? house.dateOf(checked.at(-1)!.atMs) : null, house.today),
         ...planting,
+        ...kitchen,
       ]
     }
     const jobs = storedJobs(
@@ -89,8 +91,26 @@ function lotJobs(house: House, lot: LotState): Job[] {
       },
       house.today,
     )
-    return [...jobs, ...planting]
+    return [...jobs, ...planting, ...kitchen]
   })
+}
+
+/** lids are asked about for so many days; who did not look then finds out at the next look */
+const sealDays = 14
+
+/** What jars and crocks ask for in their first days. */
+function madeJobs(house: House, lot: LotState): Job[] {
+  const { made, checks, note } = lot.history
+  if (!made) return []
+  const on = house.dateOf(made.atMs)
+  if (made.form === 'jarred' && checks.length === 0 && daysBetween(on, house.today) <= sealDays) {
+    return [sealJob(on, lot.pieces)]
+  }
+  if (made.form === 'brined' && made.tasteAfterDays && house.placeOf(lot)?.kind !== 'fridge') {
+    const tasted = note && note.atMs > made.atMs ? house.dateOf(note.atMs) : null
+    return [tasteJob(on, made.tasteAfterDays, tasted, house.today)]
+  }
+  return []
 }
 
 function lineJobs(house: House, lot: LotState): Job[] {

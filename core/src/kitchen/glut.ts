@@ -24,12 +24,16 @@ export interface Kitchen {
   kgPerTray: number
   freezerLitres: number
   altitudeM: number
+  /** minutes until the pan boils, each evening; what goes in raw is done meanwhile */
+  boilMinutes?: number
 }
 
 export interface GlutPlan {
   batches: {
     crop: string
     cut: string
+    /** in water or steam, minutes; 0 for what goes on the tray raw */
+    blanchMinutes: number
     kg: number
     startInHours: number
     minutes: number
@@ -45,7 +49,7 @@ export interface GlutPlan {
 /** Half a kilo to four litres of water. @source NCHFP: a gallon a pound; practice takes half a kilo to 4 L (recalled) */
 const kgPerLitreOfWater = 0.5 / 4
 /** Judgement: washing, draining and spreading out one batch, minutes. */
-const handlingMinutes = 6
+export const handlingMinutes = 6
 const rawMinutesPerKg = 12
 
 /** Hours after picking within which it should be in the freezer: judgement from “the same day, a day or two at most”. */
@@ -55,6 +59,10 @@ export function freezeWithinHours(crop: Crop): number {
   if (crop.group === 'legume') return 30
   return 48
 }
+
+/** In the fridge what was picked ages so much slower than in the kitchen. Judgement. */
+const fridgeAges = 0.5
+export const hoursAged = (hours: number, inFridge: boolean): number => hours * (inFridge ? fridgeAges : 1)
 
 /**
  * Which batches to freeze on which evening: the heaps that can be in time first, batch by batch, as pan, time, trays and
@@ -81,6 +89,8 @@ export function glutPlan(heaps: readonly GlutHeap[], evenings: readonly FreeTime
     return {
       heap,
       cut: how.cut,
+      blanched: minutes > 0,
+      blanchMinutes: minutes,
       left: heap.kg,
       deadline: freezeWithinHours(heap.crop) - heap.hoursSincePicking,
       batchKg: minutes > 0 ? kitchen.panLitres * kgPerLitreOfWater : 1,
@@ -103,7 +113,17 @@ export function glutPlan(heaps: readonly GlutHeap[], evenings: readonly FreeTime
       const start = evening.inHours + minute / 60
       const inFreezer = loads.filter((l) => l.at > start - 24).reduce((sum, l) => sum + l.kg, 0)
       const roomKg = Math.min(perDay - inFreezer, kitchen.trays * kitchen.kgPerTray - onTrays)
-      const next = order.find((w) => minute + w.batchMinutes <= evening.hours * 60 + 1e-9)
+      const fits = order.filter((w) => minute + w.batchMinutes <= evening.hours * 60 + 1e-9)
+      const boils = kitchen.boilMinutes ?? 0
+      let next = fits[0]
+      if (next?.blanched && minute < boils) {
+        // raw ones are spread while the water heats; with none left one waits for it
+        next = fits.find((w) => !w.blanched)
+        if (!next) {
+          minute = boils
+          continue
+        }
+      }
       if (!next || roomKg < 0.05) {
         for (const w of open) {
           w.blocked = !next ? 'time' : perDay - inFreezer < 0.05 ? 'freezer' : 'trays'
@@ -115,6 +135,7 @@ export function glutPlan(heaps: readonly GlutHeap[], evenings: readonly FreeTime
       batches.push({
         crop: next.heap.crop.id,
         cut: next.cut,
+        blanchMinutes: next.blanchMinutes,
         kg,
         startInHours: start,
         minutes: next.batchMinutes,

@@ -239,6 +239,8 @@ export function lotHistory(events: readonly LotEvent[], origin?: LotHistory): Lo
       else h.turnedAtMs = e.atMs
     }
     if (e.kind === 'frozen') h.frozen = { atMs: e.atMs, prepared: d.prepared ?? '' }
+    // refrozen, it has less time left
+    if (e.kind === 'noted' && d.lifeDays) h.lifeDays = d.lifeDays
     if (e.kind === 'noted' && d.verdict) h.verdict = d.verdict
     else if (e.kind === 'noted') h.note = d.text ? { atMs: e.atMs, text: d.text } : null
     // what goes into a dish has names of its own

@@ -17,6 +17,8 @@ export type JobKind =
   | 'cut-scapes'
   | 'lift'
   | 'plant'
+  | 'seal'
+  | 'taste'
 
 export interface Job {
   kind: JobKind
@@ -201,3 +203,18 @@ export function useUpJob(from: CivilDate, withinDays: number, today: CivilDate, 
         : 'Its time is over: use what is good today.',
   }
 }
+
+/** A lid that was not drawn in shows within a day; later nobody knows since when. */
+export const sealJob = (jarredOn: CivilDate, jars: number | null): Job => ({
+  kind: 'seal',
+  dueOn: addDays(jarredOn, 1),
+  why: `Press every lid${jars ? ` of the ${jars}` : ''}: it does not give, and lifts with the jar. Today one that gives can still go into the fridge.`,
+})
+
+/** A ferment is tasted every few days from a day on, until it goes into the cold. Common practice, no source. */
+const tasteEveryDays = 3
+export const tasteJob = (saltedOn: CivilDate, afterDays: number, lastOn: CivilDate | null, today: CivilDate): Job => ({
+  kind: 'taste',
+  dueOn: lastOn ? addDays(lastOn, tasteEveryDays) : addDays(saltedOn, afterDays),
+  why: `Day ${daysBetween(saltedOn, today)}: sour enough, and it goes into the cold. Everything under the brine, no slime, no coloured mould.`,
+})

@@ -1,8 +1,8 @@
-import { listRecipes, makeDish, readMadeOf } from '@vadose/contract/kitchen'
+import { bookPowerCut, listRecipes, makeDish, readMadeOf } from '@vadose/contract/kitchen'
 import { codeIn, lotByCode, lotRow } from '../lots'
 import type { Server } from '../serve'
 import { madeOf, recipesOf } from './view'
-import { writeDish } from './write'
+import { writeDish, writePowerCut } from './write'
 
 export function serveKitchen(server: Server): void {
   server.household(makeDish, async (visit, { body }) => {
@@ -23,4 +23,8 @@ export function serveKitchen(server: Server): void {
     const house = await visit.house()
     return visit.read((db) => madeOf(db, visit.id, house, codeIn(params.code)))
   })
+
+  server.household(bookPowerCut, (visit, { body: { hoursOff, bags, requestId } }) =>
+    visit.write((db, moment) => writePowerCut(db, moment, hoursOff, bags, requestId)),
+  )
 }

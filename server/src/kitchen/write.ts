@@ -1,7 +1,7 @@
 import type { NewDish } from '@vadose/contract/kitchen'
 import { pantry } from '@vadose/core/almanac'
 import { cropIn, cropNow } from '@vadose/core/forecast'
-import { dishOf, type DishLot } from '@vadose/core/kitchen'
+import { bagAfterCut, dishOf, type BagVerdict, type DishLot } from '@vadose/core/kitchen'
 import { codeStem, eventSays, nextLotCode } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
 import { almanacOf } from '../almanac'
@@ -91,4 +91,27 @@ async function addDish(
     splitFrom: main?.id ?? null,
   })
   return { id, code }
+}
+
+/** Books what became of each lot of bags after a power cut, all or none. */
+export async function writePowerCut(
+  db: Client,
+  { householdId, nowMs }: Moment,
+  hoursOff: number,
+  bags: readonly { code: string; verdict: BagVerdict }[],
+  requestId: string,
+) {
+  const almanac = await almanacOf(db, householdId)
+  const says = `power off for ${Math.round(hoursOff * 10) / 10} h`
+  let thrownOut = 0
+  let last = { code: '', entry: 0 }
+  for (const { code, verdict } of [...bags].sort((a, b) => (a.code < b.code ? -1 : 1))) {
+    const row = await lockLot(db, householdId, code.toUpperCase())
+    if (!row) throw new Refusal('not-found', `There is no lot ${code}.`, 'bags')
+    const events = bagAfterCut(verdict, await historyOf(db, householdId, row.id), says, nowMs)
+    await enter(db, householdId, row.id, new Date(nowMs), events, requestId, cropIn(almanac, row.crop))
+    if (verdict === 'throw-out') thrownOut++
+    last = { code: row.code, entry: (await eventsOfLots(db, householdId, [row.id])).at(-1)!.id }
+  }
+  return { kept: bags.length - thrownOut, thrownOut, ...last }
 }

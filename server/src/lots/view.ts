@@ -25,6 +25,8 @@ import { airflowAt, conditioningDays, conditioningVerdict } from '@vadose/core/l
 import { eventSays, jarDay, lastActed, standing, struckIn, type LotEvent } from '@vadose/core/lots'
 import type { FullLotRow } from './queries'
 
+const iso = (ms: number) => new Date(ms).toISOString()
+
 /** A lot as a line of a list. */
 export const lotRow = (house: House, lot: LotState): LotRow => ({
   code: lot.code,
@@ -34,6 +36,7 @@ export const lotRow = (house: House, lot: LotState): LotRow => ({
   variety: lot.variety,
   bed: lot.bed,
   broughtOn: lot.broughtOn,
+  broughtAt: iso(lot.history.broughtAtMs),
   stage: lot.stage,
   placeId: lot.placeId,
   place: house.place(lot.placeId)?.name ?? null,
@@ -127,8 +130,6 @@ const eventView = (
   undoable: event === last && event.acted === true,
   other: event.details.code ?? null,
 })
-
-const iso = (ms: number) => new Date(ms).toISOString()
 
 export function dryerView(house: House, lot: LotState): DryerView {
   const { loads } = lot.history

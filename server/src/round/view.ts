@@ -38,6 +38,8 @@ const titles: Record<JobView['kind'], (what: string, feels: string, marked: stri
   'cut-scapes': (what) => `Cut the scapes of the ${what}`,
   lift: (what) => `Lift the ${what}`,
   plant: (what) => `Plant the ${what}`,
+  seal: (what) => `Press the lids of the ${what}`,
+  taste: (what) => `Taste the ${what}`,
 }
 
 /** A job in the household's words. */
@@ -69,6 +71,7 @@ export function jobView(house: House, job: PlannedJob): JobView {
     basis,
     overdue: kind === 'overdue' && lot ? { lookAt: keepingOf(house, lot).lookAt, weightG: lot.weightG } : null,
     plantG: kind === 'plant' && lot ? lot.weightG : null,
+    jars: kind === 'seal' && lot ? (lot.pieces ?? 1) : null,
     useG: kind === 'use' && lot ? lot.weightG : null,
   }
 }

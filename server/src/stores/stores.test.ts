@@ -106,6 +106,8 @@ describe('the larder', () => {
     expect(view.totals).toEqual([
       {
         crop: 'garlic-hardneck',
+        name: null,
+        otherG: 0,
         weightG: view.weightG,
         pieces: 84 + 12 + 2,
         uncountedG: 0,

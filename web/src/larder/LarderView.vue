@@ -58,6 +58,9 @@ const takes = (lot: LarderLot) =>
   lot.pieces === null
     ? { weightG: Math.min(lot.weightG, Math.max(handfulG, Math.round(lotCrop(lot).pieceG.value))) }
     : { pieces: 1 }
+const freezers = computed(
+  () => new Map((places.value ?? []).filter(({ kind }) => kind === 'freezer').map(({ id, name }) => [name, id])),
+)
 const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge')?.id)
 </script>
 
@@ -73,6 +76,7 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
         </p>
         <div class="acts">
           <RouterLink class="el-button" to="/kitchen">In the kitchen&nbsp;<kbd>k</kbd></RouterLink>
+          <RouterLink class="el-button" to="/evening">An evening of freezing</RouterLink>
           <RouterLink class="el-button" to="/shelf">Put on the shelf</RouterLink>
           <RouterLink class="el-button el-button--primary" to="/count">Count the shelves</RouterLink>
         </div>
@@ -133,7 +137,15 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
           :key="shelf.place"
           :style="{ flex: `${shelf.lots.length} 1 ${Math.min(3, shelf.lots.length) * 250}px` }"
         >
-          <h2 class="place">{{ shelf.place }}</h2>
+          <h2 class="place">
+            {{ shelf.place }}
+            <RouterLink
+              v-if="freezers.has(shelf.place)"
+              class="soft"
+              :to="{ path: '/power-cut', query: { place: freezers.get(shelf.place) } }"
+              >the power was off?</RouterLink
+            >
+          </h2>
           <div class="shelf">
             <ShelfLine
               v-for="lot in shelf.lots"
@@ -171,7 +183,7 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
   display: flex;
   flex-wrap: wrap;
   gap: 18px 30px;
-  align-items: end;
+  align-items: start;
 }
 .wall > section {
   min-width: 0;

@@ -77,8 +77,7 @@ article {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 4px;
-  align-content: end;
-  align-self: end;
+  align-content: start;
   position: relative;
   /* far off the screen it is not laid out */
   content-visibility: auto;
@@ -91,9 +90,11 @@ article {
   margin: -3px -12px 3px;
 }
 .slip {
-  justify-self: end;
-  max-width: 210px;
-  margin: 0 0 -12px;
+  position: absolute;
+  right: -6px;
+  top: -14px;
+  max-width: 60%;
+  margin: 0;
   padding: 6px 10px;
   background: color-mix(in srgb, var(--stock) 26%, var(--card));
   border: 1px solid var(--stock);

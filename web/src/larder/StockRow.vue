@@ -164,6 +164,10 @@ const weightText = computed(() =>
   color: var(--soft);
   margin: 0;
 }
+
+.read .soft {
+  margin-left: 8px;
+}
 .read {
   margin: 0;
 }

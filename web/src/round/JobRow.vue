@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { listPlaces } from '@vadose/contract/places'
 import type { JobView } from '@vadose/contract/round'
 import { daysBetween } from '@vadose/core/households'
 import { ElButton, ElInput } from 'element-plus'
@@ -9,6 +10,7 @@ import { EndTests } from '../line'
 import { useAct, WeighField } from '../lots'
 import { inUnits } from '../households'
 import { ReadField } from '../places'
+import { useView } from '../view'
 
 const props = defineProps<{ job: JobView; placeId: string; today: string; where?: string }>()
 const { act, refusal, busy } = useAct()
@@ -22,6 +24,8 @@ const bringIn = computed(() => {
   const { crop, bed, variety } = atBed.value!
   return { path: '/bring-in', query: { crop, bed, ...(variety ? { variety } : {}) } }
 })
+const { answer: places } = useView(listPlaces)
+const cold = computed(() => places.value?.find(({ kind }) => kind === 'fridge')?.id)
 const bed = ref('')
 const plantAll = (code: string) => act(code, { act: 'plant', weightG: props.job.plantG!, bed: bed.value.trim() })
 </script>
@@ -70,6 +74,24 @@ const plantAll = (code: string) => act(code, { act: 'plant', weightG: props.job.
           @click="act(job.code, { act: 'lose', weightG: job.overdue.weightG, cause: 'past its time' })"
           >All gone</ElButton
         >
+      </template>
+      <template v-else-if="job.kind === 'seal' && job.code">
+        <ElButton
+          type="primary"
+          :disabled="busy"
+          @click="act(job.code, { act: 'check', lookedAt: job.jars ?? 1, faults: [] })"
+          >All drawn in</ElButton
+        >
+        <RouterLink class="el-button" :to="`/lots/${job.code}/check`">One is not</RouterLink>
+      </template>
+      <template v-else-if="job.kind === 'taste' && job.code">
+        <ElButton :disabled="busy" @click="act(job.code, { act: 'note', text: 'tasted: not sour enough yet' })"
+          >Not yet</ElButton
+        >
+        <ElButton v-if="cold" type="primary" :disabled="busy" @click="act(job.code, { act: 'move', placeId: cold })"
+          >Into the fridge</ElButton
+        >
+        <RouterLink v-else class="el-button" :to="`/lots/${job.code}`">Into the cold</RouterLink>
       </template>
       <RouterLink v-else-if="job.kind === 'check'" class="el-button el-button--primary" :to="`/lots/${job.code}/check`"
         >Start check</RouterLink

@@ -1,0 +1,107 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { cropById } from '../almanac'
+import { actSays, boilMinutes, delayed, glutPlan, scoreOf, trayMinutes, type GlutHeap } from './index'
+
+const boils = boilMinutes(8, 2.5, 430)
+const kitchen = { panLitres: 8, trays: 6, kgPerTray: 1.5, freezerLitres: 300, altitudeM: 430, boilMinutes: boils }
+const heap = (id: string, kg: number, hoursSincePicking = 4): GlutHeap => ({
+  crop: cropById(id),
+  kg,
+  hoursSincePicking,
+})
+const evening = { inHours: 2, hours: 4 }
+const plan = glutPlan([heap('raspberry', 0.9), heap('sweetcorn', 2), heap('bean-green', 3)], [evening], kitchen)
+const score = scoreOf(plan.batches, evening.inHours, boils)
+
+describe('water on the stove', () => {
+  it('8 litres from the tap on a 2.5 kW plate boil in about half an hour (energy balance, textbook heat of water)', () => {
+    // 8 kg · 4.186 kJ/(kg·K) · 84.6 K = 2,833 kJ; at 0.7 · 2.5 kW: 1,619 s
+    expect(boils).toBeCloseTo(27, 0)
+    expect(boilMinutes(8, 2.5, 3000)).toBeLessThan(boils)
+    expect(() => boilMinutes(8, 0.1)).toThrow()
+  })
+})
+
+describe('an evening as a score', () => {
+  it('puts the water on in time and does what goes in raw meanwhile', () => {
+    expect(score.waterOn).not.toBeNull()
+    expect(score.boils! - score.waterOn!).toBeGreaterThanOrEqual(Math.floor(boils))
+    const raw = score.notes.find(({ crop, lane }) => crop === 'raspberry' && lane === 'hands')!
+    expect(raw.from).toBeLessThan(score.boils!)
+    expect(score.acts[0]!.at).toBeLessThanOrEqual(score.waterOn!)
+  })
+  it('has one batch in the pan at a time, cooled as long as it boiled, and a tray until it is hard', () => {
+    const pan = score.notes.filter(({ lane }) => lane === 'pan').sort((a, b) => a.from - b.from)
+    expect(pan.length).toBeGreaterThan(3)
+    pan.slice(1).forEach((note, i) => expect(note.from).toBeGreaterThanOrEqual(pan[i]!.to))
+    for (const { batch, from, to } of pan) {
+      const water = score.notes.find((note) => note.lane === 'water' && note.batch === batch)!
+      expect(water.to - water.from).toBe(to - from - 1)
+      const tray = score.notes.find((note) => note.lane === 'trays' && note.batch === batch)!
+      expect(tray.from).toBe(water.to)
+      expect(tray.to - tray.from).toBe(trayMinutes)
+    }
+  })
+  it('names the longest time with nothing to do, and what is in the freezer', () => {
+    expect(score.idle!.to - score.idle!.from).toBeGreaterThan(60)
+    expect(score.freezer.at(-1)!.kg).toBeCloseTo(plan.kgFrozen, 9)
+  })
+  it('moves what is still to come when the water does not boil yet', () => {
+    const later = delayed(score.acts, score.boils!, 5)
+    expect(later.filter((act, i) => act.at === score.acts[i]!.at).length).toBeGreaterThan(0)
+    expect(later.find(({ what }) => what === 'into-pan')!.at).toBe(
+      score.acts.find(({ what }) => what === 'into-pan')!.at + 5,
+    )
+    expect(
+      actSays(
+        score.acts.find(({ what }) => what === 'into-pan')!,
+        'beans',
+      ),
+    ).toMatch(/minutes from when it boils again/)
+  })
+  it('property: nothing goes into the pan before it boils, and everything is bagged once', () => {
+    const kinds = fc.constantFrom('sweetcorn', 'pea', 'bean-green', 'carrot', 'raspberry', 'spinach')
+    const heaps = fc.uniqueArray(fc.record({ id: kinds, kg: fc.double({ min: 0.2, max: 4, noNaN: true }) }), {
+      minLength: 1,
+      maxLength: 4,
+      selector: ({ id }) => id,
+    })
+    fc.assert(
+      fc.property(heaps, fc.double({ min: 1, max: 6, noNaN: true }), (of, hours) => {
+        const { batches } = glutPlan(
+          of.map(({ id, kg }) => heap(id, kg, 1)),
+          [{ inHours: 1, hours }],
+          kitchen,
+        )
+        const { notes, acts } = scoreOf(batches, 1, boils)
+        for (const { lane, from } of notes) if (lane === 'pan') expect(from).toBeGreaterThanOrEqual(boils - 1)
+        expect(acts.filter(({ what }) => what === 'bag')).toHaveLength(batches.length)
+        for (const b of batches) expect((b.startInHours - 1) * 60 + b.minutes).toBeLessThanOrEqual(hours * 60 + 0.01)
+      }),
+      { numRuns: 60 },
+    )
+  })
+  it('twelve crops and three evenings are planned', () => {
+    const many = [
+      'sweetcorn',
+      'pea',
+      'bean-green',
+      'carrot',
+      'raspberry',
+      'spinach',
+      'broccoli',
+      'courgette',
+      'kale',
+      'strawberry',
+      'pepper',
+      'cauliflower',
+    ]
+    const big = glutPlan(
+      many.map((id) => heap(id, 3)),
+      [0, 24, 48].map((inHours) => ({ inHours, hours: 4 })),
+      kitchen,
+    )
+    expect(big.kgFrozen + big.leftOver.reduce((sum, { kg }) => sum + kg, 0)).toBeCloseTo(36, 6)
+  })
+})

@@ -1,0 +1,239 @@
+<script setup lang="ts">
+import type { Score } from '@vadose/core/kitchen'
+import { computed } from 'vue'
+import { cropColour, cropOf } from '../almanac'
+import { clockAt } from './evening'
+
+/** The evening as a score: hands, stove, pan, cold water, trays and freezer as lanes, batches as notes. */
+const props = defineProps<{ score: Score; from: string; hours: number; mostKg: number }>()
+const left = 92
+const width = 860
+const lanes = ['hands', 'stove', 'pan', 'water', 'trays', 'freezer'] as const
+const names = { hands: 'Hands', stove: 'Stove', pan: 'Pan', water: 'Cold water', trays: 'Trays', freezer: 'Freezer' }
+const laneY = { hands: 40, stove: 94, pan: 152, water: 200, trays: 248, freezer: 326 }
+const height = 384
+const ends = computed(() => Math.max(props.hours * 60, Math.min(props.score.ends, props.hours * 60 + 60)))
+const x = (minute: number) => left + (Math.min(minute, ends.value) / ends.value) * (width - left - 14)
+const ticks = computed(() =>
+  Array.from({ length: Math.floor(ends.value / 30) + 1 }, (_, i) => ({
+    at: i * 30,
+    label: clockAt(props.from, i * 30),
+    hour: i % 2 === 0,
+  })),
+)
+const of = (lane: string) => props.score.notes.filter((note) => note.lane === lane)
+/** trays lie above one another where they lie at the same time */
+const trays = computed(() => {
+  const rows: number[] = []
+  return of('trays').map((note) => {
+    let row = rows.findIndex((until) => until <= note.from)
+    if (row < 0) row = rows.push(0) - 1
+    rows[row] = note.to
+    return { ...note, row }
+  })
+})
+const trayH = computed(() => Math.min(13, 46 / Math.max(1, new Set(trays.value.map(({ row }) => row)).size)))
+const stove = computed(() => {
+  const { waterOn, boils, waterOff } = props.score
+  if (waterOn === null || boils === null || waterOff === null) return ''
+  const dips = of('pan').flatMap(({ from }) => [
+    `L${x(from)} ${laneY.stove - 8}`,
+    `L${x(from + 1)} ${laneY.stove - 15}`,
+  ])
+  return `M${x(waterOn)} ${laneY.stove + 16}L${x(boils)} ${laneY.stove - 15}${dips.join('')}L${x(waterOff)} ${laneY.stove - 15}V${laneY.stove + 16}Z`
+})
+const frozen = computed(() => {
+  const y = (kg: number) => laneY.freezer + 26 - (Math.min(kg, props.mostKg) / props.mostKg) * 46
+  let d = `M${left} ${laneY.freezer + 26}`
+  let last = 0
+  for (const { at, kg } of props.score.freezer) {
+    d += `L${x(at)} ${y(last)}L${x(at)} ${y(kg)}`
+    last = kg
+  }
+  return `${d}L${x(ends.value)} ${y(last)}V${laneY.freezer + 26}Z`
+})
+const inFreezer = computed(() => props.score.freezer.at(-1)?.kg ?? 0)
+const says = computed(
+  () =>
+    `${of('pan').length} batches in the pan. ${props.score.waterOn === null ? '' : `Water on ${clockAt(props.from, props.score.waterOn)}, boils ${clockAt(props.from, props.score.boils!)}.`} ${inFreezer.value.toFixed(1)} of ${props.mostKg.toFixed(1)} kg that may be frozen in a day.`,
+)
+</script>
+
+<template>
+  <figure class="chart">
+    <svg :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="says">
+      <defs>
+        <pattern id="score-hands" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
+          <path d="M0 0v7" stroke="var(--card)" stroke-width="1.6" opacity="0.55" />
+        </pattern>
+        <pattern id="score-water" width="8" height="6" patternUnits="userSpaceOnUse">
+          <path d="M0 4q2-2.500 4 0t4 0" fill="none" stroke="var(--card)" stroke-width="1.2" />
+        </pattern>
+      </defs>
+      <g v-for="t in ticks" :key="t.at">
+        <line :x1="x(t.at)" :x2="x(t.at)" y1="24" :y2="height - 30" class="grid-line" />
+        <text
+          v-if="t.hour || ends <= 240"
+          :x="x(t.at)"
+          y="15"
+          text-anchor="middle"
+          class="axis"
+          :class="{ hour: t.hour }"
+        >
+          {{ t.label }}
+        </text>
+      </g>
+      <g v-for="lane in lanes" :key="lane">
+        <text x="0" :y="laneY[lane] + 5" class="lane">{{ names[lane] }}</text>
+      </g>
+      <rect
+        v-for="(n, i) in of('hands')"
+        :key="`h${i}`"
+        :x="x(n.from)"
+        :y="laneY.hands - 13"
+        :width="Math.max(2, x(n.to) - x(n.from) - 1)"
+        height="26"
+        rx="3"
+        :style="{ fill: cropColour(n.crop) }"
+      >
+        <title>{{ clockAt(from, n.from) }}: batch {{ n.batch }}, {{ cropOf(n.crop).name.toLowerCase() }}</title>
+      </rect>
+      <rect
+        v-for="(n, i) in of('hands')"
+        :key="`hp${i}`"
+        :x="x(n.from)"
+        :y="laneY.hands - 13"
+        :width="Math.max(2, x(n.to) - x(n.from) - 1)"
+        height="26"
+        fill="url(#score-hands)"
+        pointer-events="none"
+      />
+      <path v-if="stove" :d="stove" class="stove" />
+      <text
+        v-if="score.waterOn !== null"
+        :x="Math.max(left, x(score.waterOn) - 4)"
+        :y="laneY.stove + 32"
+        class="axis red"
+      >
+        water on {{ clockAt(from, score.waterOn) }}
+      </text>
+      <text v-if="score.boils !== null" :x="x(score.boils) + 6" :y="laneY.stove + 8" class="axis red">
+        boils {{ clockAt(from, score.boils) }}
+      </text>
+      <g v-for="(n, i) in of('pan')" :key="`p${i}`">
+        <rect
+          :x="x(n.from)"
+          :y="laneY.pan - 15"
+          :width="Math.max(3, x(n.to) - x(n.from) - 1)"
+          height="30"
+          rx="3"
+          :style="{ fill: cropColour(n.crop) }"
+        >
+          <title>
+            batch {{ n.batch }}: {{ cropOf(n.crop).name.toLowerCase() }}, {{ n.kg.toFixed(1) }} kg,
+            {{ clockAt(from, n.from) }} to {{ clockAt(from, n.to) }}
+          </title>
+        </rect>
+        <text :x="(x(n.from) + x(n.to)) / 2" :y="laneY.pan - 19" text-anchor="middle" class="axis hour">
+          {{ n.batch }}
+        </text>
+      </g>
+      <g v-for="(n, i) in of('water')" :key="`w${i}`">
+        <rect
+          :x="x(n.from)"
+          :y="laneY.water - 11"
+          :width="Math.max(3, x(n.to) - x(n.from) - 1)"
+          height="22"
+          rx="3"
+          class="water"
+        />
+        <rect
+          :x="x(n.from)"
+          :y="laneY.water - 11"
+          :width="Math.max(3, x(n.to) - x(n.from) - 1)"
+          height="22"
+          fill="url(#score-water)"
+        />
+      </g>
+      <rect
+        v-for="(n, i) in trays"
+        :key="`t${i}`"
+        :x="x(n.from)"
+        :y="laneY.trays - 20 + n.row * (trayH + 1)"
+        :width="Math.max(3, x(n.to) - x(n.from))"
+        :height="trayH"
+        rx="3"
+        :style="{ fill: cropColour(n.crop) }"
+      >
+        <title>
+          batch {{ n.batch }}: {{ cropOf(n.crop).name.toLowerCase() }}, hard about {{ clockAt(from, n.to) }}
+        </title>
+      </rect>
+      <path :d="frozen" class="frozen" />
+      <line :x1="left" :x2="width - 14" :y1="laneY.freezer - 20" :y2="laneY.freezer - 20" class="most" />
+      <text :x="width - 16" :y="laneY.freezer + 18" text-anchor="end" class="axis hour">
+        {{
+          inFreezer >= mostKg - 0.05 ? 'full for today' : `${(mostKg - inFreezer).toFixed(1)} kg more may freeze today`
+        }}
+      </text>
+      <g v-if="score.idle && score.idle.from < ends">
+        <path :d="`M${x(score.idle.from)} ${laneY.hands - 4}v-5H${x(score.idle.to)}v5`" class="idle" />
+        <text
+          :x="(x(score.idle.from) + x(score.idle.to)) / 2"
+          :y="laneY.hands + 6"
+          text-anchor="middle"
+          class="axis nothing"
+        >
+          {{
+            Math.floor((score.idle.to - score.idle.from) / 60)
+              ? `${Math.floor((score.idle.to - score.idle.from) / 60)} h `
+              : ''
+          }}{{ (score.idle.to - score.idle.from) % 60 }} min with nothing to do
+        </text>
+      </g>
+      <line :x1="x(hours * 60)" :x2="x(hours * 60)" y1="24" :y2="height - 30" class="end" />
+    </svg>
+  </figure>
+</template>
+
+<style scoped>
+.lane {
+  font: 600 14px var(--font);
+  fill: var(--ink);
+}
+.hour {
+  fill: var(--ink);
+  font-weight: 650;
+}
+.stove {
+  fill: color-mix(in srgb, var(--bad) 20%, var(--card));
+  stroke: var(--bad);
+  stroke-width: 1.5;
+}
+.red {
+  fill: var(--bad);
+  font-weight: 600;
+}
+.water {
+  fill: var(--cold);
+}
+.frozen {
+  fill: color-mix(in srgb, var(--cold) 40%, var(--card));
+  stroke: var(--cold);
+}
+.most {
+  stroke: var(--cold);
+  stroke-dasharray: 5 4;
+}
+.idle {
+  fill: none;
+  stroke: var(--soft);
+}
+.nothing {
+  font-style: italic;
+}
+.end {
+  stroke: var(--ink);
+  stroke-width: 2.5;
+}
+</style>

@@ -1,0 +1,238 @@
+<script setup lang="ts">
+import { bookPowerCut } from '@vadose/contract/kitchen'
+import { listLots } from '@vadose/contract/lots'
+import { listPlaces } from '@vadose/contract/places'
+import { powerCut, type BagVerdict } from '@vadose/core/kitchen'
+import { Refusal } from '@vadose/core/refusal'
+import { ElButton, ElInput } from 'element-plus'
+import { computed, ref, watch, watchEffect } from 'vue'
+import { useRoute } from 'vue-router'
+import { cropColour, lotCrop, lotName } from '../almanac'
+import { amount, degree, toCelsius, useAttempt, weight } from '../households'
+import { Choices } from '../kit'
+import { useLastAct } from '../lots'
+import { useView, write } from '../view'
+import { keepIn, keptIn } from './evening'
+
+/** The power was off: the rule proposes, the hand in the bag decides, bag by bag. */
+const route = useRoute()
+const { answer: lots } = useView(listLots)
+const { answer: places } = useView(listPlaces)
+const freezers = computed(() => (places.value ?? []).filter(({ kind }) => kind === 'freezer'))
+const freezer = ref<string | undefined>(typeof route.query['place'] === 'string' ? route.query['place'] : undefined)
+watchEffect(() => (freezer.value ??= freezers.value[0]?.id))
+const hours = ref('')
+const litres = ref('250')
+const room = ref(String(degree() === '°F' ? 68 : 20))
+const read = ref('')
+const number = (text: string) => (/^\s*-?\d+([.,]\d+)?\s*$/.test(text) ? Number(text.replace(',', '.')) : NaN)
+const bags = computed(() => (lots.value ?? []).filter((lot) => lot.placeId === freezer.value && lot.form === 'frozen'))
+const kg = computed(() => bags.value.reduce((sum, lot) => sum + lot.weightG, 0) / 1000)
+/** packed food is about half air: how full it is follows from what is in it */
+const packedKgPerLitre = 0.55
+const byWeight = computed(() => Math.min(1, Math.max(0.05, kg.value / (number(litres.value) * packedKgPerLitre))))
+/** there may be more in it than the books know */
+const full = ref('')
+const fill = computed(() => (full.value.trim() === '' ? byWeight.value : number(full.value) / 100))
+watch(litres, (now) => Number.isFinite(number(now)) && keepIn(`litres ${freezer.value}`, now))
+watch(freezer, (id) => (litres.value = keptIn<string>(`litres ${id}`) ?? '250'), { immediate: true })
+const rule = computed(() => {
+  const off = number(hours.value)
+  if (Number.isNaN(off)) return undefined
+  try {
+    const measured = read.value.trim() === '' ? undefined : toCelsius(number(read.value))
+    return powerCut(number(litres.value), fill.value, off, toCelsius(number(room.value)), -18, measured)
+  } catch (error) {
+    return { refused: error instanceof Refusal ? error.message : String(error) }
+  }
+})
+const answer = computed(() => (rule.value && 'outcome' in rule.value ? rule.value : undefined))
+/** what the rule proposes for a bag; past it, nothing is kept that no hand has felt */
+const proposed = computed<BagVerdict | undefined>(() =>
+  answer.value?.outcome === 'bag-by-bag' ? undefined : answer.value?.outcome,
+)
+const said = ref<Record<string, BagVerdict>>({})
+const verdictOf = (code: string) => said.value[code] ?? proposed.value
+const choices = [
+  { id: 'keep', label: 'Rock hard: keep' },
+  { id: 'refreeze', label: 'Ice crystals: freeze again' },
+  { id: 'cook', label: 'Cold: cook today' },
+  { id: 'throw-out', label: 'Throw out' },
+] as const
+const open = computed(() => bags.value.filter(({ code }) => verdictOf(code) === undefined))
+const { attempt, failure, busy } = useAttempt()
+const done = ref<{ kept: number; thrownOut: number }>()
+const last = useLastAct()
+const book = () =>
+  attempt(async () => {
+    const written = await write(bookPowerCut, {
+      body: {
+        hoursOff: number(hours.value),
+        bags: bags.value.map(({ code }) => ({ code, verdict: verdictOf(code)! })),
+      },
+    })
+    done.value = written
+    last.keep({ code: written.code, entry: written.entry, says: `the power cut, ${bags.value.length} lots of bags` })
+  })
+</script>
+
+<template>
+  <div v-if="done" class="stack">
+    <h1>Booked</h1>
+    <p class="figure" data-booked>{{ done.kept }} kept, frozen again or cooked; {{ done.thrownOut }} thrown out</p>
+    <p class="soft">It stands in the story of every bag. What was frozen again comes first in the larder.</p>
+    <div><RouterLink class="el-button el-button--primary" to="/larder">To the larder</RouterLink></div>
+  </div>
+  <div v-else class="stack">
+    <header class="head">
+      <h1>The power was off</h1>
+      <p class="soft">the lid stays shut until the questions are answered</p>
+    </header>
+    <p v-if="places && freezers.length === 0" class="notice">
+      There is no freezer in the house. <RouterLink to="/household">Add one</RouterLink>
+    </p>
+    <section v-else class="card stack">
+      <Choices
+        v-model="freezer"
+        label="Which freezer"
+        :options="freezers.map(({ id, name }) => ({ id, label: name }))"
+      />
+      <div class="row">
+        <label class="field"
+          >Off for
+          <ElInput v-model="hours" class="number" inputmode="decimal" aria-label="Hours the power was off"
+            ><template #suffix>h</template></ElInput
+          ></label
+        >
+        <label class="field"
+          >Holds
+          <ElInput v-model="litres" class="number" inputmode="decimal" aria-label="Litres the freezer holds"
+            ><template #suffix>L</template></ElInput
+          ></label
+        >
+        <label class="field"
+          >How full
+          <ElInput
+            v-model="full"
+            class="number"
+            inputmode="decimal"
+            aria-label="How full it is, in 100"
+            :placeholder="String(Math.round(byWeight * 100))"
+            ><template #suffix>in 100</template></ElInput
+          ></label
+        >
+        <label class="field"
+          >The room
+          <ElInput v-model="room" class="number" inputmode="decimal" aria-label="Temperature of the room"
+            ><template #suffix>{{ degree() }}</template></ElInput
+          ></label
+        >
+        <label class="field"
+          >Read in the food
+          <ElInput
+            v-model="read"
+            class="number"
+            inputmode="decimal"
+            aria-label="Temperature read in the food"
+            placeholder="not read"
+            ><template #suffix>{{ degree() }}</template></ElInput
+          ></label
+        >
+      </div>
+      <p class="soft">
+        {{ bags.length }} {{ bags.length === 1 ? 'lot' : 'lots' }} of bags in it, {{ weight(kg * 1000) }}: about
+        {{ Math.round(fill * 100) }} in 100 full.
+      </p>
+      <p v-if="rule && 'refused' in rule" class="bad" role="alert">{{ rule.refused }}</p>
+      <div v-if="answer" class="rule">
+        <p class="figure">
+          {{
+            answer.outcome === 'keep'
+              ? 'Still hard: keep'
+              : answer.outcome === 'refreeze'
+                ? 'It may be frozen again'
+                : answer.outcome === 'bag-by-bag'
+                  ? 'Bag by bag'
+                  : 'Throw it out'
+          }}
+        </p>
+        <div
+          class="bar"
+          role="img"
+          :aria-label="`${hours} hours of the ${Math.round(answer.safeHours)} the rule gives`"
+        >
+          <i :style="{ width: `${Math.min(100, (number(hours) / Math.max(1, answer.safeHours * 1.6)) * 100)}%` }"></i>
+          <b :style="{ left: `${100 / 1.6}%` }"></b>
+        </div>
+        <p>{{ answer.advice }}</p>
+        <p class="soft">
+          The rule gives this freezer {{ Math.round(answer.safeHours) }} h with the lid shut (USDA FSIS, recalled). Your
+          local authority’s advice comes first.
+        </p>
+      </div>
+    </section>
+    <template v-if="answer">
+      <section
+        v-for="lot in bags"
+        :key="lot.code"
+        class="card bag"
+        :style="{ '--crop': cropColour(lot.crop) }"
+        :data-bag="lot.code"
+      >
+        <p>
+          <strong>{{ lotName(lot) }}</strong>
+          <span class="soft">{{ lot.code }}, {{ amount(lot.pieces, lot.weightG, lotCrop(lot).piece) }}</span>
+        </p>
+        <Choices
+          :model-value="verdictOf(lot.code)"
+          :label="`What is done with ${lot.code}`"
+          :options="choices"
+          @update:model-value="$event && (said = { ...said, [lot.code]: $event })"
+        />
+      </section>
+      <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
+      <p v-if="open.length" class="soft">{{ open.length }} still to be felt: when in doubt, throw it out.</p>
+      <div v-if="bags.length">
+        <ElButton type="primary" size="large" :disabled="busy || open.length > 0" @click="book">Book it</ElButton>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.number {
+  width: 130px;
+}
+.bag {
+  border-left: 6px solid var(--crop);
+  display: grid;
+  gap: 8px;
+}
+.rule {
+  display: grid;
+  gap: 8px;
+}
+.bar {
+  position: relative;
+  height: 16px;
+  border-radius: 8px;
+  background: color-mix(in srgb, var(--cold) 24%, var(--card));
+  overflow: hidden;
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: repeating-linear-gradient(
+    115deg,
+    var(--bad) 0 6px,
+    color-mix(in srgb, var(--bad) 65%, var(--card)) 6px 10px
+  );
+}
+.bar b {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  width: 3px;
+  background: var(--ink);
+}
+</style>
