@@ -18,6 +18,7 @@ import * as putRight from './put-right'
 import * as readings from './readings'
 import * as round from './round'
 import * as stores from './stores'
+import * as year from './year'
 import * as worksheets from './worksheets'
 
 const rooms = {
@@ -32,6 +33,7 @@ const rooms = {
   stores,
   larder,
   count,
+  year,
   kitchen,
   round,
   places,

@@ -121,6 +121,7 @@ export const lotViews = [
   'recipes',
   'made-of',
   'count',
+  'year',
 ] as const
 /** Everything that is worked out from air as well. */
 export const airViews = [...lotViews, 'places', 'weather'] as const

@@ -28,6 +28,7 @@ import { onlyFromHere, securityHeaders } from './security'
 import { Server } from './serve'
 import { serveStores } from './stores/routes'
 import { Calculators } from './worksheets/calculators'
+import { serveYear } from './year/routes'
 import { serveWorksheets } from './worksheets/routes'
 
 /** Calls of the calculators, and sensors' batches, taken from one address in a minute. */
@@ -99,6 +100,7 @@ export function makeApp({
     serveLarder,
     serveKitchen,
     serveCount,
+    serveYear,
     serveRound,
   ]) {
     serve(server)

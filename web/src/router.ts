@@ -7,6 +7,7 @@ export const tabs = [
   { path: '/line', name: 'line', label: 'Drying line', key: '3' },
   { path: '/stores', name: 'stores', label: 'Stores', key: '4' },
   { path: '/larder', name: 'larder', label: 'Larder', key: '5' },
+  { path: '/year', name: 'year', label: 'Year', key: '6' },
   { path: '/almanac', name: 'almanac', label: 'Almanac', key: '7' },
   { path: '/bench', name: 'bench', label: 'Bench', key: '8' },
 ] as const
@@ -29,6 +30,7 @@ export const router = createRouter({
     { path: '/kitchen', name: 'kitchen', component: () => import('./kitchen/DishView.vue') },
     { path: '/shelf', name: 'add-stock', component: () => import('./larder/StockView.vue') },
     { path: '/count', name: 'count', component: () => import('./count/CountView.vue') },
+    { path: '/year', name: 'year', component: () => import('./year/YearView.vue') },
     { path: '/lots/:code', name: 'lot', component: () => import('./lots/LotView.vue') },
     { path: '/lots/:code/check', name: 'check', component: () => import('./checks/CheckView.vue') },
     { path: '/lots/:code/finish', name: 'finish', component: () => import('./line/FinishView.vue') },

@@ -1,2 +1,3 @@
 export * from './keep-back'
 export * from './planting'
+export * from './ribbons'

@@ -29,6 +29,8 @@ export interface Move extends BedMove {
   id: number
   /** of its own, where it is not simply its crop */
   name: string | null
+  /** why it was lost */
+  cause: string | null
 }
 
 export interface Measured {
@@ -81,6 +83,7 @@ export const movesOf = (rows: readonly MoveRow[], zone: string): Move[] =>
       code,
       variety,
       name,
+      cause: kind === 'lost' ? (details.cause ?? null) : null,
       bed: kind === 'planted' ? (details.bed ?? null) : bed,
       weightG,
       pieces,

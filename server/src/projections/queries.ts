@@ -159,7 +159,7 @@ export const movesSince = async (db: Client, householdId: string, since: Date, a
       }
     >(
       `select e.id, e.at, e.kind, l.crop, l.code, l.variety, l.bed, n.name, e.weight_g as "weightG", e.pieces,
-         case when e.kind in ('undone', 'restated', 'planted') then e.details else '{}' end as details
+         case when e.kind in ('undone', 'restated', 'planted', 'lost') then e.details else '{}' end as details
        from lot_events e join lots l on l.household_id = e.household_id and l.id = e.lot_id
        left join lot_now n on n.household_id = l.household_id and n.lot_id = l.id
        where e.household_id = $1 and e.at >= $2 and e.id > $3

@@ -17,10 +17,14 @@ import type { Server } from '../serve'
 /** a window that ends near freezing is drawn up to here, °C: a line is no window */
 const leastTopC = 4
 
-/** The air each crop in store likes; the freezer is no air to compare rooms by. */
+/** The air each crop in store likes; a freezer is no air to compare rooms by, and what is in a closed jar feels none. */
 const windowsOf = (house: House) =>
   [
-    ...new Set(house.lots.filter((lot) => lot.stage === 'stored' && lot.form !== 'frozen').map((lot) => lot.cropData)),
+    ...new Set(
+      house.lots
+        .filter((lot) => lot.stage === 'stored' && ['fresh', 'dried'].includes(lot.form) && lot.grown.group !== 'goods')
+        .map((lot) => lot.cropData),
+    ),
   ].map((crop) => {
     const { bestTemperatureC, bestHumidityPct } = crop.keeping
     return {

@@ -13,7 +13,7 @@ const names = { hands: 'Hands', stove: 'Stove', pan: 'Pan', water: 'Cold water',
 const laneY = { hands: 40, stove: 94, pan: 152, water: 200, trays: 248, freezer: 326 }
 const height = 384
 const ends = computed(() => Math.max(props.hours * 60, Math.min(props.score.ends, props.hours * 60 + 60)))
-const x = (minute: number) => left + (Math.min(minute, ends.value) / ends.value) * (width - left - 14)
+const x = (minute: number) => left + (Math.min(minute, ends.value) / ends.value) * (width - left - 28)
 const ticks = computed(() =>
   Array.from({ length: Math.floor(ends.value / 30) + 1 }, (_, i) => ({
     at: i * 30,
@@ -170,8 +170,8 @@ const says = computed(
         </title>
       </rect>
       <path :d="frozen" class="frozen" />
-      <line :x1="left" :x2="width - 14" :y1="laneY.freezer - 20" :y2="laneY.freezer - 20" class="most" />
-      <text :x="width - 16" :y="laneY.freezer + 18" text-anchor="end" class="axis hour">
+      <line :x1="left" :x2="width - 28" :y1="laneY.freezer - 20" :y2="laneY.freezer - 20" class="most" />
+      <text :x="width - 32" :y="laneY.freezer + 18" text-anchor="end" class="axis hour">
         {{
           inFreezer >= mostKg - 0.05 ? 'full for today' : `${(mostKg - inFreezer).toFixed(1)} kg more may freeze today`
         }}

@@ -21,7 +21,10 @@ const countOf = (line: Line) => {
   ].join('')
 }
 /** what nobody has touched has no pace yet */
-const told = computed(() => props.view.runOut.filter((line) => line.runsOutOn || totalOf(line).overdueG))
+const fewLines = 10
+const told = computed(() =>
+  props.view.runOut.filter((line) => props.view.runOut.length <= fewLines || line.runsOutOn || totalOf(line).overdueG),
+)
 const untold = computed(() => props.view.runOut.filter((line) => !told.value.includes(line)))
 const all = ref(false)
 </script>

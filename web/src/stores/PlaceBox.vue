@@ -2,7 +2,7 @@
 import type { StoresView } from '@vadose/contract/stores'
 import { asideWords } from '@vadose/core/lots'
 import { computed, ref } from 'vue'
-import { cropColour, cropOf, heapLabel } from '../almanac'
+import { cropColour, cropOf, heapLabel, lotCrop } from '../almanac'
 import { humidity, temperature, weight } from '../households'
 
 const props = defineProps<{
@@ -17,12 +17,16 @@ const threats = computed(() =>
   props.lots.filter((l) => l.keeps && ['rooting', 'mould', 'frost'].includes(l.keeps.endedBy)),
 )
 const width = (g: number) => `max(132px, ${Math.round(Math.sqrt(g / props.heaviestG) * 100)}%)`
-const label = (lot: StoresView['lots'][number]) =>
-  lot.aside
-    ? `${cropOf(lot.crop).plural}, ${asideWords[lot.aside.why]}`
-    : lot.heap === 'sound'
-      ? cropOf(lot.crop).plural
-      : `${cropOf(lot.crop).plural}, ${heapLabel(cropOf(lot.crop), lot.heap).toLowerCase()}`
+const label = (lot: StoresView['lots'][number]) => {
+  const what = lot.name ?? (lot.form === 'fresh' ? cropOf(lot.crop) : lotCrop(lot)).plural
+  if (lot.aside) return `${what}, ${asideWords[lot.aside.why]}`
+  return lot.heap === 'sound' ? what : `${what}, ${heapLabel(cropOf(lot.crop), lot.heap).toLowerCase()}`
+}
+/** a shelf of jars is the larder's to show line by line */
+const most = 7
+const all = ref(false)
+const shown = computed(() => (all.value || kept.value.length <= most + 1 ? kept.value : heaviest.value.slice(0, most)))
+const heaviest = computed(() => [...kept.value].sort((a, b) => b.weightG - a.weightG))
 const drying = computed(() => props.lots.filter((l) => l.stage === 'drying'))
 const kept = computed(() => props.lots.filter((l) => l.stage !== 'drying'))
 function dropped(event: DragEvent) {
@@ -52,7 +56,7 @@ function dropped(event: DragEvent) {
     </header>
     <div class="lots">
       <button
-        v-for="lot in kept"
+        v-for="lot in shown"
         :key="lot.code"
         class="lot"
         :class="[cropOf(lot.crop).group, { chosen: chosen === lot.code }]"
@@ -66,6 +70,9 @@ function dropped(event: DragEvent) {
           ><b>{{ label(lot) }}</b
           ><br />{{ lot.code }} · {{ weight(lot.weightG) }}</span
         >
+      </button>
+      <button v-if="shown.length < kept.length" type="button" class="lot rest" @click="all = true">
+        <span>{{ kept.length - shown.length }} more</span>
       </button>
       <RouterLink v-if="drying.length" class="on-line" :to="`/line?lot=${drying[0]!.code}`">
         {{ drying.length }} {{ drying.length === 1 ? 'lot' : 'lots' }} on the line
