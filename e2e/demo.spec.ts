@@ -9,6 +9,16 @@ const views = [
   '/line',
   '/stores',
   '/larder',
+  '/kitchen',
+  '/kitchen?lots=N26-1',
+  '/evening',
+  '/evening/clock',
+  '/power-cut',
+  '/shelf',
+  '/count',
+  '/year',
+  '/first',
+  '/lots/P26-6',
   '/lots/G26-1',
   '/lots/N26-6',
   '/lots/G26-1/check',
@@ -123,6 +133,8 @@ test('tags on the rope do not overlap', async ({ page }) => {
 })
 
 test('a lot dragged to another place shows what the move does before anything is written', async ({ page }) => {
+  // loft and cellar both in view
+  await page.setViewportSize({ width: 1280, height: 1600 })
   await page.goto('/stores', { waitUntil: 'networkidle' })
   const lot = page.getByRole('button', { name: /N26-4/ })
   await lot.dragTo(page.locator('[data-place="Loft"]'))

@@ -43,6 +43,7 @@ export const router = createRouter({
     { path: '/bench/:name?', name: 'bench', component: () => import('./worksheets/BenchView.vue') },
     { path: '/readings', name: 'readings', component: () => import('./readings/ReadingsView.vue') },
     { path: '/find', name: 'find', component: () => import('./lots/FindView.vue') },
+    { path: '/first', name: 'first', component: () => import('./households/FirstEvening.vue') },
     { path: '/household', name: 'household', component: () => import('./households/HouseholdView.vue') },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./households/NowhereView.vue') },
   ],

@@ -4,7 +4,7 @@ import type { Client } from '../database'
 export const lotTable = async (db: Client, householdId: string) =>
   (
     await db.query(
-      `select code, crop, heap, fate, variety, bed, brought_on, stage, form, place,
+      `select code, crop, heap, fate, variety, bed, brought_on, stage, form, name, unit, size, source, place,
          weight_g, pieces
        from lot_rows where household_id = $1 order by brought_on, code`,
       [householdId],

@@ -329,6 +329,9 @@ const truth = computed(() => view.value?.truth.at(-1))
 .now .row {
   margin-top: 10px;
 }
+.keys-said kbd {
+  color: var(--ink);
+}
 .keys-said {
   margin-top: 10px;
 }

@@ -33,7 +33,13 @@ function wear(next: 'paper' | 'cellar') {
     <h1>The household</h1>
     <p v-if="frame.frame" class="phone-only">
       <RouterLink to="/line">Drying line</RouterLink> · <RouterLink to="/stores">Stores</RouterLink> ·
-      <RouterLink to="/almanac">Almanac</RouterLink> · <RouterLink to="/bench">Bench</RouterLink>
+      <RouterLink to="/year">Year</RouterLink> · <RouterLink to="/kitchen">In the kitchen</RouterLink> ·
+      <RouterLink to="/beds">In the beds</RouterLink> · <RouterLink to="/almanac">Almanac</RouterLink> ·
+      <RouterLink to="/bench">Bench</RouterLink>
+    </p>
+    <p v-if="frame.frame" class="soft">
+      New here, or putting the house in order? <RouterLink to="/first">The first evening</RouterLink> leads from the
+      places to the first round.
     </p>
 
     <div class="who">

@@ -67,7 +67,7 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
         </p>
         <p v-else>
           Nothing is on the line or in store yet. <RouterLink to="/bring-in">Bring in a harvest</RouterLink> and its
-          jobs appear here.
+          jobs appear here; or begin with <RouterLink to="/first">the first evening</RouterLink>.
         </p>
       </section>
       <section v-if="overdue.length" class="card place" aria-label="Past their time">

@@ -100,6 +100,9 @@ const summary = computed(
 </template>
 
 <style scoped>
+.chart :deep(details) {
+  overflow-x: auto;
+}
 .name {
   font: 650 16px var(--font-head);
   fill: var(--ink);

@@ -130,6 +130,9 @@ const kg = (g: number) => (Math.abs(g) < 1 ? '0' : weight(g))
 </template>
 
 <style scoped>
+section {
+  min-width: 0;
+}
 .scroll {
   overflow-x: auto;
 }

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { listLots } from '@vadose/contract/lots'
+import { addPlace, listPlaces } from '@vadose/contract/places'
+import { placeKinds, type PlaceKind } from '@vadose/core/places'
+import { ElButton, ElInput } from 'element-plus'
+import { computed, ref } from 'vue'
+import { useView, write } from '../view'
+import { useAttempt } from './attempt'
+import { inUnits } from './in-units'
+
+/** From nothing to a first round: each step can be skipped, and looked up again. */
+const { answer: places } = useView(listPlaces)
+const { answer: lots } = useView(listLots)
+const { attempt, failure, busy } = useAttempt()
+const kinds = Object.keys(placeKinds) as PlaceKind[]
+const chosen = ref<PlaceKind>()
+const name = ref('')
+function choose(kind: PlaceKind) {
+  const same = (places.value ?? []).filter((place) => place.kind === kind).length
+  chosen.value = chosen.value === kind ? undefined : kind
+  name.value =
+    same === 0 ? placeKinds[kind].label.split(',')[0]! : `${placeKinds[kind].label.split(',')[0]} ${same + 1}`
+}
+const add = async () => {
+  const body = { name: name.value.trim(), kind: chosen.value! }
+  if (await attempt(() => write(addPlace, { body }))) chosen.value = undefined
+}
+const onShelf = computed(() => (lots.value ?? []).filter(({ stage }) => stage === 'stored' || stage === 'fresh').length)
+const hangs = computed(() => (lots.value ?? []).filter(({ stage }) => stage === 'drying').length)
+const lines = (n: number) => `${n} ${n === 1 ? 'line' : 'lines'} there`
+</script>
+
+<template>
+  <div class="stack first">
+    <header class="head">
+      <h1>The first evening</h1>
+      <p class="soft">
+        ten minutes, in any order; what you skip can be done any day, and this page stays under Household
+      </p>
+    </header>
+    <section class="card stack">
+      <h2><span class="n">1</span> Where do you keep things?</h2>
+      <p>
+        <strong v-for="p in places ?? []" :key="p.id" class="has">{{ p.name }}</strong>
+      </p>
+      <div class="choices" role="group" aria-label="Kinds of place">
+        <button
+          v-for="k in kinds"
+          :key="k"
+          type="button"
+          class="choice"
+          :aria-pressed="chosen === k"
+          @click="choose(k)"
+        >
+          {{ placeKinds[k].label }}<span class="soft">{{ inUnits(placeKinds[k].winter) }}</span>
+        </button>
+      </div>
+      <form v-if="chosen" class="row" @submit.prevent="add">
+        <ElInput v-model="name" class="name" maxlength="40" aria-label="What you call it" />
+        <ElButton type="primary" native-type="submit" :disabled="busy || !name.trim()">Add it</ElButton>
+      </form>
+      <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
+    </section>
+    <section class="card">
+      <h2><span class="n">2</span> What is on the shelves and in the freezer already?</h2>
+      <p>
+        Walk along with a pad: “3 nets onions about 4 kg”, “12 jars plums 2025”. A guess is good enough, and stays
+        marked as one.
+      </p>
+      <div class="row">
+        <RouterLink class="el-button el-button--primary" to="/shelf">Write it down</RouterLink>
+        <span v-if="onShelf" class="good">✓ {{ lines(onShelf) }}</span>
+      </div>
+    </section>
+    <section class="card">
+      <h2><span class="n">3</span> What hangs, or lies to dry?</h2>
+      <p>
+        Brought in as a harvest on the day it was lifted: it has dried since then, and its window is reckoned from
+        there.
+      </p>
+      <div class="row">
+        <RouterLink class="el-button" to="/bring-in">Bring it in</RouterLink>
+        <span v-if="hangs" class="good">✓ {{ lines(hangs) }}</span>
+      </div>
+    </section>
+    <section class="card">
+      <h2><span class="n">4</span> What still stands in the beds?</h2>
+      <p>The next look comes as a job, and the harvest can be seen coming.</p>
+      <RouterLink class="el-button" to="/beds">In the beds</RouterLink>
+    </section>
+    <section class="card">
+      <h2><span class="n">5</span> Your first round</h2>
+      <p>
+        What needs you, place by place. A cheap thermometer read once a week in each place is worth more than anything
+        else.
+      </p>
+      <RouterLink class="el-button el-button--primary" to="/">To today’s round</RouterLink>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.first {
+  max-width: 900px;
+}
+.n {
+  display: inline-grid;
+  place-items: center;
+  width: 30px;
+  height: 30px;
+  margin-right: 6px;
+  border-radius: 50%;
+  background: var(--accent);
+  color: var(--on-accent);
+  font-size: 16px;
+}
+.has {
+  display: inline-block;
+  margin-right: 16px;
+}
+.choice .soft {
+  display: block;
+  font-weight: 400;
+}
+.name {
+  width: 240px;
+}
+</style>
