@@ -82,7 +82,7 @@ export const acts = {
     pieces: optional(pieces),
     weightG: grams,
     bags: optional(whole(1, 500)),
-    pack: optional(oneOf('bag', 'box')),
+    pack: optional(oneOf('bag', 'box', 'vacuum', 'mould')),
     prepared: saying(60),
     placeId: uuid,
     sure,

@@ -114,6 +114,8 @@ export const packingFactor: Record<Packing, number> = {
   // against air nearly saturated, which is what stands in it
   bag: 0.3,
   jar: 0.002,
+  vacuum: 0.002,
+  mould: 0.3,
 }
 
 /**

@@ -5,15 +5,29 @@ import { expect, it } from 'vitest'
 import { practiceFile } from './testing/fresh'
 
 const at = practiceFile()
-const screens = ['/frame', '/round', '/line', '/line-advice', '/stores', '/larder', '/lots', '/exports/jobs.ics']
+const screens = [
+  '/year',
+  '/count',
+  '/kitchen/recipes',
+  '/frame',
+  '/round',
+  '/line',
+  '/line-advice',
+  '/stores',
+  '/larder',
+  '/lots',
+  '/exports/jobs.ics',
+]
 const crops = cropFiles.map(({ id }) => cropById(id))
 const hanging = crops.filter(({ heaps }) => heaps[0]!.hangs)
-const steps = 200
+const steps = 240
 
 interface Lot {
   code: string
   crop: string
   stage: string
+  form: string
+  unit: string | null
   weightG: number
   pieces: number | null
 }
@@ -54,6 +68,16 @@ const kinds = [
   'strike',
   'strike',
   'restate',
+  'restate',
+  'restate',
+  'hang',
+  'hang',
+  'cook',
+  'cook',
+  'stock',
+  'stock',
+  'open',
+  'open',
   'time',
 ] as const
 /** A step is a choice among what can be done at that moment, told by numbers drawn beforehand. */
@@ -230,12 +254,51 @@ async function take(one: Step, lots: Lot[]) {
         ? at.client.post(`/lots/${lot.code}/strike`, what)
         : at.client.post(`/lots/${lot.code}/restate`, { ...what, weightG: part(Math.abs(event.weightG) + 1, one) })
     }
+    case 'cook': {
+      const [first, ...others] = lots.filter(
+        ({ stage, weightG }) => ['stored', 'fresh', 'drying'].includes(stage) && weightG > 20,
+      )
+      if (!first) return undefined
+      const second = pick(others, one)
+      const takes = [first, ...(second ? [second] : [])].map(({ code, weightG }) => ({
+        code,
+        weightG: part(weightG, one),
+      }))
+      const inG = takes.reduce((sum, { weightG }) => sum + weightG, 100)
+      const into = one.counted
+        ? lots.find(({ form, unit }) => form === 'frozen' && unit === 'portion')?.code
+        : undefined
+      return at.client.post('/kitchen/dishes', {
+        requestId: number,
+        name: 'Pot',
+        form: 'frozen',
+        takes: takes.filter(({ code }) => code !== into),
+        adds: [{ name: 'water', weightG: 100 }],
+        ...(one.counted ? {} : { weightG: part(inG, one) }),
+        pieces: 1 + (one.of % 9),
+        unit: 'portion',
+        placeId: place,
+        ...(into ? { into } : {}),
+      })
+    }
+    case 'stock':
+      return at.client.post('/larder/stock', {
+        requestId: number,
+        lines: [
+          { crop: any.id, form: 'jarred', source: 'bought', unit: 'jar', pieces: 1 + (one.of % 20), placeId: place },
+          { crop: 'pantry', name: 'Oil', form: 'fresh', source: 'bought', weightG: part(5000, one), placeId: place },
+        ],
+      })
+    case 'open': {
+      const lot = here(['stored'], ({ unit, pieces }) => unit === 'jar' && pieces !== null)
+      return lot && act(lot.code, { act: 'open' }, one)
+    }
     case 'time':
       return at.client.post('/clock', { to: one.counted ? 'next-week' : 'next-morning' })
   }
 }
 
-const water = ['weighed', 'finished', 'cleaned', 'loaded', 'jarred', 'frozen']
+const water = ['weighed', 'finished', 'cleaned', 'loaded', 'jarred', 'frozen', 'made']
 /** Where every gram stands in the books: what is struck out stands nowhere. */
 async function books() {
   const { rows } = await at.served.pool.query(
@@ -251,7 +314,7 @@ async function books() {
   const of = (...kinds: string[]) => sum(({ kind }) => kinds.includes(kind))
   const ending = (to: string | undefined) => sum(({ kind, details }) => kind === 'lost' && details.to === to)
   return {
-    brought: of('brought-in'),
+    brought: of('brought-in', 'added'),
     eaten: -of('used'),
     given: -of('given'),
     planted: -of('planted'),

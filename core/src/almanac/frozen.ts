@@ -23,6 +23,8 @@ export function frozenForm(crop: Crop): Crop {
     packs: [
       { id: 'bag', label: 'freezer bag' },
       { id: 'box', label: 'freezer box' },
+      { id: 'vacuum', label: 'vacuum bag' },
+      { id: 'mould', label: 'blocks from a mould, bagged' },
     ],
     needs: ['dark'],
     keeping: {

@@ -8,6 +8,8 @@ export const packings = {
   'damp-sand': 'damp sand or sawdust',
   bag: 'perforated bag',
   jar: 'airtight jar',
+  vacuum: 'vacuum bag',
+  mould: 'mould, then bag',
 } as const
 
 export type Packing = keyof typeof packings

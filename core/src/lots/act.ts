@@ -89,7 +89,7 @@ export type LotAct =
       /** what goes into the freezer, prepared */
       weightG: number
       bags?: number
-      pack?: 'bag' | 'box'
+      pack?: 'bag' | 'box' | 'vacuum' | 'mould'
       /** “blanched, diced” */
       prepared: string
       placeId: string

@@ -14,6 +14,8 @@ export const spreadPerWeek: Record<Packing, number> = {
   'damp-sand': 0.25,
   bag: 0.35,
   jar: 0,
+  vacuum: 0,
+  mould: 0,
 }
 
 const longestStepDays = 7

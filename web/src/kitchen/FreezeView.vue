@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { readLot } from '@vadose/contract/lots'
+import { listLots, readLot } from '@vadose/contract/lots'
 import { listPlaces } from '@vadose/contract/places'
+import { daysBetween } from '@vadose/core/households'
 import { preparings } from '@vadose/core/kitchen'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watchEffect } from 'vue'
@@ -33,7 +34,7 @@ const howMuch = ref<'all' | 'part' | undefined>('all')
 const part = ref<HowMuchOf>()
 const packed = ref('')
 const bags = ref('')
-const pack = ref<'bag' | 'box' | undefined>('bag')
+const pack = ref<'bag' | 'box' | 'vacuum' | 'mould' | undefined>('bag')
 const weightG = computed(() => gramsFrom(packed.value, 'kg'))
 const count = computed(() => countFrom(bags.value))
 const ready = computed(
@@ -44,6 +45,19 @@ const ready = computed(
     (howMuch.value === 'all' || part.value !== undefined) &&
     (bags.value.trim() === '' || count.value !== null),
 )
+/** what was frozen of it before and lies there yet: said before more is put in */
+const { answer: lots } = useView(listLots)
+const oldDays = 180
+const unopened = computed(() =>
+  (lots.value ?? []).filter(
+    (one) => one.crop === lot.value?.crop && one.form === 'frozen' && daysBetween(one.broughtOn, frame.today) > oldDays,
+  ),
+)
+const before = computed(() => {
+  const bagsThere = unopened.value.reduce((sum, one) => sum + (one.pieces ?? 1), 0)
+  const years = [...new Set(unopened.value.map(({ broughtOn }) => broughtOn.slice(0, 4)))].join(', ')
+  return bagsThere ? `${bagsThere} ${bagsThere === 1 ? 'bag' : 'bags'} of ${years} are in the freezer yet.` : ''
+})
 const made = ref<string[]>()
 const { act, refusal, busy } = useAct()
 async function freeze(sure = false) {
@@ -89,6 +103,7 @@ async function freeze(sure = false) {
         {{ amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }} there. {{ crop.freezing?.prepare }}
       </p>
     </header>
+    <p v-if="before" class="notice">▲ {{ before }} Some things disappoint: is more of it wanted?</p>
     <section class="card stack">
       <h2>How is it prepared?</h2>
       <Choices v-model="way" label="How it is prepared" :options="ways" />
@@ -128,6 +143,8 @@ async function freeze(sure = false) {
         :options="[
           { id: 'bag', label: 'bags' },
           { id: 'box', label: 'boxes' },
+          { id: 'vacuum', label: 'vacuum bags' },
+          { id: 'mould', label: 'blocks from moulds' },
         ]"
       />
       <p class="soft">
