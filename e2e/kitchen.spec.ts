@@ -91,6 +91,21 @@ for (const size of sizes) {
     await page.getByRole('button', { name: 'Leave out: zzyzx' }).click()
     await page.getByRole('button', { name: 'Keep 2 lines' }).click()
     await expect(page.getByText('2 lines kept.')).toBeVisible()
+    // a list from another program: its columns are said, then it is read like the pad
+    await page.getByLabel('From a list (CSV or text)').setInputFiles({
+      name: 'freezer.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('Where;Item;Qty;Container;Weight (g)\nKitchen;Kale;5;bags;1500\nFridge;goulash;3;portions;'),
+    })
+    await expect(page.getByText('The first reads: “5 bags Kale 1500 g in Kitchen”.')).toBeVisible()
+    await page.getByRole('button', { name: '2 lines onto the pad' }).click()
+    await page.getByRole('button', { name: 'Keep 2 lines' }).click()
+    await expect(page.getByText('2 lines kept.')).toBeVisible()
+    expect((await api<LotRow[]>(page, '/lots')).find(({ crop }) => crop === 'kale')).toMatchObject({
+      pieces: 5,
+      weightG: 1500,
+      place: 'Kitchen',
+    })
     const jam = await lotNamed(page, 'Damson jam')
     expect(jam).toMatchObject({ crop: 'plum', form: 'jarred', unit: 'jar', pieces: 12, broughtOn: '2025-09-01' })
 

@@ -127,6 +127,7 @@ export const acts = {
     pieces: optional(whole(0, 100_000)),
     why: text,
   }),
+  germinate: closed({ requestId, act: just('germinate'), sown: whole(1, 1000), came: whole(0, 1000) }),
   judge: closed({ requestId, act: just('judge'), verdict: oneOf('more', 'same', 'never') }),
   note: closed({ requestId, act: just('note'), text }),
   clean: closed({ requestId, act: just('clean'), step: oneOf('thresh', 'sieve', 'winnow'), weightG: grams }),

@@ -172,6 +172,17 @@ export const lotView = closed({
   jar: nullable(jarView),
   /** a reminder somebody left on it */
   note: nullable(words),
+  /** seed for sowing: what is likely to come up, spring by spring; null for what is no seed */
+  seed: nullable(
+    closed({
+      species: words,
+      kin: bool,
+      test: nullable(closed({ on: civilDate, sown: number, came: number })),
+      springs: listOf(closed({ on: civilDate, pct: number })),
+      advice: oneOf('as-usual', 'thicker', 'sow-out'),
+      source: words,
+    }),
+  ),
   /** it was made of other lots or bought things: what went in can be asked */
   made: bool,
   /** there is a picture at /lots/CODE/photo.jpg */

@@ -108,6 +108,8 @@ export type LotAct =
   | { act: 'tag' }
   | { act: 'correct'; weightG: number; pieces?: number; why: string }
   | { act: 'note'; text: string }
+  /** so many seeds laid out on damp paper, so many came up */
+  | { act: 'germinate'; sown: number; came: number }
   | { act: 'judge'; verdict: Verdict }
   | { act: 'clean'; step: CleaningStep; weightG: number }
   | { act: 'load'; takenG?: number; weightG: number; trays: number; airC: number; placeId: string; sure?: boolean }

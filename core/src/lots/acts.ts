@@ -80,6 +80,13 @@ export function perform(act: LotAct, context: ActContext): ActOutcome {
       return { events: [corrected(act, lot.quantity)] }
     case 'note':
       return { events: [draft('noted', { details: { text: act.text } })] }
+    case 'germinate': {
+      const { sown, came } = act
+      if (came > sown) throw new Refusal('invalid', `${came} of ${sown} cannot come up.`, 'came')
+      return {
+        events: [draft('noted', { details: { text: `germination test: ${came} of ${sown} came up`, sown, came } })],
+      }
+    }
     case 'judge':
       return { events: [draft('noted', { details: { verdict: act.verdict } })] }
     case 'grade': {

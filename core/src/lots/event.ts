@@ -136,6 +136,9 @@ export interface EventDetails {
   text?: string
   /** whether there should be more of it, as much, or none again */
   verdict?: Verdict
+  /** a germination test: seeds laid out, and those that came up */
+  sown?: number
+  came?: number
   why?: string
   /** what was done to clean it */
   step?: CleaningStep

@@ -61,6 +61,8 @@ export interface LotHistory {
   note: { atMs: number; text: string } | null
   /** whether it earned its shelf, once somebody said */
   verdict: Verdict | null
+  /** the last germination test of seed */
+  germination: { atMs: number; sown: number; came: number } | null
   /** what of its quantity nobody has weighed or counted yet */
   guessed: Guessed
   /** the lot it was taken from, as that was just before */
@@ -182,6 +184,7 @@ export function lotHistory(events: readonly LotEvent[], origin?: LotHistory): Lo
     lifeDays: null,
     note: null,
     verdict: null,
+    germination: null,
     guessed: nothingGuessed,
     origin,
     events,
@@ -241,8 +244,9 @@ export function lotHistory(events: readonly LotEvent[], origin?: LotHistory): Lo
     if (e.kind === 'frozen') h.frozen = { atMs: e.atMs, prepared: d.prepared ?? '' }
     // refrozen, it has less time left
     if (e.kind === 'noted' && d.lifeDays) h.lifeDays = d.lifeDays
+    if (e.kind === 'noted' && d.sown) h.germination = { atMs: e.atMs, sown: d.sown, came: d.came ?? 0 }
     if (e.kind === 'noted' && d.verdict) h.verdict = d.verdict
-    else if (e.kind === 'noted') h.note = d.text ? { atMs: e.atMs, text: d.text } : null
+    else if (e.kind === 'noted' && !d.sown) h.note = d.text ? { atMs: e.atMs, text: d.text } : null
     // what goes into a dish has names of its own
     if (e.kind === 'made' || (e.kind === 'added' && h.made === null)) nameIt(h, e)
     if (e.kind === 'jarred') h.jar = { atMs: e.atMs, looks: [] }

@@ -222,3 +222,29 @@ describe('stock', () => {
     expect(await sum()).toBe(before)
   })
 })
+
+describe('seed kept for sowing', () => {
+  it('says what will come up spring by spring, better once it was tested', async () => {
+    const code = await bring('bean-drying', 2000, undefined, {
+      heaps: [{ heap: 'sowing', weightG: 2000, placeId: at.place('Veranda') }],
+    })
+    await post(`/lots/${code}/acts`, {
+      act: 'finish',
+      pack: 'jar',
+      placeId: at.place('Cellar'),
+      weightG: 1600,
+      sure: true,
+    })
+    const fresh = (await lot(code)).seed
+    expect(fresh).toMatchObject({ species: 'cowpea', kin: true, test: null })
+    expect(fresh.springs.map(({ on }: { on: string }) => on)[0]).toBe('2027-03-01')
+    const pcts = fresh.springs.map(({ pct }: { pct: number }) => pct)
+    expect([...pcts].sort((a, b) => b - a)).toEqual(pcts)
+    expect((await post(`/lots/${code}/acts`, { act: 'germinate', sown: 50, came: 60 })).status).toBe(400)
+    await post(`/lots/${code}/acts`, { act: 'germinate', sown: 50, came: 30 })
+    const tested = (await lot(code)).seed
+    expect(tested.test).toMatchObject({ sown: 50, came: 30 })
+    expect(tested.advice).toBe('thicker')
+    expect(tested.springs[0].pct).toBeLessThanOrEqual(60)
+  })
+})

@@ -4,7 +4,7 @@ import { readLarder, type LarderLot } from '@vadose/contract/larder'
 import { listPlaces } from '@vadose/contract/places'
 import { units, type Unit } from '@vadose/core/almanac'
 import { Choices } from '../kit'
-import { ElInput } from 'element-plus'
+import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { lotCrop } from '../almanac'
 import { exactWeight } from '../households'
@@ -61,6 +61,7 @@ const takes = (lot: LarderLot) =>
 const freezers = computed(
   () => new Map((places.value ?? []).filter(({ kind }) => kind === 'freezer').map(({ id, name }) => [name, id])),
 )
+const print = () => window.print()
 const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge')?.id)
 </script>
 
@@ -74,14 +75,15 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
           <strong data-larder-sum>{{ exactWeight(view.weightG) }}</strong>
           <span class="soft"> in {{ view.lots.length }} {{ view.lots.length === 1 ? 'lot' : 'lots' }}</span>
         </p>
-        <div class="acts">
+        <div class="acts no-print">
+          <ElButton @click="print">Print the list</ElButton>
           <RouterLink class="el-button" to="/kitchen">In the kitchen&nbsp;<kbd>k</kbd></RouterLink>
           <RouterLink class="el-button" to="/evening">An evening of freezing</RouterLink>
           <RouterLink class="el-button" to="/shelf">Put on the shelf</RouterLink>
           <RouterLink class="el-button el-button--primary" to="/count">Count the shelves</RouterLink>
         </div>
       </header>
-      <div v-if="view.lots.length > 0" class="row filters">
+      <div v-if="view.lots.length > 0" class="row filters no-print">
         <ElInput
           v-model="typed"
           class="find"
@@ -163,7 +165,7 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
         </section>
       </div>
     </div>
-    <aside class="stack">
+    <aside class="stack no-print">
       <WeekCard :view="view" />
       <EarnsCard :lots="view.lots" />
       <LastsCard :view="view" />

@@ -55,7 +55,7 @@ const sourceWords = { grown: '', bought: 'bought', given: 'given', caught: 'caug
       {{ lot.overdueSince || lot.aside ? '▲ ' : lot.lossAvoidedPerKg > 0.15 ? '▲ eat now: ' : ''
       }}{{ lot.stage === 'fresh' ? inUnits(lot.why) : until }}
     </p>
-    <div class="row">
+    <div class="row no-print">
       <ElButton
         type="primary"
         :disabled="busy"
@@ -132,5 +132,10 @@ article {
 }
 a {
   color: var(--ink);
+}
+@media print {
+  article {
+    content-visibility: visible;
+  }
 }
 </style>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { addStock } from '@vadose/contract/larder'
 import { listPlaces } from '@vadose/contract/places'
+import { readSheet } from '@vadose/core/larder'
+import { decodeText } from '@vadose/core/readings'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { useAttempt, useFrame } from '../households'
@@ -8,6 +10,7 @@ import { FileButton, Pick } from '../kit'
 import { namedPlaces } from '../places'
 import { useView, write } from '../view'
 import { asStock, isWhole, readPad, type StockDraft } from './stock'
+import SheetMapping from './SheetMapping.vue'
 import StockRow from './StockRow.vue'
 
 /** What stands on the shelves already, was bought or given, or came out of somebody else's pan: typed as on a pad. */
@@ -28,10 +31,21 @@ const keep = () =>
     kept.value = lots.map(({ code }) => code)
     text.value = ''
   })
-/** a list from another program: a row a line */
+/** a list from another program, before its columns are said */
+const sheet = ref<{ name: string; headings: string[]; rows: string[][] }>()
+const notRead = ref('')
 async function fromFile(file: File) {
-  const rows = (await file.text()).split(/\r?\n/).map((row) => row.replace(/[;\t]/g, ' ').replace(/"/g, ''))
-  text.value = [text.value.trim(), ...rows].filter(Boolean).join('\n')
+  notRead.value = ''
+  const content = decodeText(new Uint8Array(await file.arrayBuffer()))
+  try {
+    sheet.value = { name: file.name, ...readSheet(content) }
+  } catch (error) {
+    notRead.value = (error as Error).message
+  }
+}
+function ontoPad(read: string[]) {
+  text.value = [text.value.trim(), ...read].filter(Boolean).join('\n')
+  sheet.value = undefined
 }
 const example =
   '3 nets onions about 4 kg\n12 jars plums 2025\nhalf a bag of peas, March\n2 bottles sunflower oil, bought'
@@ -68,6 +82,8 @@ const example =
         >
       </div>
     </div>
+    <p v-if="notRead" class="notice bad" role="alert">{{ notRead }}</p>
+    <SheetMapping v-if="sheet" :key="sheet.name" v-bind="sheet" @lines="ontoPad" @leave="sheet = undefined" />
     <section v-if="lines.length > 0" class="card">
       <h2>{{ lines.length }} {{ lines.length === 1 ? 'line' : 'lines' }} understood so</h2>
       <div class="rows">

@@ -15,6 +15,7 @@ import CleanForm from './CleanForm.vue'
 import GradeForm from './GradeForm.vue'
 import HangForm from './HangForm.vue'
 import PhotoButton from './PhotoButton.vue'
+import SeedCard from './SeedCard.vue'
 import TakeForm from './TakeForm.vue'
 import LedgerList from './LedgerList.vue'
 import LotKeeping from './LotKeeping.vue'
@@ -213,6 +214,7 @@ defineExpose({ toggle })
         :alt="`${crop.name} ${lot.code}`"
       />
     </section>
+    <SeedCard v-if="lot.seed" :code="lot.code" :seed="lot.seed" />
     <MadeOf v-if="lot.made" :code="lot.code" />
     <LedgerList :events="lot.events" :lot="lot" />
     <section class="card cautions">
