@@ -7,6 +7,8 @@ const stock = (on: string, place: string, lines: StockOf[]): Step => ({
   do: 'stock',
   lines: lines.map((line) => ({ place, ...line })),
 })
+/** sweet things stand on top */
+const fruit = ['pear', 'plum', 'quince', 'apple-early']
 const jars = (
   crop: string,
   name: string | undefined,
@@ -21,6 +23,7 @@ const jars = (
   unit: 'jar',
   pieces,
   on,
+  place: fruit.includes(crop) ? 'Pantry, top' : 'Pantry, middle',
   ...over,
 })
 const bags = (crop: string, pieces: number, weightG: number, on: string, prepared: string): StockOf => ({
@@ -47,7 +50,7 @@ const tested = { recipe: 'Tested recipe, course book p. 31', processed: 'as it s
 
 /** What stands on the shelves and lies in the freezers besides the year’s harvest. */
 export const kitchen: Step[] = [
-  stock('2025-10-05', 'Pantry', [
+  stock('2025-10-05', 'Pantry, floor', [
     jars('pear', 'Pear halves', 7, '2025-09-20', { size: '0.5 L', ...tested }),
     jars('plum', 'Damson jam', 9, '2025-09-12', { size: '0.25 L' }),
     jars('plum', 'Spiced plums', 5, '2025-09-14', { size: '0.5 L', ...tested }),
@@ -76,7 +79,7 @@ export const kitchen: Step[] = [
   ...uses('B25-1', '2025-10-30', 5, 17, [1]),
   { on: '2025-11-30', hour: 15, do: 'count', off: { 'K25-1': -1, 'A25-1': -1 } },
   { on: '2026-03-22', hour: 15, do: 'count', off: { 'T25-1': -1, 'Q25-1': -2 } },
-  stock('2026-10-01', 'Pantry', [
+  stock('2026-10-01', 'Pantry, floor', [
     jars('tomato', 'Tomato sauce', 11, '2026-08-29', { size: '0.5 L', ...tested }),
     jars('cucumber', 'Pickled cucumbers', 9, '2026-07-30', { size: '0.5 L' }),
     jars('apple-early', 'Apple juice', 6, '2026-09-10', { unit: 'bottle', size: '0.75 L', ...tested }),

@@ -27,7 +27,10 @@ export const quarryHouse = {
     ['Upright freezer', 'freezer'],
     ['Pantry', 'cool-room'],
     ['Fridge', 'fridge'],
-  ] as [string, PlaceKind][],
+    ['Pantry, top', 'cool-room', 'Pantry'],
+    ['Pantry, middle', 'cool-room', 'Pantry'],
+    ['Pantry, floor', 'cool-room', 'Pantry'],
+  ] as [string, PlaceKind, string?][],
 }
 
 export type { Step }

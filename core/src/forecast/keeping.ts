@@ -114,6 +114,10 @@ function lookedTooLate(lastDay: number, nextCheckInDays: number): Spread {
 /** what is counted in millions is looked over like a million */
 const mostPieces = 1_000_000
 
+/** In closed jars, bags and packets: nothing shows from outside, runs from one to the other, or is gone through week by week. */
+const isClosed = ({ form, grown }: LotState): boolean =>
+  ['jarred', 'frozen', 'cooked'].includes(form) || grown.group === 'goods'
+
 /** How a stored or waiting lot keeps; in another place when one is given. */
 export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): LotKeeping {
   const { history, cropData } = lot
@@ -147,10 +151,12 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
       const airSd = airLogSd(house, cropData, place)
       const forecast = keepingForecast(model, lossPct, nowDay, belief, spread, airSd)
       const goThroughAll = checks.length > 0 && asksForAll(checks.at(-1)!)
+      const said = keepingForecast(model, lossPct, lastDay, beliefThen, spread, airSd).nineInTenDay
       const nextCheckInDays = goThroughAll
         ? 0
-        : nextLookInDays(model, beliefThen, lastDay, checks.length, pieces, spread)
-      const said = keepingForecast(model, lossPct, lastDay, beliefThen, spread, airSd).nineInTenDay
+        : isClosed(lot)
+          ? Math.max(knownForDays, Math.floor(said.p50 - lastDay))
+          : nextLookInDays(model, beliefThen, lastDay, checks.length, pieces, spread)
       const overdue = checks.length > 0 && said.p50 <= lastDay ? lookedTooLate(lastDay, nextCheckInDays) : said
       const passed = !elsewhere && Math.max(forecast.nineInTenDay.p50, overdue.p50) <= nowDay
       return {

@@ -95,5 +95,5 @@ describe('a count of the shelves', () => {
     ).json()
     expect(again.counts).toEqual(file.counts)
     expect(again.events).toEqual(file.events)
-  })
+  }, 30_000)
 })

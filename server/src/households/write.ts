@@ -67,17 +67,23 @@ export async function startHousehold(pool: Pool, wanted: NewHousehold, number?: 
   })
 }
 
-/** Adds places; where the household practises, each with its simulated sensor. @returns ids by name */
+/**
+ * Adds places, or shelves within one named before; where the household practises, each place has its simulated sensor.
+ * @returns ids by name
+ */
 export async function furnish(
   db: Client,
   household: Pick<HouseholdDraft, 'id' | 'practiceNow'>,
-  places: readonly (readonly [string, PlaceKind])[],
+  places: readonly (readonly [string, PlaceKind, string?])[],
 ): Promise<Map<string, string>> {
   const made = new Map<string, string>()
   const simulated = household.practiceNow !== null
-  for (const [name, kind] of places) {
-    const placeId = await addPlace(db, household.id, { name, kind, simulated, within: null })
-    if (simulated) await addSensor(db, household.id, { name, placeId, tokenHash: null })
+  for (const [name, kind, whole] of places) {
+    const within = whole === undefined ? null : made.get(whole)!
+    // a shelf has the air of where it is
+    const sensed = simulated && within === null
+    const placeId = await addPlace(db, household.id, { name, kind, simulated: sensed, within })
+    if (sensed) await addSensor(db, household.id, { name, placeId, tokenHash: null })
     made.set(name, placeId)
   }
   return made

@@ -66,7 +66,7 @@ const sourceWords = { grown: '', bought: 'bought', given: 'given', caught: 'caug
       <ElButton v-if="opens" :disabled="busy" :aria-label="`Open one of ${lot.code}`" @click="$emit('open')"
         >Open one</ElButton
       >
-      <ElButton :aria-label="`Use some of ${lot.code}`" @click="$emit('some')">Use some</ElButton>
+      <ElButton :aria-label="`Use some of ${lot.code}`" @click="$emit('some')">Some</ElButton>
     </div>
     <TakeForm v-if="some" :lot="lot" kind="use" @done="$emit('done')" />
   </article>
