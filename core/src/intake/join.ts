@@ -11,6 +11,8 @@ export interface EarlierLot {
   broughtOn: CivilDate
   stage: string
   form: Form
+  /** counted in nets and crates, not piece by piece */
+  unit?: string | null
 }
 
 /** Whether what is brought in may be put to an earlier lot: still where such a heap goes, not dried, not gone. */
@@ -39,7 +41,8 @@ export function joinsOf(
         standsToJoin(lot.stage, heap.hangs) &&
         recent &&
         sameBed &&
-        lot.form === 'fresh'
+        lot.form === 'fresh' &&
+        !lot.unit
       )
     })
     .map((lot) => lot.code)

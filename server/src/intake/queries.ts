@@ -60,7 +60,7 @@ export const pickLotSince = async (
   (
     await db.query<{ code: string }>(
       `select code from lot_rows where household_id = $1 and crop = $2 and heap = $3 and stage in ('fresh', 'stored')
-         and form = 'fresh' and brought_on between $4 and $5
+         and form = 'fresh' and unit is null and name is null and brought_on between $4 and $5
        order by brought_on desc, code desc limit 1`,
       [householdId, crop, heap, from, to],
     )

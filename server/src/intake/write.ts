@@ -104,8 +104,8 @@ async function addToLot(
   if (lot.crop !== join.crop.id || lot.heap !== join.heap) {
     throw new Refusal('invalid', `${join.code} is another crop or another heap.`, join.field)
   }
-  const { quantity, stage } = await historyOf(db, householdId, lot.id)
-  if (!standsToJoin(stage, hangs)) {
+  const { quantity, stage, frozen, made, unit } = await historyOf(db, householdId, lot.id)
+  if (!standsToJoin(stage, hangs) || frozen || made || unit) {
     throw new Refusal('invalid', `${join.code} has gone on its way; make what came in a lot of its own.`, join.field)
   }
   if (hangs && hungTooLong(lot.broughtOn, today)) {

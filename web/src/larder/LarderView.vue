@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { useView } from '../view'
-import { readLarder, type LarderLot } from '@vadose/contract/larder'
+import { readLarder } from '@vadose/contract/larder'
 import { listPlaces } from '@vadose/contract/places'
 import { units, type Unit } from '@vadose/core/almanac'
 import { Choices } from '../kit'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
-import { lotCrop } from '../almanac'
 import { exactWeight } from '../households'
-import { LotDrawer, TroubledLots, useAct } from '../lots'
+import { LotDrawer, oneOf, TroubledLots, useAct } from '../lots'
 import EarnsCard from './EarnsCard.vue'
 import LastsCard from './LastsCard.vue'
 import ShelfLine from './ShelfLine.vue'
@@ -52,12 +51,6 @@ const sources = [
   { id: 'noted', label: 'with a note' },
 ] as const
 const turned = <T,>(now: T | undefined, to: T) => (now === to ? undefined : to)
-/** One tap takes a piece; of what is not counted the weight of a usual one, a handful of what is tiny. */
-const handfulG = 50
-const takes = (lot: LarderLot) =>
-  lot.pieces === null
-    ? { weightG: Math.min(lot.weightG, Math.max(handfulG, Math.round(lotCrop(lot).pieceG.value))) }
-    : { pieces: 1 }
 const freezers = computed(
   () => new Map((places.value ?? []).filter(({ kind }) => kind === 'freezer').map(({ id, name }) => [name, id])),
 )
@@ -155,7 +148,7 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
               :lot="lot"
               :busy="busy"
               :some="some === lot.code"
-              @use="act(lot.code, { act: 'use', ...takes(lot) })"
+              @use="act(lot.code, { act: 'use', ...oneOf(lot) })"
               @open="act(lot.code, { act: 'open', ...(fridge ? { placeId: fridge } : {}) })"
               @some="some = some === lot.code ? undefined : lot.code"
               @look="drawer = lot.code"

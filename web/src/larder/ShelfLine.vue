@@ -4,26 +4,12 @@ import { ElButton } from 'element-plus'
 import { computed } from 'vue'
 import { lotCrop, lotName } from '../almanac'
 import { amount, inUnits, longDate, weight } from '../households'
-import { TakeForm } from '../lots'
+import { littleOf, opensOne, TakeForm } from '../lots'
 import Shelf from './Shelf.vue'
 
 /** A line of the shelf: what stands there, how long it keeps, one taken by one tap. */
 const props = defineProps<{ lot: LarderLot; busy: boolean; some: boolean }>()
 defineEmits<{ use: []; open: []; some: []; look: []; done: [] }>()
-/** One tap takes a piece; of what is not counted the weight of a usual one, a handful of what is tiny. */
-const handfulG = 50
-const littleG = computed(() =>
-  Math.min(props.lot.weightG, Math.max(handfulG, Math.round(lotCrop(props.lot).pieceG.value))),
-)
-defineExpose({ littleG })
-/** closed and counted: one is opened, and the rest stays closed */
-const opens = computed(
-  () =>
-    props.lot.pieces !== null &&
-    !props.lot.aside &&
-    props.lot.stage === 'stored' &&
-    (['jarred', 'brined'].includes(props.lot.form) || ['jar', 'bottle', 'tin', 'box'].includes(props.lot.unit ?? '')),
-)
 const until = computed(() => {
   const { overdueSince, beyond, keepsUntil } = props.lot
   if (overdueSince) return `its time was over on ${longDate(overdueSince)}`
@@ -61,9 +47,9 @@ const sourceWords = { grown: '', bought: 'bought', given: 'given', caught: 'caug
         :disabled="busy"
         :aria-label="`Use ${lot.pieces === null ? 'a little' : 'one'} of ${lot.code}`"
         @click="$emit('use')"
-        >{{ lot.pieces === null ? `Use ${weight(littleG)}` : 'Use one' }}</ElButton
+        >{{ lot.pieces === null ? `Use ${weight(littleOf(lot))}` : 'Use one' }}</ElButton
       >
-      <ElButton v-if="opens" :disabled="busy" :aria-label="`Open one of ${lot.code}`" @click="$emit('open')"
+      <ElButton v-if="opensOne(lot)" :disabled="busy" :aria-label="`Open one of ${lot.code}`" @click="$emit('open')"
         >Open one</ElButton
       >
       <ElButton :aria-label="`Use some of ${lot.code}`" @click="$emit('some')">Some</ElButton>

@@ -21,6 +21,7 @@ import LedgerList from './LedgerList.vue'
 import LotKeeping from './LotKeeping.vue'
 import LotTime from './LotTime.vue'
 import MoveForm from './MoveForm.vue'
+import { opensOne } from './one-of'
 import WeighField from './WeighField.vue'
 
 const props = defineProps<{ lot: LotView; wide?: boolean }>()
@@ -52,13 +53,6 @@ const toggle = (what: Open) => (open.value = open.value === what ? undefined : w
 /** on a phone what is done seldom waits behind a button */
 const more = ref(false)
 const { act, refusal, busy } = useAct()
-/** closed and counted: one is opened, and the rest stays closed */
-const opens = computed(
-  () =>
-    props.lot.pieces !== null &&
-    props.lot.stage === 'stored' &&
-    (['jarred', 'brined'].includes(props.lot.form) || ['jar', 'bottle', 'tin', 'box'].includes(props.lot.unit ?? '')),
-)
 const { answer: places } = useView(listPlaces)
 const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge')?.id)
 const openOne = () => act(props.lot.code, { act: 'open', ...(fridge.value ? { placeId: fridge.value } : {}) })
@@ -101,7 +95,7 @@ defineExpose({ toggle })
             >Look over&nbsp;<kbd>c</kbd></RouterLink
           >
           <RouterLink v-if="curing" class="el-button" :to="`/lots/${lot.code}/finish`">Take down</RouterLink>
-          <ElButton v-if="opens" :disabled="busy" @click="openOne">Open one</ElButton>
+          <ElButton v-if="opensOne(lot)" :disabled="busy" @click="openOne">Open one</ElButton>
           <RouterLink
             v-if="usable && !curing"
             class="el-button rare"
