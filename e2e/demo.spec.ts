@@ -74,7 +74,20 @@ for (const [device, viewport] of [
 test('the cellar theme is as legible', async ({ page }) => {
   await page.goto('/household')
   await page.getByRole('radio', { name: /Cellar, in the dark/ }).click()
-  for (const path of ['/', '/line', '/stores', '/larder', '/lots/G26-1', '/almanac/beetroot', '/bench/keep']) {
+  for (const path of [
+    '/',
+    '/line',
+    '/stores',
+    '/larder',
+    '/kitchen?lots=N26-1',
+    '/evening',
+    '/count',
+    '/year',
+    '/first',
+    '/lots/G26-1',
+    '/almanac/beetroot',
+    '/bench/keep',
+  ]) {
     await page.goto(path, { waitUntil: 'networkidle' })
     const { violations } = await new AxeBuilder({ page }).withTags(['wcag2aa']).analyze()
     expect(
