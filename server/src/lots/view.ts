@@ -207,7 +207,11 @@ export function lotView(
     made: events.some(({ kind, details }) => kind === 'split-in' || (kind === 'added' && !details.source)),
     pictured,
     harvest,
-    hangsAgain: lot?.stage === 'stored' && lot.form === 'fresh' && lot.history.hungAtMs !== null && lot.grown.curing !== undefined,
+    hangsAgain:
+      lot?.stage === 'stored' &&
+      lot.form === 'fresh' &&
+      lot.history.hungAtMs !== null &&
+      lot.grown.curing !== undefined,
     tagSince: tagSince(house, events),
     checks: (lot?.history.checks ?? []).map((c) => ({ on: house.dateOf(c.atMs), lookedAt: c.lookedAt, bad: c.bad })),
   }
