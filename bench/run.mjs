@@ -15,7 +15,12 @@ const run = async (name) => {
     target: 'node20',
     format: 'esm',
     // packages stay packages; the project's own floors are bundled
-    external: [...Object.keys(dependencies).filter((name) => !name.startsWith('@vadose/')), 'pg-copy-streams'],
+    external: [
+      ...Object.keys(dependencies).filter((name) => !name.startsWith('@vadose/')),
+      'pg-copy-streams',
+      '@playwright/test',
+      'playwright',
+    ],
     logLevel: 'warning',
   })
   return spawnSync('node', [`server/dist/bench-${name}.js`, ...process.argv.slice(3)], { stdio: 'inherit' }).status ?? 1

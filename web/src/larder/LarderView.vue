@@ -5,7 +5,7 @@ import { listPlaces } from '@vadose/contract/places'
 import { units, type Unit } from '@vadose/core/almanac'
 import { Choices } from '../kit'
 import { ElButton, ElInput } from 'element-plus'
-import { computed, ref } from 'vue'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { exactWeight } from '../households'
 import { LotDrawer, oneOf, TroubledLots, useAct } from '../lots'
 import EarnsCard from './EarnsCard.vue'
@@ -36,6 +36,33 @@ const shelves = computed(() =>
     },
   ),
 )
+/** a screenful first, the rest a few a frame: five hundred lines at once would hold the page up */
+const aFew = 24
+const drawn = ref(aFew)
+let frame = 0
+function drawMore() {
+  frame = 0
+  if (drawn.value >= (view.value?.lots.length ?? 0)) return
+  drawn.value += aFew
+  frame = requestAnimationFrame(drawMore)
+}
+watch([order, typed, container, source], () => (drawn.value = aFew))
+watch(
+  [drawn, () => view.value?.lots.length],
+  () => {
+    if (!frame) frame = requestAnimationFrame(drawMore)
+  },
+  { immediate: true },
+)
+onBeforeUnmount(() => cancelAnimationFrame(frame))
+const onScreen = computed(() => {
+  let left = drawn.value
+  return shelves.value.flatMap((shelf) => {
+    const lots = shelf.lots.slice(0, Math.max(0, left))
+    left -= shelf.lots.length
+    return lots.length > 0 ? [{ ...shelf, lots }] : []
+  })
+})
 /** the filters are the things themselves, and how many of each there are */
 const containers = computed(() => {
   const count = new Map<Unit | 'loose', number>()
@@ -128,7 +155,7 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
       <p v-else-if="shelves.length === 0" class="notice">Nothing on the shelves fits that.</p>
       <div class="wall">
         <section
-          v-for="shelf in shelves"
+          v-for="shelf in onScreen"
           :key="shelf.place"
           :style="{ flex: `${shelf.lots.length} 1 ${Math.min(3, shelf.lots.length) * 250}px` }"
         >

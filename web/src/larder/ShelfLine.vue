@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { LarderLot } from '@vadose/contract/larder'
-import { ElButton } from 'element-plus'
 import { computed } from 'vue'
 import { lotCrop, lotName } from '../almanac'
 import { amount, inUnits, longDate, weight } from '../households'
@@ -41,18 +40,30 @@ const sourceWords = { grown: '', bought: 'bought', given: 'given', caught: 'caug
       {{ lot.overdueSince || lot.aside ? '▲ ' : lot.lossAvoidedPerKg > 0.15 ? '▲ eat now: ' : ''
       }}{{ lot.stage === 'fresh' ? inUnits(lot.why) : until }}
     </p>
+    <!-- plain buttons in the kit's dress: with five hundred lines a component each would hold the page up -->
     <div class="row no-print">
-      <ElButton
-        type="primary"
+      <button
+        type="button"
+        class="el-button el-button--primary"
         :disabled="busy"
         :aria-label="`Use ${lot.pieces === null ? 'a little' : 'one'} of ${lot.code}`"
         @click="$emit('use')"
-        >{{ lot.pieces === null ? `Use ${weight(littleOf(lot))}` : 'Use one' }}</ElButton
       >
-      <ElButton v-if="opensOne(lot)" :disabled="busy" :aria-label="`Open one of ${lot.code}`" @click="$emit('open')"
-        >Open one</ElButton
+        {{ lot.pieces === null ? `Use ${weight(littleOf(lot))}` : 'Use one' }}
+      </button>
+      <button
+        v-if="opensOne(lot)"
+        type="button"
+        class="el-button"
+        :disabled="busy"
+        :aria-label="`Open one of ${lot.code}`"
+        @click="$emit('open')"
       >
-      <ElButton :aria-label="`Use some of ${lot.code}`" @click="$emit('some')">Some</ElButton>
+        Open one
+      </button>
+      <button type="button" class="el-button" :aria-label="`Use some of ${lot.code}`" @click="$emit('some')">
+        Some
+      </button>
     </div>
     <TakeForm v-if="some" :lot="lot" kind="use" @done="$emit('done')" />
   </article>

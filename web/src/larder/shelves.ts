@@ -11,18 +11,19 @@ export interface Wanted {
   source: 'grown' | 'bought' | 'noted' | undefined
 }
 
-const monthWords = (date: string) =>
-  new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
-    new Date(`${date}T12:00Z`),
-  )
+const month = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' })
 
+const known = new WeakMap<LarderLot, string>()
 /** All that a line can be found by, in small letters. */
-export const wordsOf = (lot: LarderLot): string =>
-  [
+function wordsOf(lot: LarderLot): string {
+  const was = known.get(lot)
+  if (was !== undefined) return was
+  const { name, synonyms } = cropOf(lot.crop)
+  const words = [
     lot.code,
     lotName(lot),
-    cropOf(lot.crop).name,
-    ...cropOf(lot.crop).synonyms,
+    name,
+    ...synonyms,
     lot.form,
     lot.variety,
     lot.bed,
@@ -30,10 +31,13 @@ export const wordsOf = (lot: LarderLot): string =>
     lot.note,
     lot.source,
     lot.unit,
-    monthWords(lot.broughtOn),
+    month.format(new Date(`${lot.broughtOn}T12:00Z`)),
   ]
     .join(' ')
     .toLowerCase()
+  known.set(lot, words)
+  return words
+}
 
 /**
  * Lines that fit, on their shelves: what is set aside first, then place by place; or all in one, soonest lost first.
