@@ -24,6 +24,10 @@ watch([text, shelf, places], () => {
 })
 const ready = computed(() => lines.value.length > 0 && lines.value.every(isWhole))
 const kept = ref<string[]>()
+// what is typed next is not kept yet
+watch(text, (now) => {
+  if (now.trim() !== '') kept.value = undefined
+})
 const { attempt, failure, busy } = useAttempt()
 const keep = () =>
   attempt(async () => {
