@@ -26,7 +26,7 @@ for (const size of sizes) {
     await page.goto('/evening')
     await expect(page.locator(`[data-heap="${beans}"]`)).toContainText('best within')
     await expect(page.getByRole('img', { name: /batches in the pan. Water on/ })).toBeVisible()
-    await page.getByText('The same as a list').click()
+    await page.getByText('As a table').click()
     await expect(page.getByRole('row').filter({ hasText: 'Raspberry' })).toContainText('raw on the tray')
     await page.getByRole('button', { name: 'Begin now' }).click()
 

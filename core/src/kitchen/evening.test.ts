@@ -82,6 +82,12 @@ describe('an evening as a score', () => {
       { numRuns: 60 },
     )
   })
+  it('two heaps of one crop are planned and told apart', () => {
+    const both = glutPlan([heap('raspberry', 0.5, 2), heap('raspberry', 1.5, 20)], [evening], kitchen)
+    const of = (i: number) => both.batches.filter((b) => b.heap === i).reduce((sum, { kg }) => sum + kg, 0)
+    expect([of(0), of(1)].map((kg) => kg.toFixed(2))).toEqual(['0.50', '1.50'])
+    expect(glutPlan([heap('pea', 40), heap('pea', 1)], [evening], kitchen).leftOver.map((l) => l.heap)).toContain(0)
+  })
   it('twelve crops and three evenings are planned', () => {
     const many = [
       'sweetcorn',

@@ -30,6 +30,8 @@ export interface Kitchen {
 
 export interface GlutPlan {
   batches: {
+    /** which of the heaps it is of */
+    heap: number
     crop: string
     cut: string
     /** in water or steam, minutes; 0 for what goes on the tray raw */
@@ -41,7 +43,7 @@ export interface GlutPlan {
     late: boolean
   }[]
   /** what no evening, tray or freezer has room for */
-  leftOver: { crop: string; kg: number; why: 'time' | 'trays' | 'freezer' | 'too-old'; instead: string }[]
+  leftOver: { heap: number; crop: string; kg: number; why: 'time' | 'trays' | 'freezer' | 'too-old'; instead: string }[]
   kgFrozen: number
   kgLate: number
 }
@@ -133,6 +135,7 @@ export function glutPlan(heaps: readonly GlutHeap[], evenings: readonly FreeTime
       const kg = Math.min(next.batchKg, next.left, roomKg)
       const doneAt = start + next.batchMinutes / 60
       batches.push({
+        heap: work.indexOf(next),
         crop: next.heap.crop.id,
         cut: next.cut,
         blanchMinutes: next.blanchMinutes,
@@ -152,7 +155,13 @@ export function glutPlan(heaps: readonly GlutHeap[], evenings: readonly FreeTime
     batches,
     leftOver: work
       .filter((w) => w.left > 1e-6)
-      .map((w) => ({ crop: w.heap.crop.id, kg: w.left, why: w.blocked ?? 'time', instead: insteadOf(w.heap.crop) })),
+      .map((w) => ({
+        heap: work.indexOf(w),
+        crop: w.heap.crop.id,
+        kg: w.left,
+        why: w.blocked ?? 'time',
+        instead: insteadOf(w.heap.crop),
+      })),
     kgFrozen: batches.reduce((sum, b) => sum + b.kg, 0),
     kgLate: batches.reduce((sum, b) => sum + (b.late ? b.kg : 0), 0),
   }

@@ -8,7 +8,8 @@ import { addHousehold, allHouseholds } from '../households'
 import { rebuildProjections } from '../projections'
 import { addReadings, strikeThese } from '../readings'
 import { checker } from '../validate'
-import * as rows from './file-queries'
+import * as given from './file-in'
+import * as rows from './file-out'
 
 /** The file with every object's keys in order and no spaces: the same household, the same bytes. */
 export const canonical = (file: unknown): string =>
@@ -91,26 +92,26 @@ export async function bringHousehold(db: Client, id: string, file: HouseholdFile
     demo: false,
     practiceNow: household.practiceNow === null ? null : new Date(household.practiceNow),
   })
-  await rows.setRest(db, id, household)
-  await rows.addAlmanac(db, id, file.almanac)
-  await rows.addPlaces(db, id, file.places)
-  await rows.addHarvests(db, id, file.harvests)
-  await rows.addLots(db, id, file.lots, new Map(file.harvests.map((h) => [h.id, h])))
-  await rows.addPictures(db, id, file.lots)
+  await given.setRest(db, id, household)
+  await given.addAlmanac(db, id, file.almanac)
+  await given.addPlaces(db, id, file.places)
+  await given.addHarvests(db, id, file.harvests)
+  await given.addLots(db, id, file.lots, new Map(file.harvests.map((h) => [h.id, h])))
+  await given.addPictures(db, id, file.lots)
   const idOf = new Map<number, number>()
   const acts = new Map<number, string>()
   for (const event of file.events) {
     const { act, details } = event
     if (act && !acts.has(act)) acts.set(act, randomUUID())
     const of = act ? acts.get(act)! : null
-    idOf.set(event.n, await rows.addEvent(db, id, event, renumbered(details, idOf), of))
+    idOf.set(event.n, await given.addEvent(db, id, event, renumbered(details, idOf), of))
   }
-  await rows.addBeds(db, id, file.beds ?? [])
-  await rows.addCounts(db, id, file.counts ?? [])
-  await rows.addImports(db, id, file.imports)
-  await rows.addMappings(db, id, file.mappings)
+  await given.addBeds(db, id, file.beds ?? [])
+  await given.addCounts(db, id, file.counts ?? [])
+  await given.addImports(db, id, file.imports)
+  await given.addMappings(db, id, file.mappings)
   // nobody has the token of a real one until it is given another
-  await rows.addSensors(db, id, file.sensors, (simulated) => (simulated ? null : randomBytes(32)))
+  await given.addSensors(db, id, file.sensors, (simulated) => (simulated ? null : randomBytes(32)))
   for (const {
     place,
     source,

@@ -1,102 +1,42 @@
 <script setup lang="ts">
 import { countOne, readCount, uncountOne } from '@vadose/contract/count'
 import { ElButton } from 'element-plus'
-import { computed, nextTick, ref, watch } from 'vue'
-import { cropColour, lotCrop, lotName } from '../almanac'
-import { amount, inUnits, largeUnit, useAttempt, weight, yearDate } from '../households'
+import { computed, ref, watch } from 'vue'
+import { lotCrop, lotName } from '../almanac'
+import { amount, useAttempt } from '../households'
 import { useView, write } from '../view'
 import CountEnd from './CountEnd.vue'
-import { isFarOff, isOff, linesOf, nextAfter, offWords, saidOf, tallyOf } from './count'
-import OffRope from './OffRope.vue'
-import ShelfDrawing from './ShelfDrawing.vue'
+import CountNow from './CountNow.vue'
+import CountSide from './CountSide.vue'
+import { isOff, linesOf, nextAfter, offWords, tallyOf, type Said } from './count'
 
 /** Shelf by shelf, line after line, by keyboard or thumb: rows × a row + loose, or as expected in one key. */
 const { answer: view, failure } = useView(readCount)
 const code = ref<string>()
-const typed = ref('')
-const byWeight = ref(false)
-const field = ref<HTMLInputElement>()
-/** one of the lines has the field, whichever is counted */
-const keepField = (el: unknown) => void (field.value = (el as HTMLInputElement | null) ?? undefined)
 const ending = ref(false)
 const done = ref<{ booked: number; asExpected: number }>()
-const soFine = ref(new Set<string>())
-/** above so many that lie loose they go on the scale */
-const manyPieces = 30
 const { attempt, failure: refused, busy } = useAttempt()
 
 const all = computed(() => (view.value ? linesOf(view.value) : []))
 const current = computed(() => all.value.find(({ line }) => line.code === code.value))
 const tally = computed(() => (view.value ? tallyOf(view.value) : undefined))
-const said = computed(() => saidOf(typed.value, byWeight.value))
-const asked = computed(() =>
-  all.value.map(({ line }) => line).filter((line) => isFarOff(line) && !soFine.value.has(line.code)),
-)
+const go = (to: string | undefined) => (code.value = to)
 watch(view, (now) => {
   if (now && !code.value) go(nextAfter(now, undefined) ?? all.value[0]?.line.code)
 })
-function go(to: string | undefined) {
-  code.value = to
-  typed.value = ''
-  const line = all.value.find((one) => one.line.code === to)?.line
-  // nobody counts a crate of apples
-  byWeight.value =
-    line !== undefined &&
-    (line.pieces === null || (line.unit === null && line.form === 'fresh' && line.pieces > manyPieces))
-  void nextTick(() => {
-    field.value?.focus({ preventScroll: true })
-    field.value?.closest('.now')?.scrollIntoView({ block: 'nearest' })
-  })
-}
 function step(by: 1 | -1) {
   const at = all.value.findIndex(({ line }) => line.code === code.value)
   go(all.value[Math.max(0, Math.min(all.value.length - 1, at + by))]?.line.code)
 }
-async function keep() {
-  const what = said.value
-  const at = code.value
-  if (!what || !at || busy.value) return
-  const ok = await attempt(() =>
-    write(countOne, {
-      params: { code: at },
-      body:
-        'same' in what
-          ? { typed: '', same: true }
-          : 'pieces' in what
-            ? what
-            : { typed: what.typed, weightG: what.weightG },
-    }),
-  )
-  if (!ok) return
+async function keep(at: string, said: Said) {
+  const body = 'same' in said ? { typed: '', ...said } : said
+  if (!(await attempt(() => write(countOne, { params: { code: at }, body })))) return
   const next = view.value && nextAfter(view.value, at)
-  if (next) go(next)
-  else {
-    code.value = undefined
-    ending.value = true
-  }
+  go(next)
+  if (!next) ending.value = true
 }
 async function again(of: string) {
-  await attempt(() => write(uncountOne, { params: { code: of } }))
-  go(of)
-}
-function onKey(event: KeyboardEvent) {
-  if (event.key === 'Enter' || (event.key === ' ' && typed.value.trim() === '')) {
-    event.preventDefault()
-    void keep()
-  } else if (event.key === 'ArrowUp' || (event.key === 'ArrowLeft' && typed.value === '')) {
-    event.preventDefault()
-    step(-1)
-  } else if (event.key === 'ArrowDown') {
-    event.preventDefault()
-    step(1)
-  } else if (event.key === 'w' && typed.value === '') {
-    event.preventDefault()
-    if (current.value?.line.pieces !== null) byWeight.value = !byWeight.value
-  }
-}
-const insert = (text: string) => {
-  typed.value += text
-  field.value?.focus()
+  if (await attempt(() => write(uncountOne, { params: { code: of } }))) go(of)
 }
 const shelfDone = (lines: { counted: unknown }[]) => lines.filter((line) => line.counted).length
 const truth = computed(() => view.value?.truth.at(-1))
@@ -155,59 +95,17 @@ const truth = computed(() => view.value?.truth.at(-1))
     </nav>
     <p v-if="refused" class="notice bad" role="alert">{{ refused }}</p>
     <div class="columns">
-      <div class="lines">
+      <div>
         <section v-for="s in view.shelves" v-show="!current || current.placeId === s.placeId" :key="s.placeId">
           <h2>{{ s.place }} <span class="soft">in the order it is walked</span></h2>
           <template v-for="line in s.lines" :key="line.code">
-            <div
+            <CountNow
               v-if="line.code === code"
-              class="card now"
-              :style="{ '--crop': cropColour(line.crop) }"
-              :data-count="line.code"
-            >
-              <div>
-                <h3>
-                  {{ lotName(line) }} <span class="soft">{{ line.code }}</span>
-                </h3>
-                <p class="soft">
-                  {{ amount(line.pieces, line.weightG, lotCrop(line).piece) }} expected: {{ inUnits(line.since) }}
-                </p>
-                <div class="row">
-                  <input
-                    :ref="keepField"
-                    v-model="typed"
-                    class="typed"
-                    :inputmode="byWeight ? 'decimal' : 'tel'"
-                    autocomplete="off"
-                    :aria-label="
-                      byWeight
-                        ? `What is there of ${lotName(line)}, ${largeUnit()}`
-                        : `How many there are of ${lotName(line)}`
-                    "
-                    @keydown="onKey"
-                  />
-                  <strong v-if="said && 'pieces' in said" class="figure">= {{ said.pieces }}</strong>
-                  <strong v-else-if="said && 'weightG' in said" class="figure">{{ weight(said.weightG) }}</strong>
-                  <span v-else-if="typed && !said" class="bad">not a count: 3x4+2, or 14</span>
-                  <span v-else class="soft">{{ byWeight ? largeUnit() : lotCrop(line).piece.many }}</span>
-                </div>
-                <div class="row thumbs">
-                  <ElButton type="primary" :disabled="!said || busy" @click="keep">{{
-                    typed ? 'Keep' : 'As expected'
-                  }}</ElButton>
-                  <ElButton v-if="!byWeight" aria-label="times" @click="insert('x')">×</ElButton>
-                  <ElButton aria-label="and" @click="insert('+')">+</ElButton>
-                  <ElButton v-if="line.pieces !== null" @click="((byWeight = !byWeight), field?.focus())">{{
-                    byWeight ? 'By count' : 'By weight'
-                  }}</ElButton>
-                  <ElButton aria-label="The line before" @click="step(-1)">Back</ElButton>
-                </div>
-                <p class="soft keys-said">
-                  <kbd>Space</kbd> as expected · <kbd>Enter</kbd> next · <kbd>↑</kbd> back · <kbd>w</kbd> by weight
-                </p>
-              </div>
-              <ShelfDrawing v-if="!byWeight" :typed="typed" :crop="line.crop" :expected="line.pieces" />
-            </div>
+              :line="line"
+              :busy="busy"
+              @said="keep(line.code, $event)"
+              @step="step"
+            />
             <button v-else type="button" class="line" :class="{ counted: line.counted }" @click="go(line.code)">
               <span class="name"
                 >{{ lotName(line) }} <span class="soft">{{ line.code }}</span></span
@@ -222,49 +120,7 @@ const truth = computed(() => view.value?.truth.at(-1))
         </section>
         <p><RouterLink class="el-button" to="/shelf">Something here that is not listed</RouterLink></p>
       </div>
-      <aside v-if="tally" class="stack">
-        <section class="card">
-          <h2>How far off so far</h2>
-          <p v-if="tally.counted === 0" class="soft">Nothing is counted yet.</p>
-          <ul v-else class="bare">
-            <li v-if="tally.fewer">
-              <strong class="figure bad">−{{ tally.fewer }}</strong> fewer than the books say
-            </li>
-            <li v-if="tally.lessG">
-              <strong class="figure bad">−{{ weight(tally.lessG) }}</strong> less of what is weighed
-            </li>
-            <li v-if="tally.more">
-              <strong class="figure">+{{ tally.more }}</strong> more
-            </li>
-            <li>
-              <strong class="figure">{{ tally.asExpected }}</strong> lines as expected
-            </li>
-          </ul>
-          <OffRope :view="view" />
-        </section>
-        <section v-if="asked.length" class="card">
-          <h2>Far off, while you stand there</h2>
-          <div v-for="line in asked.slice(-3)" :key="line.code" class="rows">
-            <p>
-              <strong>{{ lotName(line) }}</strong> <span class="bad">{{ offWords(line, lotCrop(line).piece) }}</span>
-            </p>
-            <div class="row">
-              <ElButton @click="again(line.code)">Count again</ElButton>
-              <ElButton @click="soFine = new Set([...soFine, line.code])">It is so</ElButton>
-            </div>
-          </div>
-        </section>
-        <section v-if="view.truth.length" class="card">
-          <h2>How true the books were</h2>
-          <ul class="bare">
-            <li v-for="t in view.truth" :key="t.on">
-              <strong>{{ t.truePct }} in 100</strong>
-              <span class="soft">{{ yearDate(t.on) }}, {{ t.lines }} lines, by weight</span>
-            </li>
-          </ul>
-          <p v-if="view.unexplainedG" class="soft">{{ weight(view.unexplainedG) }} gone, cause unknown.</p>
-        </section>
-      </aside>
+      <CountSide :view="view" @again="again" />
     </div>
   </div>
 </template>
@@ -309,53 +165,12 @@ const truth = computed(() => view.value?.truth.at(-1))
   color: var(--ink);
   font-weight: 600;
 }
-.now {
-  border: 2px solid var(--accent);
-  margin: 6px 0;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 300px);
-  gap: 14px;
-}
-.typed {
-  width: 170px;
-  height: 54px;
-  padding: 4px 14px;
-  border: 1.5px solid var(--accent);
-  border-radius: 8px;
-  background: var(--card);
-  color: var(--ink);
-  font: 650 24px var(--font-head);
-}
-.now .row {
-  margin-top: 10px;
-}
-.keys-said kbd {
-  color: var(--ink);
-}
-.keys-said {
-  margin-top: 10px;
-}
-aside li {
-  padding: 3px 0;
-}
 @media (max-width: 820px) {
-  .now {
-    grid-template-columns: minmax(0, 1fr);
-  }
   .line {
     grid-template-columns: minmax(0, 1fr) auto;
   }
   .line > :nth-child(2) {
     grid-row: 2;
-  }
-  .keys-said {
-    display: none;
-  }
-  .typed {
-    width: 100%;
-  }
-  .thumbs .el-button {
-    min-height: 48px;
   }
 }
 </style>

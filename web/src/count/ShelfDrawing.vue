@@ -4,7 +4,7 @@ import { cropColour } from '../almanac'
 import { shelfOf } from './count'
 
 /** The shelf as it is typed, seen from above: rows from the front edge, and those that stand loose. */
-const props = defineProps<{ typed: string; crop: string; expected: number | null }>()
+const props = defineProps<{ typed: string; crop: string }>()
 const shelf = computed(() => shelfOf(props.typed))
 const most = 12
 const dots = computed(() => {

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { brine, saltPctOf } from '@vadose/core/larder'
-import { ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { gramsFrom, smallUnit, weight } from '../households'
-import { Choices } from '../kit'
+import { Choices, NumberField } from '../kit'
 
 /** Salt for what is in the crock, both ways: how much to weigh out, or how strong it has become. */
 const props = defineProps<{ produceG: number }>()
@@ -55,32 +54,11 @@ const answer = computed(() => {
       />
     </div>
     <div class="row">
-      <label class="field"
-        >Water
-        <ElInput v-model="water" class="number" inputmode="decimal" aria-label="Water" placeholder="none"
-          ><template #suffix>{{ smallUnit() }}</template></ElInput
-        ></label
-      >
-      <label v-if="way === 'salt'" class="field"
-        >Strength
-        <ElInput v-model="percent" class="number" inputmode="decimal" aria-label="Salt, per cent"
-          ><template #suffix>%</template></ElInput
-        ></label
-      >
-      <label v-else class="field"
-        >Salt put in
-        <ElInput v-model="salt" class="number" inputmode="decimal" aria-label="Salt put in"
-          ><template #suffix>{{ smallUnit() }}</template></ElInput
-        ></label
-      >
+      <NumberField v-model="water" label="Water" :unit="smallUnit()" placeholder="none" />
+      <NumberField v-if="way === 'salt'" v-model="percent" label="Strength" says="Salt, per cent" unit="%" />
+      <NumberField v-else v-model="salt" label="Salt put in" :unit="smallUnit()" />
       <p v-if="answer" class="figure">{{ answer.figure }}</p>
     </div>
     <p v-if="answer" class="soft">{{ answer.note }}</p>
   </section>
 </template>
-
-<style scoped>
-.number {
-  width: 130px;
-}
-</style>

@@ -99,8 +99,8 @@ function end() {
 
 const { answer: places } = useView(listPlaces)
 const freezer = computed(() => places.value?.find(({ kind }) => kind === 'freezer'))
-const packed = ref<Record<string, { weight: string; bags: string }>>({})
-const of = (code: string) => (packed.value[code] ??= { weight: '', bags: '' })
+const packed = ref(Object.fromEntries((running.value?.heaps ?? []).map(({ code }) => [code, { weight: '', bags: '' }])))
+const of = (code: string) => packed.value[code]!
 const bagged = ref<Record<string, string>>({})
 const { act: doAct, refusal, busy } = useAct()
 const bagging = computed(() => !act.value || act.value.what === 'bag')

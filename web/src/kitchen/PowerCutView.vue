@@ -4,12 +4,12 @@ import { listLots } from '@vadose/contract/lots'
 import { listPlaces } from '@vadose/contract/places'
 import { powerCut, type BagVerdict } from '@vadose/core/kitchen'
 import { Refusal } from '@vadose/core/refusal'
-import { ElButton, ElInput } from 'element-plus'
+import { ElButton } from 'element-plus'
 import { computed, ref, watch, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import { cropColour, lotCrop, lotName } from '../almanac'
 import { amount, degree, toCelsius, useAttempt, weight } from '../households'
-import { Choices } from '../kit'
+import { Choices, NumberField } from '../kit'
 import { useLastAct } from '../lots'
 import { useView, write } from '../view'
 import { keepIn, keptIn } from './evening'
@@ -98,46 +98,23 @@ const book = () =>
         :options="freezers.map(({ id, name }) => ({ id, label: name }))"
       />
       <div class="row">
-        <label class="field"
-          >Off for
-          <ElInput v-model="hours" class="number" inputmode="decimal" aria-label="Hours the power was off"
-            ><template #suffix>h</template></ElInput
-          ></label
-        >
-        <label class="field"
-          >Holds
-          <ElInput v-model="litres" class="number" inputmode="decimal" aria-label="Litres the freezer holds"
-            ><template #suffix>L</template></ElInput
-          ></label
-        >
-        <label class="field"
-          >How full
-          <ElInput
-            v-model="full"
-            class="number"
-            inputmode="decimal"
-            aria-label="How full it is, in 100"
-            :placeholder="String(Math.round(byWeight * 100))"
-            ><template #suffix>in 100</template></ElInput
-          ></label
-        >
-        <label class="field"
-          >The room
-          <ElInput v-model="room" class="number" inputmode="decimal" aria-label="Temperature of the room"
-            ><template #suffix>{{ degree() }}</template></ElInput
-          ></label
-        >
-        <label class="field"
-          >Read in the food
-          <ElInput
-            v-model="read"
-            class="number"
-            inputmode="decimal"
-            aria-label="Temperature read in the food"
-            placeholder="not read"
-            ><template #suffix>{{ degree() }}</template></ElInput
-          ></label
-        >
+        <NumberField v-model="hours" label="Off for" says="Hours the power was off" unit="h" />
+        <NumberField v-model="litres" label="Holds" says="Litres the freezer holds" unit="L" />
+        <NumberField
+          v-model="full"
+          label="How full"
+          says="How full it is, in 100"
+          unit="in 100"
+          :placeholder="String(Math.round(byWeight * 100))"
+        />
+        <NumberField v-model="room" label="The room" says="Temperature of the room" :unit="degree()" />
+        <NumberField
+          v-model="read"
+          label="Read in the food"
+          says="Temperature read in the food"
+          :unit="degree()"
+          placeholder="not read"
+        />
       </div>
       <p class="soft">
         {{ bags.length }} {{ bags.length === 1 ? 'lot' : 'lots' }} of bags in it, {{ weight(kg * 1000) }}: about
@@ -200,9 +177,6 @@ const book = () =>
 </template>
 
 <style scoped>
-.number {
-  width: 130px;
-}
 .bag {
   border-left: 6px solid var(--crop);
   display: grid;

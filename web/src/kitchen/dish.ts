@@ -13,41 +13,41 @@ export interface Ingredient {
 }
 
 /** What something can become, with what it is usually counted in. */
-export const dishForms: { id: DishForm; label: string; detail: string; unit: Unit; prepared: string[] }[] = [
+export const dishForms: { id: DishForm; label: string; detail: string; unit: Unit; prepared: string }[] = [
   {
     id: 'frozen',
     label: 'Freezer',
     detail: 'portions, blocks, rolls',
     unit: 'portion',
-    prepared: ['cooked', 'raw, chopped', 'puréed', 'grated', 'blanched'],
+    prepared: 'cooked',
   },
   {
     id: 'cooked',
     label: 'Fridge',
     detail: 'cooked, for these days',
     unit: 'portion',
-    prepared: ['cooked', 'soup', 'stew', 'roasted'],
+    prepared: 'cooked',
   },
   {
     id: 'jarred',
     label: 'Jars',
     detail: 'by a tested recipe',
     unit: 'jar',
-    prepared: ['sauce', 'halves in syrup', 'jam', 'chutney', 'pickled'],
+    prepared: 'sauce',
   },
   {
     id: 'brined',
     label: 'Salt or brine',
     detail: 'left to sour',
     unit: 'jar',
-    prepared: ['shredded, dry salted', 'in brine', 'chunks in brine'],
+    prepared: 'shredded, dry salted',
   },
   {
     id: 'dried',
     label: 'Dry jar',
     detail: 'roasted, dried in the oven',
     unit: 'jar',
-    prepared: ['roasted', 'oven dried', 'ground'],
+    prepared: 'roasted',
   },
 ]
 

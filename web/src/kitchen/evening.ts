@@ -1,5 +1,5 @@
 import type { LotRow } from '@vadose/contract/lots'
-import { freezeWithinHours, hoursAged } from '@vadose/core/kitchen'
+import { freezeWithinHours, hoursAged, type Act } from '@vadose/core/kitchen'
 import { cropOf } from '../almanac'
 import { householdHere } from '../call'
 
@@ -81,27 +81,30 @@ const wanted = ({ lot, left }: Pick<Heap, 'lot' | 'left'>): number =>
   lot.aside?.why === 'freeze' ? 3 : lot.aside || keeps(lot) ? 0 : left > 0 ? 2 : left > -24 ? 1 : 0
 export const isLaidOut = (heap: Heap): boolean => wanted(heap) > 0
 
+/** Minutes of a day at a time of day. */
+export function minutesOf(time: string): number {
+  const [h = 0, m = 0] = time.split(':').map(Number)
+  return h * 60 + m
+}
+const dayMinutes = 1440
+
 /** “18:40”, so many minutes after a time of day. */
 export function clockAt(from: string, minutes: number): string {
-  const [h = 0, m = 0] = from.split(':').map(Number)
-  const all = (((h * 60 + m + Math.round(minutes)) % 1440) + 1440) % 1440
-  return `${String(Math.floor(all / 60)).padStart(2, '0')}:${String(all % 60).padStart(2, '0')}`
+  const at = (((minutesOf(from) + Math.round(minutes)) % dayMinutes) + dayMinutes) % dayMinutes
+  const two = (n: number) => String(n).padStart(2, '0')
+  return `${two(Math.floor(at / 60))}:${two(at % 60)}`
 }
 
 /** Hours from one time of day to a later one, past midnight too. */
 export function hoursBetween(from: string, to: string): number {
-  const at = (time: string) => {
-    const [h = 0, m = 0] = time.split(':').map(Number)
-    return h + m / 60
-  }
-  const hours = at(to) - at(from)
-  return hours > 0 ? hours : hours + 24
+  const minutes = minutesOf(to) - minutesOf(from)
+  return (minutes > 0 ? minutes : minutes + dayMinutes) / 60
 }
 
 /** An evening that is under way: its acts, when it began by the real clock, and how far it is. */
 export interface Running {
   beganMs: number
-  acts: import('@vadose/core/kitchen').Act[]
+  acts: Act[]
   done: number
   heaps: { code: string; crop: string; kg: number; cut: string }[]
   muted: boolean

@@ -10,7 +10,6 @@ import type { Field } from './worksheets'
 /** One field of a worksheet, by its kind. */
 const props = defineProps<{ field: Field; value: string; choices: readonly string[]; wrong: boolean }>()
 const emit = defineEmits<{ set: [value: string] }>()
-const typedIn = (event: Event) => (event.target as HTMLInputElement).value
 const shownWord = (choice: string) => choice.replaceAll('-', ' ')
 /** What is chosen among, where it is not typed. */
 const picks = computed(() => {
@@ -46,14 +45,19 @@ const picks = computed(() => {
     />
     <template v-else-if="field.kind === 'lines'">
       <span class="soft">a line each: {{ columnsOf(field) }}</span>
-      <textarea :value="value" rows="5" spellcheck="false" @input="emit('set', typedIn($event))" />
+      <ElInput
+        type="textarea"
+        :model-value="value"
+        :rows="5"
+        spellcheck="false"
+        @update:model-value="emit('set', $event)"
+      />
     </template>
-    <input
+    <ElInput
       v-else
-      :value="value"
-      class="plain"
       :type="field.kind === 'date' ? 'date' : 'text'"
-      @input="emit('set', typedIn($event))"
+      :model-value="value"
+      @update:model-value="emit('set', $event)"
     />
   </label>
 </template>
@@ -68,26 +72,7 @@ const picks = computed(() => {
 }
 .field.wrong :deep(.el-input__wrapper),
 .field.wrong :deep(.el-select__wrapper),
-.field.wrong textarea {
+.field.wrong :deep(textarea) {
   box-shadow: inset 0 0 0 2px var(--bad);
-}
-textarea,
-.plain {
-  min-height: 40px;
-  border: 1.3px solid var(--line);
-  border-radius: 8px;
-  background: var(--card);
-  padding: 6px 9px;
-  width: 100%;
-  font-weight: 400;
-}
-textarea {
-  font-size: 14px;
-  line-height: 1.5;
-}
-@media (max-width: 820px) {
-  .plain {
-    min-height: 48px;
-  }
 }
 </style>

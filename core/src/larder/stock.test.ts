@@ -1,0 +1,70 @@
+import { describe, expect, it } from 'vitest'
+import { cropById, pantry } from '../almanac'
+import { eventSays, lotHistory } from '../lots'
+import { gramsOfSize, stockEvents, usualWeightG, type StockLine } from './index'
+
+const line = (over: Partial<StockLine> = {}): StockLine => ({
+  name: null,
+  form: 'jarred',
+  source: 'grown',
+  unit: 'jar',
+  pieces: 6,
+  weightG: null,
+  size: null,
+  placeId: 'cellar',
+  prepared: null,
+  recipe: null,
+  processed: null,
+  lifeDays: null,
+  tasteAfterDays: null,
+  ...over,
+})
+const told = (crop: string, over: Partial<StockLine> = {}) =>
+  lotHistory(
+    stockEvents(crop === 'pantry' ? pantry : cropById(crop), line(over)).map((e, i) => ({ ...e, atMs: i, id: i + 1 })),
+  )
+
+describe('what a size holds', () => {
+  it.each([
+    ['0.5 L', 500],
+    ['0,25 l', 250],
+    ['75cl', 750],
+    ['500 ml', 500],
+    ['1 kg', 1000],
+    ['1 lb', 454],
+    // a US pint is 473 ml, a quart 946 ml: NIST Handbook 44
+    ['pint', 475],
+    ['quart', 950],
+  ])('%s', (size, grams) => expect(Math.abs(gramsOfSize(size)! - grams) <= 4).toBe(true))
+  it.each(['', 'large', '5', '0 L', 'l'])('no size: “%s”', (size) => expect(gramsOfSize(size)).toBeUndefined())
+})
+
+describe('a line of stock', () => {
+  const plum = cropById('plum')
+  it('weighs what its size holds, else what such a jar usually does, and that is a guess', () => {
+    expect(usualWeightG(plum, line({ size: '0.25 L' }))).toBe(1500)
+    expect(usualWeightG(plum, line())).toBe(3000)
+    expect(told('plum')).toMatchObject({ quantity: { weightG: 3000, pieces: 6 }, guessed: { weight: true } })
+    expect(told('plum', { weightG: 2900 })).toMatchObject({ quantity: { weightG: 2900 }, guessed: { weight: false } })
+  })
+  it('stands in store in its form from the first, told where it is from', () => {
+    const jam = told('plum', { name: 'Damson jam', recipe: 'Book p. 31', processed: 'as tested' })
+    expect(jam).toMatchObject({
+      stage: 'stored',
+      named: 'Damson jam',
+      unit: 'jar',
+      made: { form: 'jarred', recipe: 'Book p. 31' },
+    })
+    const oil = told('pantry', { name: 'Oil', form: 'fresh', unit: 'bottle', source: 'bought', lifeDays: 200 })
+    expect(oil).toMatchObject({ stage: 'stored', source: 'bought', made: null, lifeDays: 200 })
+    const says = stockEvents(pantry, line({ source: 'bought', form: 'fresh', unit: 'bottle', pieces: 2 }))[0]!
+    expect(eventSays(pantry, says, 'Cellar')).toBe('bought, 2 bottles, 1,500 g')
+  })
+  it('is packed as it is counted, where its crop is packed so', () => {
+    expect(told('onion-storing', { form: 'fresh', unit: 'net' }).pack).toBe('net')
+    expect(told('potato-maincrop', { form: 'fresh', unit: 'crate' }).pack).toBe('box')
+  })
+  it('says how many or how much', () => {
+    expect(() => stockEvents(plum, line({ pieces: null }))).toThrow(/how many or how much/)
+  })
+})

@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import type { CountLine } from '@vadose/contract/count'
+import { ElButton } from 'element-plus'
+import { computed, nextTick, onMounted, ref } from 'vue'
+import { cropColour, lotCrop, lotName } from '../almanac'
+import { amount, inUnits, largeUnit, weight } from '../households'
+import { saidOf, type Said } from './count'
+import ShelfDrawing from './ShelfDrawing.vue'
+
+/** The line that is counted now: typed as it stands, or as expected in one key. */
+const props = defineProps<{ line: CountLine; busy: boolean }>()
+const emit = defineEmits<{ said: [said: Said]; step: [by: 1 | -1] }>()
+/** above so many that lie loose they go on the scale: nobody counts a crate of apples */
+const manyPieces = 30
+const { pieces, unit, form } = props.line
+const byWeight = ref(pieces === null || (unit === null && form === 'fresh' && pieces > manyPieces))
+const typed = ref('')
+const field = ref<HTMLInputElement>()
+onMounted(async () => {
+  // its shelf is shown in the same moment
+  await nextTick()
+  field.value?.focus({ preventScroll: true })
+  field.value?.closest('.now')?.scrollIntoView({ block: 'nearest' })
+})
+const said = computed(() => saidOf(typed.value, byWeight.value))
+const crop = computed(() => lotCrop(props.line))
+const keep = () => {
+  if (said.value && !props.busy) emit('said', said.value)
+}
+function turn() {
+  if (props.line.pieces !== null) byWeight.value = !byWeight.value
+  field.value?.focus()
+}
+function insert(text: string) {
+  typed.value += text
+  field.value?.focus()
+}
+function onKey(event: KeyboardEvent) {
+  const empty = typed.value.trim() === ''
+  const does: (() => void) | undefined = {
+    Enter: keep,
+    ArrowUp: () => emit('step', -1),
+    ArrowDown: () => emit('step', 1),
+    ...(empty ? { ' ': keep, ArrowLeft: () => emit('step', -1), w: turn } : {}),
+  }[event.key]
+  if (!does) return
+  event.preventDefault()
+  does()
+}
+</script>
+
+<template>
+  <div class="card now" :style="{ '--crop': cropColour(line.crop) }" :data-count="line.code">
+    <div>
+      <h3>
+        {{ lotName(line) }} <span class="soft">{{ line.code }}</span>
+      </h3>
+      <p class="soft">{{ amount(line.pieces, line.weightG, crop.piece) }} expected: {{ inUnits(line.since) }}</p>
+      <div class="row">
+        <input
+          ref="field"
+          v-model="typed"
+          class="typed"
+          :inputmode="byWeight ? 'decimal' : 'tel'"
+          autocomplete="off"
+          :aria-label="
+            byWeight ? `What is there of ${lotName(line)}, ${largeUnit()}` : `How many there are of ${lotName(line)}`
+          "
+          @keydown="onKey"
+        />
+        <strong v-if="said && 'pieces' in said" class="figure">= {{ said.pieces }}</strong>
+        <strong v-else-if="said && 'weightG' in said" class="figure">{{ weight(said.weightG) }}</strong>
+        <span v-else-if="typed && !said" class="bad">not a count: 3x4+2, or 14</span>
+        <span v-else class="soft">{{ byWeight ? largeUnit() : crop.piece.many }}</span>
+      </div>
+      <div class="row thumbs">
+        <ElButton type="primary" :disabled="!said || busy" @click="keep">{{ typed ? 'Keep' : 'As expected' }}</ElButton>
+        <ElButton v-if="!byWeight" aria-label="times" @click="insert('x')">×</ElButton>
+        <ElButton aria-label="and" @click="insert('+')">+</ElButton>
+        <ElButton v-if="line.pieces !== null" @click="turn">{{ byWeight ? 'By count' : 'By weight' }}</ElButton>
+        <ElButton aria-label="The line before" @click="emit('step', -1)">Back</ElButton>
+      </div>
+      <p class="soft keys-said">
+        <kbd>Space</kbd> as expected · <kbd>Enter</kbd> next · <kbd>↑</kbd> back · <kbd>w</kbd> by weight
+      </p>
+    </div>
+    <ShelfDrawing v-if="!byWeight" :typed="typed" :crop="line.crop" />
+  </div>
+</template>
+
+<style scoped>
+.now {
+  border: 2px solid var(--accent);
+  margin: 6px 0;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 300px);
+  gap: 14px;
+}
+.typed {
+  width: 170px;
+  height: 54px;
+  padding: 4px 14px;
+  border: 1.5px solid var(--accent);
+  border-radius: 8px;
+  background: var(--card);
+  color: var(--ink);
+  font: 650 24px var(--font-head);
+}
+.row,
+.keys-said {
+  margin-top: 10px;
+}
+.keys-said kbd {
+  color: var(--ink);
+}
+@media (max-width: 820px) {
+  .now {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .keys-said {
+    display: none;
+  }
+  .typed {
+    width: 100%;
+  }
+  .thumbs .el-button {
+    min-height: 48px;
+  }
+}
+</style>

@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { ElButton, ElInput } from 'element-plus'
+import { computed, ref, watch } from 'vue'
+import { lotName } from '../almanac'
+import { smallUnit } from '../households'
+import { Pick } from '../kit'
+import { useDish } from './dish-draft'
+import IngredientRow from './IngredientRow.vue'
+
+/** What goes into the pot: lots, and what has none. */
+const dish = useDish()
+const others = computed(() =>
+  dish.from
+    .filter(({ code }) => !dish.isIn(code))
+    .map((lot) => ({
+      id: lot.code,
+      label: `${lotName(lot)} ${lot.code}${lot.place ? `, ${lot.place.toLowerCase()}` : ''}`,
+    })),
+)
+const adding = ref<string>()
+watch(adding, (code) => {
+  const lot = dish.from.find((one) => one.code === code)
+  if (lot) dish.put(lot)
+  adding.value = undefined
+})
+</script>
+
+<template>
+  <section class="card stack">
+    <h2>What goes in</h2>
+    <IngredientRow
+      v-for="(part, i) in dish.parts"
+      :key="part.lot.code"
+      :part="part"
+      @change="dish.parts[i] = $event"
+      @drop="dish.parts.splice(i, 1)"
+    />
+    <p v-if="dish.shortOf.length" class="notice">
+      Not enough {{ dish.shortOf.join(' and ') }} for it: less, or something else.
+    </p>
+    <div class="row">
+      <Pick
+        v-model="adding"
+        label="A lot that goes in"
+        :options="others"
+        find
+        placeholder="a lot: type a crop or code"
+        class="wide"
+      />
+      <ElButton @click="dish.adds.push({ name: '', weight: '' })">Something without a lot</ElButton>
+    </div>
+    <div v-for="(add, i) in dish.adds" :key="i" class="row">
+      <ElInput
+        v-model="add.name"
+        class="grow"
+        maxlength="40"
+        :aria-label="`Bought or from the tap, ${i + 1}`"
+        placeholder="wine, butter, water"
+      />
+      <ElInput
+        v-model="add.weight"
+        class="number"
+        inputmode="decimal"
+        :aria-label="`Its weight, ${i + 1}`"
+        placeholder="weight"
+        ><template #suffix>{{ smallUnit() }}</template></ElInput
+      >
+      <ElButton :aria-label="`Leave out ${add.name || 'it'}`" @click="dish.adds.splice(i, 1)">Leave out</ElButton>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.number {
+  width: 140px;
+}
+.grow {
+  flex: 1;
+  min-width: 160px;
+}
+.row .wide {
+  width: min(100%, 380px);
+}
+</style>

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { ElInput } from 'element-plus'
+import { Pick } from '../kit'
+import { clockAt, type KitchenSetup } from './evening'
+
+/** The kitchen: pan, plate, trays, freezer, and when somebody is free. */
+defineProps<{ mostKg: number }>()
+const setup = defineModel<KitchenSetup>({ required: true })
+const fields = [
+  { key: 'panLitres', label: 'Pan', unit: 'L' },
+  { key: 'stoveKW', label: 'Stove plate', unit: 'kW' },
+  { key: 'trays', label: 'Trays', unit: '' },
+  { key: 'kgPerTray', label: 'On a tray', unit: 'kg' },
+  { key: 'freezerLitres', label: 'Freezer', unit: 'L' },
+] as const
+const set = (change: Partial<KitchenSetup>) => (setup.value = { ...setup.value, ...change })
+function setNumber(key: (typeof fields)[number]['key'], text: string) {
+  const n = Number(text.replace(',', '.'))
+  if (Number.isFinite(n) && n > 0) set({ [key]: n })
+}
+/** every half hour of a day, from noon on */
+const times = Array.from({ length: 48 }, (_, i) => clockAt('12:00', i * 30)).map((id) => ({ id, label: id }))
+const evenings = ['1', '2', '3'].map((id) => ({ id, label: id }))
+</script>
+
+<template>
+  <section class="card">
+    <h2>The kitchen</h2>
+    <div class="row">
+      <label v-for="f in fields" :key="f.key" class="field"
+        >{{ f.label }}
+        <ElInput
+          :model-value="String(setup[f.key])"
+          class="small"
+          inputmode="decimal"
+          :aria-label="f.label"
+          @change="setNumber(f.key, $event)"
+          ><template v-if="f.unit" #suffix>{{ f.unit }}</template></ElInput
+        ></label
+      >
+      <label class="field"
+        >From
+        <Pick
+          :model-value="setup.from"
+          label="From"
+          :options="times"
+          class="small"
+          @update:model-value="$event && set({ from: $event })"
+      /></label>
+      <label class="field"
+        >To
+        <Pick
+          :model-value="setup.to"
+          label="To"
+          :options="times"
+          class="small"
+          @update:model-value="$event && set({ to: $event })"
+      /></label>
+      <label class="field"
+        >Evenings
+        <Pick
+          :model-value="String(setup.evenings)"
+          label="Evenings"
+          :options="evenings"
+          class="small"
+          @update:model-value="set({ evenings: Number($event) })"
+      /></label>
+    </div>
+    <p class="soft">
+      About half a kilo to four litres of water; at most {{ mostKg.toFixed(1) }} kg a day in this freezer. Boiling water
+      and steam: the lid away from you, children away from the stove.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.small,
+.row .el-select.small {
+  width: 108px;
+  min-width: 0;
+}
+</style>
