@@ -1,4 +1,5 @@
 import { scoreCuring } from './evaluation/curing-lots'
+import { eatingWorlds, windowsHeld } from './evaluation/eating'
 import { worlds, type World } from './evaluation/store-worlds'
 import { scoreStores } from './evaluation/stores'
 
@@ -40,3 +41,10 @@ for (const world of Object.keys(worlds) as World[]) {
   )
 }
 row('wanted', 'as many', '', '', '≥ 30 own, ≥ 0', '70–90')
+
+console.log(`\nWhen a line runs out: ${lots} lines a kind of use; share of 8-in-10 windows that hold the day, %\n`)
+row('use', 'wanted', 'after 2 weeks', '4 weeks', '10 weeks')
+rule(4)
+for (const [name, world] of Object.entries(eatingWorlds)) {
+  row(name, '70–90', ...[2, 4, 10].map((weeks) => f(100 * windowsHeld(world, weeks, lots), 1)))
+}

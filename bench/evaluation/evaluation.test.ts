@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { scoreCuring } from './curing-lots'
+import { eatingWorlds, windowsHeld } from './eating'
 import { scoreStores } from './stores'
 
 // small runs of what `npm run evaluate` prints in full; bounds leave room for the chance of fewer lots
@@ -35,3 +36,14 @@ describe.each(['own', 'culls', 'twice', 'flat'] as const)(
     })
   },
 )
+
+describe('windows of running out', () => {
+  it.each(Object.keys(eatingWorlds).flatMap((name) => [2, 4, 10].map((weeks) => [name, weeks] as const)))(
+    'hold about eight in ten where use is %s, after %i weeks',
+    (name, weeks) => {
+      const share = windowsHeld(eatingWorlds[name]!, weeks, 250)
+      expect(share).toBeGreaterThan(0.64)
+      expect(share).toBeLessThan(0.94)
+    },
+  )
+})

@@ -2,6 +2,7 @@ import { Unsafe } from 'typebox'
 import {
   between,
   bool,
+  civilDate,
   closed,
   either,
   grams,
@@ -129,7 +130,7 @@ export const acts = {
   }),
   germinate: closed({ requestId, act: just('germinate'), sown: whole(1, 1000), came: whole(0, 1000) }),
   judge: closed({ requestId, act: just('judge'), verdict: oneOf('more', 'same', 'never') }),
-  note: closed({ requestId, act: just('note'), text }),
+  note: closed({ requestId, act: just('note'), text, mindOn: optional(civilDate) }),
   clean: closed({ requestId, act: just('clean'), step: oneOf('thresh', 'sieve', 'winnow'), weightG: grams }),
   load: closed({
     requestId,

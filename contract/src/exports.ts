@@ -1,5 +1,5 @@
 import { ofHousehold } from './endpoint'
-import { civilDate, closed, optional, textUpTo } from './shapes'
+import { civilDate, closed, nullable, optional, requestId, textUpTo, words } from './shapes'
 
 export const exportLots = ofHousehold('export-lots', {
   method: 'GET',
@@ -28,5 +28,40 @@ export const exportJobs = ofHousehold('export-jobs', {
   method: 'GET',
   path: '/exports/jobs.ics',
   says: 'The open jobs as a calendar.',
+  answer: { file: 'text/calendar' },
+})
+
+/** Where a calendar program reads the jobs by itself: whoever knows the address reads them, and nothing else. */
+const calendarAddress = closed({ path: nullable(words) })
+
+export const readCalendarAddress = ofHousehold('calendar-address', {
+  method: 'GET',
+  path: '/calendar',
+  says: 'The private address of the calendar feed; null where there is none.',
+  answer: calendarAddress,
+})
+
+export const makeCalendarAddress = ofHousehold('make-calendar-address', {
+  method: 'POST',
+  path: '/calendar',
+  says: 'A new private address for the calendar feed; the one before stops working.',
+  body: closed({ requestId }),
+  answer: calendarAddress,
+  status: 201,
+  stale: ['calendar-address'],
+})
+
+export const endCalendarAddress = ofHousehold('end-calendar-address', {
+  method: 'DELETE',
+  path: '/calendar',
+  says: 'The calendar feed stops; its address is forgotten.',
+  answer: calendarAddress,
+  stale: ['calendar-address'],
+})
+
+export const calendarFeed = ofHousehold('calendar-feed', {
+  method: 'GET',
+  path: '/calendar/:key/jobs.ics',
+  says: 'The open jobs as a calendar, at its private address; not found for any other.',
   answer: { file: 'text/calendar' },
 })

@@ -2,7 +2,7 @@ import { Unknown } from 'typebox'
 import { bedSigns, growsIn } from './beds'
 import { endpoint, ofHousehold } from './endpoint'
 import { allViews, householdSummary } from './households'
-import { placeKindIds } from './places'
+import { described, placeKindIds } from './places'
 import { columnMapping } from './readings'
 import {
   between,
@@ -72,7 +72,7 @@ export const householdFile = closed({
       simulated: bool,
       within: optional(nullable(uuid)),
       retiredOn: optional(nullable(civilDate)),
-      dark: optional(nullable(bool)),
+      ...described,
     }),
     most,
   ),

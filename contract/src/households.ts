@@ -119,6 +119,7 @@ export const lotViews = [
   'larder',
   'beds',
   'recipes',
+  'freezers',
   'made-of',
   'count',
   'year',

@@ -1,12 +1,13 @@
 import { ofHousehold } from './endpoint'
 import { lotViews } from './households'
-import { form, lotRow, unit } from './lots'
+import { form, lotFields, lotRow, unit } from './lots'
 import {
   between,
   bool,
   civilDate,
   closed,
   grams,
+  instant,
   listOf,
   nullable,
   number,
@@ -140,4 +141,38 @@ export const bookPowerCut = ofHousehold('power-cut', {
   answer: closed({ kept: number, thrownOut: number, entry: number, code: words }),
   status: 201,
   stale: lotViews,
+})
+
+export const freezersView = closed({
+  freezers: listOf(
+    closed({
+      id: uuid,
+      name: words,
+      /** inside; null until somebody says */
+      litres: nullable(number),
+      weightG: number,
+      bags: number,
+      /** share full, by weight; null where nobody said how much it holds */
+      fill: nullable(number),
+      /** put in since yesterday, and what may be added today before the bags beside it warm, g; null as above */
+      putInG: number,
+      mayFreezeG: nullable(number),
+      parts: listOf(closed({ id: uuid, name: words })),
+      /** its log of the last weeks, three hours a step; empty where nobody measures */
+      log: listOf(closed({ at: instant, temperatureC: number })),
+      usualC: nullable(number),
+      /** how fast frozen life goes at what it usually stands at, against −18 °C */
+      pace: nullable(number),
+      spells: listOf(closed({ from: instant, hours: number, warmestC: number, costDays: number, thawed: bool })),
+      lots: listOf(closed({ ...lotFields, keepsUntil: civilDate, monthsLeft: number })),
+    }),
+  ),
+})
+export type FreezersView = Static<typeof freezersView>
+
+export const readFreezers = ofHousehold('freezers', {
+  method: 'GET',
+  path: '/kitchen/freezers',
+  says: 'Each freezer: how full, how cold it has been and what that cost, what may go in today, how long each bag keeps.',
+  answer: freezersView,
 })

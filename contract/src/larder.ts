@@ -42,6 +42,14 @@ export const larderLot = closed({
 })
 export type LarderLot = Static<typeof larderLot>
 
+/** how a crop lasts to its next harvest, of all there is of it */
+export const lastsFields = {
+  lasts: nullable(oneOf('short', 'right', 'too-much')),
+  /** the week nothing is left, before the next crop; null where there is none */
+  gapFrom: nullable(civilDate),
+  nextCropOn: nullable(civilDate),
+}
+
 export const larderView = closed({
   /** lots that cannot be worked out, each with why */
   troubled: troubledLots,
@@ -71,6 +79,7 @@ export const larderView = closed({
       perWeekG: nullable(spreadOf(number)),
       runsOutOn: nullable(spreadOf(civilDate)),
       keepsUntil: nullable(civilDate),
+      ...lastsFields,
     }),
   ),
   weightG: number,

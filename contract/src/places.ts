@@ -1,6 +1,7 @@
 import { ofHousehold } from './endpoint'
 import { airViews } from './households'
 import {
+  between,
   bool,
   civilDate,
   closed,
@@ -30,18 +31,34 @@ export const placeKindIds = [
   'cellar',
   'fridge',
   'freezer',
+  'ground',
+  'clamp',
 ] as const
+export const storeyIds = ['roof', 'floor', 'side', 'under', 'garden'] as const
+const storey = oneOf(...storeyIds)
+
+/** What a household says of a place; null for as its kind usually is. */
+export const described = {
+  dark: optional(nullable(bool)),
+  heated: optional(nullable(bool)),
+  frostSafe: optional(nullable(bool)),
+  mice: optional(nullable(bool)),
+  storey: optional(nullable(storey)),
+  /** of a freezer or fridge, inside, L */
+  litres: optional(nullable(between(5, 5000))),
+  /** what there is room for elsewhere, kg */
+  holdsKg: optional(nullable(between(1, 100_000))),
+}
 const kind = oneOf(...placeKindIds)
 
 /** A place of its own; or a shelf, rack or basket within another, which is of that one's kind. */
-export const newPlace = closed({ name: saying(40), kind, within: optional(uuid) })
+export const newPlace = closed({ name: saying(40), kind, within: optional(uuid), ...described })
 export type NewPlace = Static<typeof newPlace>
 
 export const changedPlace = closed({
   name: optional(saying(40)),
   kind: optional(kind),
-  /** dark or bright; null for as its kind usually is */
-  dark: optional(nullable(bool)),
+  ...described,
 })
 
 export const newReading = closed({ temperatureC, relativeHumidityPct })
@@ -68,8 +85,14 @@ const placeFields = {
   kind,
   /** the place it is a part of */
   within: nullable(uuid),
-  /** light stays out */
+  /** what it is like, said or as its kind usually is: light stays out … */
   dark: bool,
+  heated: bool,
+  frostSafe: bool,
+  mice: bool,
+  storey,
+  litres: nullable(number),
+  holdsKg: nullable(number),
   /** latest reading, if any */
   air: closed({ at: nullable(instant), temperatureC: nullable(number), relativeHumidityPct: nullable(number) }),
   /** means of the last days, for a small line: oldest first */

@@ -25,6 +25,7 @@ export const jobView = closed({
     'plant',
     'seal',
     'taste',
+    'mind',
   ),
   dueOn: civilDate,
   why: words,

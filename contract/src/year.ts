@@ -1,5 +1,6 @@
 import { ofHousehold } from './endpoint'
-import { civilDate, closed, listOf, nullable, number, oneOf, spreadOf, words, type Static } from './shapes'
+import { lastsFields } from './larder'
+import { civilDate, closed, listOf, number, spreadOf, words, type Static } from './shapes'
 
 export const yearView = closed({
   from: civilDate,
@@ -12,10 +13,7 @@ export const yearView = closed({
       nowG: number,
       past: listOf(closed({ on: civilDate, g: number })),
       ahead: listOf(closed({ on: civilDate, g: spreadOf(number) })),
-      /** the week nothing is left, before the next crop; null where there is none */
-      gapFrom: nullable(civilDate),
-      nextCropOn: nullable(civilDate),
-      lasts: nullable(oneOf('short', 'right', 'too-much')),
+      ...lastsFields,
     }),
   ),
   /** where every gram went since the season began, g */

@@ -205,6 +205,8 @@ export const bedYears = 4
 
 /** Older harvests than this are a slip of the year, days. */
 export const oldestHarvestDays = 400
+/** What stands on a shelf may be older than a harvest that is brought in late: a year before this is a slip of the pen. Judgement. */
+export const oldestStockDays = 30 * 366
 
 /**
  * Share of hurt or infected pieces that come in with a lot, and how many lots are so: most have hardly any, some a

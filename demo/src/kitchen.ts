@@ -66,8 +66,8 @@ export const kitchen: Step[] = [
   ]),
   stock('2025-10-06', 'Chest freezer', [
     bags('pea-whole-pod', 6, 1800, '2025-06-22', 'blanched, whole pods'),
-    bags('kale', 5, 1500, '2025-09-28', 'blanched, cut'),
-    bags('raspberry', 5, 2000, '2025-09-02', 'raw'),
+    { ...bags('kale', 5, 1500, '2025-09-28', 'blanched, cut'), place: 'Chest freezer, basket 2' },
+    { ...bags('raspberry', 5, 2000, '2025-09-02', 'raw'), place: 'Chest freezer, basket 1' },
   ]),
   ...uses('T25-1', '2025-10-20', 10, 24, [1]),
   ...uses('K25-1', '2025-10-12', 13, 26, [1]),
@@ -86,9 +86,9 @@ export const kitchen: Step[] = [
     jars('plum', undefined, 8, '2026-09-03', { size: '0.5 L', ...tested }),
   ]),
   stock('2026-10-01', 'Chest freezer', [
-    bags('raspberry', 7, 2800, '2026-08-26', 'raw, from the tray'),
-    bags('sweetcorn', 6, 1500, '2026-08-24', 'blanched, cut off the cob'),
-    bags('courgette', 4, 1200, '2026-08-02', 'grated, pressed'),
+    { ...bags('raspberry', 7, 2800, '2026-08-26', 'raw, from the tray'), place: 'Chest freezer, basket 1' },
+    { ...bags('sweetcorn', 6, 1500, '2026-08-24', 'blanched, cut off the cob'), place: 'Chest freezer, basket 2' },
+    { ...bags('courgette', 4, 1200, '2026-08-02', 'grated, pressed'), place: 'Chest freezer, basket 2' },
     { ...bags('herb-soft', 2, 500, '2026-07-10', 'chopped with oil, in blocks'), unit: 'block' },
   ]),
   stock('2026-10-01', 'Upright freezer', [

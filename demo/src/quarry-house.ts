@@ -1,4 +1,4 @@
-import type { PlaceKind } from '@vadose/core/places'
+import type { Described, PlaceKind } from '@vadose/core/places'
 import { autumn2026 } from './autumn-2026'
 import { beds2026 } from './beds-2026'
 import { kitchen } from './kitchen'
@@ -23,14 +23,16 @@ export const quarryHouse = {
     ['North room', 'cool-room'],
     ['Loft', 'loft'],
     ['Cellar', 'cellar'],
-    ['Chest freezer', 'freezer'],
-    ['Upright freezer', 'freezer'],
+    ['Chest freezer', 'freezer', null, { litres: 100 }],
+    ['Upright freezer', 'freezer', null, { litres: 60 }],
     ['Pantry', 'cool-room'],
     ['Fridge', 'fridge'],
     ['Pantry, top', 'cool-room', 'Pantry'],
     ['Pantry, middle', 'cool-room', 'Pantry'],
     ['Pantry, floor', 'cool-room', 'Pantry'],
-  ] as [string, PlaceKind, string?][],
+    ['Chest freezer, basket 1', 'freezer', 'Chest freezer'],
+    ['Chest freezer, basket 2', 'freezer', 'Chest freezer'],
+  ] as [string, PlaceKind, (string | null)?, Partial<Described>?][],
 }
 
 export type { Step }

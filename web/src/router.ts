@@ -26,6 +26,7 @@ export const router = createRouter({
     { path: '/larder', name: 'larder', component: () => import('./larder/LarderView.vue') },
     { path: '/evening', name: 'evening', component: () => import('./kitchen/EveningView.vue') },
     { path: '/evening/clock', name: 'evening-clock', component: () => import('./kitchen/ClockView.vue') },
+    { path: '/freezers', name: 'freezers', component: () => import('./kitchen/FreezersView.vue') },
     { path: '/power-cut', name: 'power-cut', component: () => import('./kitchen/PowerCutView.vue') },
     { path: '/kitchen', name: 'kitchen', component: () => import('./kitchen/DishView.vue') },
     { path: '/shelf', name: 'add-stock', component: () => import('./larder/StockView.vue') },

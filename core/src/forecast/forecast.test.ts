@@ -4,7 +4,7 @@ import { hourMs } from '../air'
 import { almanacWith, cropById, noChanges } from '../almanac'
 import { addDays, daysBetween, instantOf } from '../households'
 import { draft, type EventDraft, type LotEvent } from '../lots'
-import { climateFor, type PlaceKind } from '../places'
+import { climateFor, notDescribed, type PlaceKind } from '../places'
 import { recordOf } from '../readings'
 import {
   bestMoves,
@@ -32,7 +32,7 @@ const kinds: PlaceKind[] = ['outdoors', 'veranda', 'room', 'cool-room', 'cellar'
 /** Places nobody measured: what is expected of them is what comes. */
 const places = (nowMs: number): PlaceState[] =>
   kinds.map((kind, walk) =>
-    placeState({ id: kind, name: kind, kind, walk, within: null, dark: null, retiredOn: null }, undefined, null, {
+    placeState({ id: kind, name: kind, kind, walk, within: null, retiredOn: null, ...notDescribed }, undefined, null, {
       climate,
       nowMs: comingHour(nowMs),
     }),
@@ -251,7 +251,7 @@ describe('the weather by the household’s days', () => {
         },
       ])!
       const garden = placeState(
-        { id: 'g', name: 'Garden', kind: 'outdoors', walk: 1, within: null, dark: null, retiredOn: null },
+        { id: 'g', name: 'Garden', kind: 'outdoors', walk: 1, within: null, retiredOn: null, ...notDescribed },
         record,
         nowMs,
         {

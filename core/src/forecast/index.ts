@@ -1,4 +1,5 @@
 export * from './beds'
+export * from './crop-ahead'
 export * from './curing'
 export * from './eating'
 export * from './house'

@@ -1,6 +1,6 @@
 import { hourMs, type AirSeries } from '../air'
 import { dayMs, type CivilDate } from '../households'
-import { airAhead, assumedAir, withForecast, type Climate, type PlaceKind } from '../places'
+import { airAhead, airKindOf, assumedAir, withForecast, type Climate, type Described, type PlaceKind } from '../places'
 import { filledHours, hoursOf, lastMeasuredHour, type HourlyRecord } from '../readings'
 
 /** How far ahead air is expected and lots are forecast, days. */
@@ -13,7 +13,7 @@ const sameWeeksDays = 35
 /** readings older than this when they come change what lots are thought to have lived through, hours */
 const settledHours = 48
 
-export interface PlaceFacts {
+export interface PlaceFacts extends Described {
   id: string
   name: string
   kind: PlaceKind
@@ -21,8 +21,6 @@ export interface PlaceFacts {
   walk: number
   /** the place it is a shelf, rack or basket of, whose air it has until it is measured itself */
   within: string | null
-  /** dark or bright, where it is not as places of its kind usually are */
-  dark: boolean | null
   /** since when nothing is put there any more */
   retiredOn: CivilDate | null
 }
@@ -62,12 +60,12 @@ export function placeState(
   const shownFrom = nowMs - shownDays * dayMs
   const past = record && filledHours(record, shownFrom, shownDays * 24, nowMs - 1)
   if (!record || !past) {
-    const usual = assumedAir(place.kind, climate, nowMs, horizonDays * 24)
+    const usual = assumedAir(airKindOf(place), climate, nowMs, horizonDays * 24)
     return {
       ...place,
       measuredAtMs: null,
       record,
-      past: assumedAir(place.kind, climate, shownFrom, shownDays * 24),
+      past: assumedAir(airKindOf(place), climate, shownFrom, shownDays * 24),
       ahead: usual,
       usual,
       epoch,
@@ -75,7 +73,7 @@ export function placeState(
   }
   const lastMs = record.startMs + lastMeasuredHour(record, nowMs - 1) * hourMs
   const recent = filledHours(record, nowMs - recentDays * dayMs, recentDays * 24, nowMs - 1)!
-  const usual = airAhead(recent, nowMs, horizonDays * 24, { climate, kind: place.kind }, sameWeeks(record, nowMs))
+  const usual = airAhead(recent, nowMs, horizonDays * 24, { climate, kind: airKindOf(place) }, sameWeeks(record, nowMs))
   return {
     ...place,
     measuredAtMs: measuredAtMs !== null && measuredAtMs < nowMs ? measuredAtMs : lastMs,
@@ -119,7 +117,7 @@ export function withWeather(
   const sameGarden = before?.some((place) => place.usual === garden.usual)
   return places.map((place) => {
     const known = sameGarden ? before!.find((one) => one.id === place.id && one.usual === place.usual) : undefined
-    return { ...place, ahead: known?.ahead ?? withForecast(place.usual, place.kind, garden.usual, forecast) }
+    return { ...place, ahead: known?.ahead ?? withForecast(place.usual, airKindOf(place), garden.usual, forecast) }
   })
 }
 
@@ -137,7 +135,7 @@ export const sameRecord = (a: HourlyRecord | undefined, b: HourlyRecord | undefi
 export function airThen(place: PlaceState, climate: Climate, fromMs: number, hours: number, nowMs: number): AirSeries {
   return (
     (place.record && filledHours(place.record, fromMs, hours, nowMs - 1)) ??
-    assumedAir(place.kind, climate, fromMs, hours)
+    assumedAir(airKindOf(place), climate, fromMs, hours)
   )
 }
 

@@ -3,7 +3,18 @@ import type { Stand } from '../beds'
 import { addDays, clockTimeOf, daysBetween, type CivilDate } from '../households'
 import { conditioningDays } from '../line'
 import { asideWords, jarDay } from '../lots'
-import { dryerJobs, dryingJobs, jarJob, overdueJob, sealJob, storedJobs, tasteJob, useUpJob, type Job } from '../round'
+import {
+  dryerJobs,
+  dryingJobs,
+  jarJob,
+  mindJob,
+  overdueJob,
+  sealJob,
+  storedJobs,
+  tasteJob,
+  useUpJob,
+  type Job,
+} from '../round'
 import { bedJobs, plantingJobs } from './beds'
 import { curingOfLot, dryerOf } from './curing'
 import type { House } from './house'
@@ -25,7 +36,7 @@ export interface PlannedJob extends Job {
 export function planOf(house: House): PlannedJob[] {
   const jobs = [
     ...workable(house).flatMap((lot) =>
-      lotJobs(house, lot).map((job): PlannedJob => ({
+      [...lotJobs(house, lot), ...minded(lot)].map((job): PlannedJob => ({
         ...job,
         lot,
         place: house.place(lot.placeId),
@@ -94,6 +105,8 @@ function lotJobs(house: House, lot: LotState): Job[] {
     return [...jobs, ...planting, ...kitchen]
   })
 }
+
+const minded = ({ history: { note } }: LotState): Job[] => (note?.mindOn ? [mindJob(note.mindOn, note.text)] : [])
 
 /** lids are asked about for so many days; who did not look then finds out at the next look */
 const sealDays = 14

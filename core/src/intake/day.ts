@@ -3,9 +3,10 @@ import { daysBetween } from '../households'
 import { Refusal } from '../refusal'
 
 /** @throws Refusal for a day ahead, or so far back that the year is a slip */
-export function requireDay(on: string, today: string, field: string): void {
+export function requireDay(on: string, today: string, field: string, oldestDays = oldestHarvestDays): void {
   if (on > today) throw new Refusal('invalid', `${on} lies ahead of today, ${today}.`, field)
-  if (daysBetween(on, today) > oldestHarvestDays) {
-    throw new Refusal('invalid', `${on} is more than ${oldestHarvestDays} days back; check the year.`, field)
+  if (daysBetween(on, today) > oldestDays) {
+    const back = oldestDays > 1000 ? `${Math.round(oldestDays / 365.25)} years` : `${oldestDays} days`
+    throw new Refusal('invalid', `${on} is more than ${back} back; check the year.`, field)
   }
 }

@@ -25,7 +25,8 @@ const hardC = -6
 const refreezeAtMostC = 4
 /** Judgement: past the rule by so much, bags in the middle may have crystals yet; beyond it nothing is trusted unread. */
 const bagByBagUpTo = 1.5
-const packedKgPerLitre = 0.55
+/** Packed food is about half air: 35 lb a cubic foot. @source USDA bulletin on home freezers (recalled, not re-read) */
+export const packedKgPerLitre = 0.55
 
 /** Newton's cooling law, in units of its time constant: how long from one temperature to another in a room. */
 const warming = (fromC: number, toC: number, roomC: number): number =>

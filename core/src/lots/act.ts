@@ -107,7 +107,7 @@ export type LotAct =
   /** its tag was printed and tied on */
   | { act: 'tag' }
   | { act: 'correct'; weightG: number; pieces?: number; why: string }
-  | { act: 'note'; text: string }
+  | { act: 'note'; text: string; mindOn?: string }
   /** so many seeds laid out on damp paper, so many came up */
   | { act: 'germinate'; sown: number; came: number }
   | { act: 'judge'; verdict: Verdict }

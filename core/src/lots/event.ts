@@ -134,6 +134,8 @@ export interface EventDetails {
   cause?: string
   code?: string
   text?: string
+  /** a note that asks to be minded on a day */
+  mindOn?: string
   /** whether there should be more of it, as much, or none again */
   verdict?: Verdict
   /** a germination test: seeds laid out, and those that came up */

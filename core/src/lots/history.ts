@@ -58,7 +58,7 @@ export interface LotHistory {
   /** good for so many days, where somebody said so */
   lifeDays: number | null
   /** what somebody wants to be reminded of */
-  note: { atMs: number; text: string } | null
+  note: { atMs: number; text: string; mindOn: string | null } | null
   /** whether it earned its shelf, once somebody said */
   verdict: Verdict | null
   /** the last germination test of seed */
@@ -246,7 +246,7 @@ export function lotHistory(events: readonly LotEvent[], origin?: LotHistory): Lo
     if (e.kind === 'noted' && d.lifeDays) h.lifeDays = d.lifeDays
     if (e.kind === 'noted' && d.sown) h.germination = { atMs: e.atMs, sown: d.sown, came: d.came ?? 0 }
     if (e.kind === 'noted' && d.verdict) h.verdict = d.verdict
-    else if (e.kind === 'noted' && !d.sown) h.note = d.text ? { atMs: e.atMs, text: d.text } : null
+    else if (e.kind === 'noted' && !d.sown) h.note = d.text ? { atMs: e.atMs, text: d.text, mindOn: d.mindOn ?? null } : null
     // what goes into a dish has names of its own
     if (e.kind === 'made' || (e.kind === 'added' && h.made === null)) nameIt(h, e)
     if (e.kind === 'jarred') h.jar = { atMs: e.atMs, looks: [] }

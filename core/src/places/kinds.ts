@@ -17,7 +17,14 @@ export interface PlaceKindProfile {
   followsVapour: number
   airflow: 'still' | 'breezy'
   dark: boolean
+  heated: boolean
+  frostSafe: boolean
+  /** where of the house it is */
+  storey: Storey
 }
+
+export const storeys = ['roof', 'floor', 'side', 'under', 'garden'] as const
+export type Storey = (typeof storeys)[number]
 
 export const placeKinds = {
   outdoors: {
@@ -30,6 +37,9 @@ export const placeKinds = {
     followsVapour: 1,
     airflow: 'breezy',
     dark: false,
+    heated: false,
+    frostSafe: false,
+    storey: 'garden',
   },
   veranda: {
     label: 'Veranda, open shed',
@@ -41,6 +51,9 @@ export const placeKinds = {
     followsVapour: 1,
     airflow: 'breezy',
     dark: false,
+    heated: false,
+    frostSafe: false,
+    storey: 'side',
   },
   loft: {
     label: 'Loft',
@@ -52,6 +65,9 @@ export const placeKinds = {
     followsVapour: 0.9,
     airflow: 'still',
     dark: false,
+    heated: false,
+    frostSafe: false,
+    storey: 'roof',
   },
   room: {
     label: 'Heated room',
@@ -63,6 +79,9 @@ export const placeKinds = {
     followsVapour: 0.8,
     airflow: 'still',
     dark: false,
+    heated: true,
+    frostSafe: true,
+    storey: 'floor',
   },
   'cool-room': {
     label: 'Unheated room',
@@ -74,6 +93,9 @@ export const placeKinds = {
     followsVapour: 0.75,
     airflow: 'still',
     dark: false,
+    heated: false,
+    frostSafe: true,
+    storey: 'floor',
   },
   shed: {
     label: 'Shed, garage',
@@ -85,6 +107,9 @@ export const placeKinds = {
     followsVapour: 0.95,
     airflow: 'still',
     dark: true,
+    heated: false,
+    frostSafe: false,
+    storey: 'side',
   },
   cellar: {
     label: 'Cellar',
@@ -96,6 +121,9 @@ export const placeKinds = {
     followsVapour: 0.5,
     airflow: 'still',
     dark: true,
+    heated: false,
+    frostSafe: true,
+    storey: 'under',
   },
   fridge: {
     label: 'Fridge',
@@ -107,6 +135,9 @@ export const placeKinds = {
     followsVapour: 0,
     airflow: 'still',
     dark: true,
+    heated: false,
+    frostSafe: true,
+    storey: 'under',
   },
   freezer: {
     label: 'Freezer',
@@ -118,11 +149,88 @@ export const placeKinds = {
     followsVapour: 0,
     airflow: 'still',
     dark: true,
+    heated: false,
+    frostSafe: false,
+    storey: 'under',
+  },
+  // a hand deep under a mulch; soil keeps the year back and never dries out
+  ground: {
+    label: 'In the ground',
+    winter: 'freezes in long frost; slugs and voles',
+    gain: 0.8,
+    lagDays: 14,
+    usualMeanC: 10,
+    usualHumidityPct: 97,
+    followsVapour: 0,
+    airflow: 'still',
+    dark: true,
+    heated: false,
+    frostSafe: false,
+    storey: 'garden',
+  },
+  // straw and a hand of earth over the heap
+  clamp: {
+    label: 'Clamp, pit',
+    winter: 'freezes in hard frost; slugs and mice',
+    gain: 0.6,
+    lagDays: 18,
+    usualMeanC: 9.5,
+    usualHumidityPct: 94,
+    followsVapour: 0.2,
+    airflow: 'still',
+    dark: true,
+    heated: false,
+    frostSafe: false,
+    storey: 'garden',
   },
 } as const satisfies Record<string, PlaceKindProfile>
 
 export type PlaceKind = keyof typeof placeKinds
 
-/** Whether light stays out: as the household says, else as places of its kind usually are. */
-export const isDark = ({ kind, dark }: { kind: PlaceKind; dark?: boolean | null | undefined }): boolean =>
-  dark ?? placeKinds[kind].dark
+/** What a household says of a place; null for as places of its kind usually are. */
+export interface Described {
+  dark: boolean | null
+  heated: boolean | null
+  frostSafe: boolean | null
+  mice: boolean | null
+  storey: Storey | null
+  /** of a freezer or fridge, inside, L */
+  litres: number | null
+  /** what there is room for elsewhere, kg */
+  holdsKg: number | null
+}
+
+export const notDescribed: Described = {
+  dark: null,
+  heated: null,
+  frostSafe: null,
+  mice: null,
+  storey: null,
+  litres: null,
+  holdsKg: null,
+}
+
+/** What a place is like: as the household says, else as places of its kind usually are. */
+export function likeOf({ kind, ...said }: { kind: PlaceKind } & Partial<Described>) {
+  const usual: PlaceKindProfile = placeKinds[kind]
+  return {
+    dark: said.dark ?? usual.dark,
+    heated: said.heated ?? usual.heated,
+    frostSafe: said.frostSafe ?? (said.heated ? true : usual.frostSafe),
+    mice: said.mice ?? false,
+    storey: said.storey ?? usual.storey,
+    litres: said.litres ?? null,
+    holdsKg: said.holdsKg ?? null,
+  }
+}
+
+/** Whether light stays out. */
+export const isDark = (place: { kind: PlaceKind; dark?: boolean | null | undefined }): boolean =>
+  place.dark ?? placeKinds[place.kind].dark
+
+const heatedKinds: readonly PlaceKind[] = ['cool-room', 'loft', 'cellar']
+/** The kind a place's air goes by: a heated loft is a room, a room nobody heats is none. */
+export function airKindOf({ kind, heated }: { kind: PlaceKind; heated?: boolean | null | undefined }): PlaceKind {
+  if (heated && heatedKinds.includes(kind)) return 'room'
+  return heated === false && kind === 'room' ? 'cool-room' : kind
+}

@@ -80,6 +80,21 @@ const smoothHours: Record<PlaceKind, number> = {
   cellar: 240,
   fridge: 1,
   freezer: 1,
+  ground: 96,
+  clamp: 160,
+}
+
+/** a lid is left ajar of an evening about so often */
+const ajarOnceInDays = 40
+const ajarHours = 5
+const ajarWarmsC = 7.5
+/** How much warmer a freezer is for its lid: most days not at all. */
+function lidAjar(ms: number, salt: number): number {
+  const day = Math.floor(ms / dayMs)
+  if (jitter(day, salt + 31) > 1 / ajarOnceInDays) return 0
+  const since = ms / 3_600_000 - (day * 24 + 17)
+  if (since < 0) return 0
+  return since < ajarHours ? (ajarWarmsC * since) / ajarHours : ajarWarmsC * Math.exp((ajarHours - since) / 1.5)
 }
 
 /** Air of a place of the house at an instant, as a logger there would see it. */
@@ -103,7 +118,8 @@ export function placeAt(weather: Weather, kind: PlaceKind, ms: number, salt: num
     profile.usualMeanC +
     profile.gain * (seasonal - weather.climate.meanC) +
     throughWall * (outT - normal.temperatureC) +
-    noise * 0.5
+    noise * 0.5 +
+    (kind === 'freezer' ? lidAjar(ms, salt) : 0)
   const usualVapour = (saturationVapourPressureKPa(profile.usualMeanC) * profile.usualHumidityPct) / 100
   const meanVapour = (saturationVapourPressureKPa(weather.climate.meanC) * weather.climate.humidityPct) / 100
   const vapour = Math.max(0.2, usualVapour + profile.followsVapour * (outVapour - meanVapour))

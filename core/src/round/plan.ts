@@ -19,6 +19,7 @@ export type JobKind =
   | 'plant'
   | 'seal'
   | 'taste'
+  | 'mind'
 
 export interface Job {
   kind: JobKind
@@ -218,3 +219,6 @@ export const tasteJob = (saltedOn: CivilDate, afterDays: number, lastOn: CivilDa
   dueOn: lastOn ? addDays(lastOn, tasteEveryDays) : addDays(saltedOn, afterDays),
   why: `Day ${daysBetween(saltedOn, today)}: sour enough, and it goes into the cold. Everything under the brine, no slime, no coloured mould.`,
 })
+
+/** What somebody wrote on a line, to be told on a day. */
+export const mindJob = (mindOn: CivilDate, text: string): Job => ({ kind: 'mind', dueOn: mindOn, why: text })

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import ICAL from 'ical.js'
 import { parse } from 'csv-parse/sync'
 import { beforeAll, describe, expect, it } from 'vitest'
@@ -65,5 +66,27 @@ describe('the jobs as a calendar, read back by ical.js', () => {
       expect(event.endDate.toString()).toBe('2026-07-13')
     }
     expect(new Set(events.map((e) => e.uid)).size).toBe(events.length)
+  })
+})
+
+describe('the calendar at its private address', () => {
+  const feed = async (path: string) => {
+    const response = await fetch(at.client.address(path))
+    return { status: response.status, text: await response.text() }
+  }
+  it('is there once somebody asks for it, moves when a new one is made, and stops', async () => {
+    expect((await at.client.get('/calendar')).body).toEqual({ path: null })
+    expect((await feed('/calendar/guessed/jobs.ics')).status).toBe(404)
+    const first = (await at.client.post('/calendar', { requestId: randomUUID() })).body.path as string
+    expect(first.split('/')[2]!.length).toBeGreaterThanOrEqual(32)
+    const { status, text } = await feed(first)
+    expect(status).toBe(200)
+    expect(new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent').length).toBeGreaterThan(0)
+    const second = (await at.client.post('/calendar', { requestId: randomUUID() })).body.path as string
+    expect(second).not.toBe(first)
+    expect((await feed(first)).status).toBe(404)
+    expect((await feed(second)).status).toBe(200)
+    expect((await at.client.delete('/calendar')).body).toEqual({ path: null })
+    expect((await feed(second)).status).toBe(404)
   })
 })

@@ -13,9 +13,9 @@ export const addPlaces = (db: Client, id: string, rows: HouseholdFile['places'])
   fill(
     db,
     'places',
-    'id uuid, name text, kind text, walk integer, simulated boolean, within uuid, dark boolean, retired_on date',
+    'id uuid, name text, kind text, walk integer, simulated boolean, within uuid, retired_on date, dark boolean, heated boolean, frost_safe boolean, mice boolean, storey text, litres real, holds_kg real',
     id,
-    rows.map(({ retiredOn, ...rest }) => ({ ...rest, retired_on: retiredOn })),
+    rows.map((p) => ({ ...p, retired_on: p.retiredOn, frost_safe: p.frostSafe, holds_kg: p.holdsKg })),
   )
 
 export const addHarvests = (db: Client, id: string, rows: HouseholdFile['harvests']) =>

@@ -37,7 +37,9 @@ export const almanacRows = async (db: Client, id: string): Promise<HouseholdFile
 export const placeRows = (db: Client, id: string) =>
   rowsOf<Rows<'places'>[number]>(
     db,
-    `select id, name, kind, walk, simulated, within, dark, retired_on as "retiredOn" from places where household_id = $1 order by walk, name`,
+    `select id, name, kind, walk, simulated, within, retired_on as "retiredOn", dark, heated, frost_safe as "frostSafe",
+       mice, storey, litres, holds_kg as "holdsKg"
+     from places where household_id = $1 order by walk, name`,
     id,
   )
 

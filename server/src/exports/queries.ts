@@ -37,3 +37,10 @@ export const readingTable = async (db: Client, householdId: string, placeId: str
       [householdId, placeId, from],
     )
   ).rows
+
+export const calendarKey = async (db: Client, householdId: string) =>
+  (await db.query<{ key: string | null }>('select calendar_key as key from households where id = $1', [householdId]))
+    .rows[0]?.key ?? null
+
+export const setCalendarKey = (db: Client, householdId: string, key: string | null) =>
+  db.query('update households set calendar_key = $2 where id = $1', [householdId, key])

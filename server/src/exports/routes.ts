@@ -1,6 +1,16 @@
-import { exportJobs, exportLedger, exportLots, exportReadings } from '@vadose/contract/exports'
+import { createHash, randomBytes, timingSafeEqual } from 'node:crypto'
+import {
+  calendarFeed,
+  endCalendarAddress,
+  exportJobs,
+  exportLedger,
+  exportLots,
+  exportReadings,
+  makeCalendarAddress,
+  readCalendarAddress,
+} from '@vadose/contract/exports'
 import { exportHousehold, importHousehold } from '@vadose/contract/household-file'
-import { planOf } from '@vadose/core/forecast'
+import { planOf, type House } from '@vadose/core/forecast'
 import { addDays, instantOf } from '@vadose/core/households'
 import { Refusal } from '@vadose/core/refusal'
 import type { Response } from 'express'
@@ -10,9 +20,9 @@ import type { Pool } from '../database'
 import { startOnce } from '../households'
 import { placesOf } from '../places'
 import { jobView } from '../round'
-import type { Server } from '../serve'
+import type { Server, Visit } from '../serve'
 import { bringHousehold, canonical, canonicalHash, householdFileOf } from './household-file'
-import { ledgerTable, lotTable, readingTable } from './queries'
+import { calendarKey, ledgerTable, lotTable, readingTable, setCalendarKey } from './queries'
 
 /** What a spreadsheet takes for the beginning of a formula, full-width signs too. */
 const formula = /^[=+\-@\t\r\n＝＋－＠]/
@@ -53,31 +63,67 @@ export function serveExports(server: Server, pool: Pool): void {
     return send(response, 'text/csv', 'vadose-readings.csv', csvOf(rows))
   })
 
-  server.household(exportJobs, async (visit, _input, response) => {
-    const house = await visit.house()
-    const { id, address, name } = visit.household
-    const calendar = ical({
-      name: `${name}: jobs`,
-      prodId: { company: 'Vadose', product: 'Vadose', language: 'EN' },
-      method: ICalCalendarMethod.PUBLISH,
+  server.household(exportJobs, async (visit, _input, response) =>
+    send(response, 'text/calendar', 'vadose-jobs.ics', calendarOf(await visit.house(), visit)),
+  )
+
+  const pathOf = (key: string | null) => ({ path: key && `/calendar/${key}/jobs.ics` })
+  server.household(readCalendarAddress, async (visit) => pathOf(await visit.read((db) => calendarKey(db, visit.id))))
+  server.household(makeCalendarAddress, async (visit) => {
+    const key = randomBytes(keyBytes).toString('base64url')
+    return visit.write(async (db) => {
+      await setCalendarKey(db, visit.id, key)
+      return pathOf(key)
     })
-    for (const planned of planOf(house)) {
-      const job = jobView(house, planned)
-      // what is overdue is due today
-      const on = job.dueOn < house.today ? house.today : job.dueOn
-      calendar.createEvent({
-        id: `${job.id}@${id}`,
-        start: new Date(`${on}T00:00:00Z`),
-        end: new Date(`${addDays(on, 1)}T00:00:00Z`),
-        timezone: 'UTC',
-        allDay: true,
-        stamp: new Date(house.nowMs),
-        summary: job.code ? `${job.title} (${job.code})` : job.title,
-        description: job.why,
-        location: planned.place?.name ?? null,
-        ...(job.code ? { url: `http://${visit.host}/${address}/lots/${job.code}` } : {}),
-      })
-    }
-    return send(response, 'text/calendar', 'vadose-jobs.ics', calendar.toString())
   })
+  server.household(endCalendarAddress, (visit) =>
+    visit.write(async (db) => {
+      await setCalendarKey(db, visit.id, null)
+      return pathOf(null)
+    }),
+  )
+  server.household(calendarFeed, async (visit, { params }, response) => {
+    const key = await visit.read((db) => calendarKey(db, visit.id))
+    if (key === null || !sameKey(key, params.key))
+      throw new Refusal('not-found', 'There is no calendar at this address.')
+    return response
+      .type('text/calendar')
+      .set('Cache-Control', 'private, no-cache')
+      .send(calendarOf(await visit.house(), visit))
+  })
+}
+
+const keyBytes = 24
+const sameKey = (a: string, b: string) => {
+  const digest = (text: string) => createHash('sha256').update(text).digest()
+  return timingSafeEqual(digest(a), digest(b))
+}
+
+/** The open jobs as a calendar. @source RFC 5545; how often it is asked for again: RFC 7986 REFRESH-INTERVAL */
+function calendarOf(house: House, { household, host }: Pick<Visit, 'household' | 'host'>): string {
+  const { id, address, name } = household
+  const calendar = ical({
+    name: `${name}: jobs`,
+    prodId: { company: 'Vadose', product: 'Vadose', language: 'EN' },
+    method: ICalCalendarMethod.PUBLISH,
+    ttl: 3600,
+  })
+  for (const planned of planOf(house)) {
+    const job = jobView(house, planned)
+    // what is overdue is due today
+    const on = job.dueOn < house.today ? house.today : job.dueOn
+    calendar.createEvent({
+      id: `${job.id}@${id}`,
+      start: new Date(`${on}T00:00:00Z`),
+      end: new Date(`${addDays(on, 1)}T00:00:00Z`),
+      timezone: 'UTC',
+      allDay: true,
+      stamp: new Date(house.nowMs),
+      summary: job.code ? `${job.title} (${job.code})` : job.title,
+      description: job.why,
+      location: planned.place?.name ?? null,
+      ...(job.code ? { url: `http://${host}/${address}/lots/${job.code}` } : {}),
+    })
+  }
+  return calendar.toString()
 }

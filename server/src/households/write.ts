@@ -1,9 +1,9 @@
 import type { MoveClock, NewHousehold, Settings } from '@vadose/contract/households'
 import { dayMs, householdAddress, instantOf, isTimeZone, morningAfter } from '@vadose/core/households'
-import type { PlaceKind } from '@vadose/core/places'
+import { notDescribed, type Described, type PlaceKind } from '@vadose/core/places'
 import { Refusal } from '@vadose/core/refusal'
 import type { Client, Pool } from '../database'
-import { addPlace } from '../places'
+import { addPlace, setPlace } from '../places'
 import { senseUntil } from '../practice'
 import { addSensor } from '../readings'
 import {
@@ -74,16 +74,17 @@ export async function startHousehold(pool: Pool, wanted: NewHousehold, number?: 
 export async function furnish(
   db: Client,
   household: Pick<HouseholdDraft, 'id' | 'practiceNow'>,
-  places: readonly (readonly [string, PlaceKind, string?])[],
+  places: readonly (readonly [name: string, kind: PlaceKind, within?: string | null, like?: Partial<Described>])[],
 ): Promise<Map<string, string>> {
   const made = new Map<string, string>()
   const simulated = household.practiceNow !== null
-  for (const [name, kind, whole] of places) {
-    const within = whole === undefined ? null : made.get(whole)!
+  for (const [name, kind, whole, like] of places) {
+    const within = whole ? made.get(whole)! : null
     // a shelf has the air of where it is
     const sensed = simulated && within === null
     const placeId = await addPlace(db, household.id, { name, kind, simulated: sensed, within })
     if (sensed) await addSensor(db, household.id, { name, placeId, tokenHash: null })
+    if (like) await setPlace(db, household.id, placeId, { name, kind, ...notDescribed, ...like })
     made.set(name, placeId)
   }
   return made

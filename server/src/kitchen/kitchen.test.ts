@@ -187,6 +187,16 @@ describe('stock', () => {
     expect((await post(`/lots/${oil}/undo`, { event: last.id })).body.undone).toEqual([oil])
     expect((await lot(plums)).pieces).toBe(12)
   })
+  it('may be years old: what stands on a shelf is older than a harvest can be', async () => {
+    const { body, status } = await stock(
+      { crop: 'plum', form: 'jarred', unit: 'jar', pieces: 12, on: '2024-09-01' },
+      { crop: 'pear', form: 'jarred', unit: 'jar', pieces: 2, on: '2011-09-01' },
+    )
+    expect(status).toBe(201)
+    expect(await lot(body.lots[0].code)).toMatchObject({ broughtOn: '2024-09-01', pieces: 12 })
+    const slip = await stock({ crop: 'plum', form: 'jarred', unit: 'jar', pieces: 12, on: '1924-09-01' })
+    expect(slip.body.error.message).toMatch(/30 years back; check the year/)
+  })
   it('one jar opened stands apart with its days, the others are one fewer', async () => {
     const { body } = await stock({
       crop: 'plum',
@@ -215,11 +225,59 @@ describe('stock', () => {
       { crop: 'moonfruit', pieces: 1 },
       { crop: 'plum', pieces: 1, on: '2027-01-01' },
       { crop: 'plum', pieces: 1, bestBefore: '2020-01-01' },
+      { crop: 'plum', pieces: 1, on: '1926-08-01' },
       { crop: 'plum', pieces: 1, placeId: randomUUID() },
     ]) {
       expect([400, 404]).toContain((await stock({ crop: 'plum', pieces: 5 }, wrong)).status)
     }
     expect(await sum()).toBe(before)
+  })
+})
+
+describe('a note with a day', () => {
+  it('is a job on that day, until it is done; the note stays', async () => {
+    const code = await bring('squash-butternut', 4000, 3)
+    await post(`/lots/${code}/acts`, { act: 'note', text: 'for the feast', mindOn: '2026-10-14' })
+    const jobs = async () => (await fetch(at.client.address('/exports/jobs.ics'))).text()
+    expect(await jobs()).toMatch(/DTSTART;VALUE=DATE:20261014[\s\S]*A note on the[\s\S]*for the feast/)
+    await post(`/lots/${code}/acts`, { act: 'note', text: 'for the feast' })
+    expect(await jobs()).not.toMatch(/A note on/)
+    expect((await lot(code)).note).toBe('for the feast')
+  })
+})
+
+describe('the freezers', () => {
+  it('say how full they are by weight, what went in and what may still, and when each bag is past its best', async () => {
+    const { id } = (await at.client.post('/places', { name: 'Chest', kind: 'freezer', litres: 100 })).body
+    const basket = (await at.client.post('/places', { name: 'basket', kind: 'freezer', within: id })).body.id as string
+    const code = await bring('bean-green', 3000)
+    expect(
+      (
+        await post(`/lots/${code}/acts`, {
+          act: 'freeze',
+          weightG: 3000,
+          bags: 6,
+          prepared: 'blanched',
+          placeId: basket,
+          sure: true,
+        })
+      ).status,
+    ).toBe(201)
+    const [chest] = (await at.client.get('/kitchen/freezers')).body.freezers
+    expect(chest).toMatchObject({
+      name: 'Chest',
+      litres: 100,
+      weightG: 3000,
+      bags: 6,
+      putInG: 3000,
+      parts: [{ name: 'basket' }],
+    })
+    // 3 kg of 55 that a hundred litres hold; 4.8 kg may freeze in a day (3 lb a cubic foot, NCHFP, recalled)
+    expect(chest.fill).toBeCloseTo(3 / 55, 3)
+    expect(chest.mayFreezeG).toBeGreaterThan(1600)
+    expect(chest.mayFreezeG).toBeLessThan(2000)
+    expect(chest.lots[0].monthsLeft).toBeGreaterThan(6)
+    expect(chest.usualC).toBeCloseTo(-18, 0)
   })
 })
 

@@ -1,6 +1,7 @@
-import { bookPowerCut, listRecipes, makeDish, readMadeOf } from '@vadose/contract/kitchen'
+import { bookPowerCut, listRecipes, makeDish, readFreezers, readMadeOf } from '@vadose/contract/kitchen'
 import { codeIn, lotByCode, lotRow } from '../lots'
 import type { Server } from '../serve'
+import { freezersView } from './freezers'
 import { madeOf, recipesOf } from './view'
 import { writeDish, writePowerCut } from './write'
 
@@ -17,6 +18,11 @@ export function serveKitchen(server: Server): void {
   server.household(listRecipes, async (visit) => {
     const house = await visit.house()
     return visit.read((db) => recipesOf(db, visit.id, house))
+  })
+
+  server.household(readFreezers, async (visit) => {
+    const house = await visit.house()
+    return house.shown('freezers', [], () => freezersView(house))
   })
 
   server.household(readMadeOf, async (visit, { params }) => {

@@ -1,5 +1,5 @@
 import type { LarderView } from '@vadose/contract/larder'
-import { eatFirstOf, type House, type LotState } from '@vadose/core/forecast'
+import { cropAhead, eatFirstOf, lineOf, usesLately, watchedDays, type House, type LotState } from '@vadose/core/forecast'
 import { addDays, daysBetween } from '@vadose/core/households'
 import { runOut, weekList } from '@vadose/core/larder'
 import { standing } from '@vadose/core/lots'
@@ -12,8 +12,6 @@ const potG = 1500
 const leastAppetiteG = 5000
 /** a loss of less than this share in a fortnight hurries nobody */
 const leastSaved = 0.02
-/** Days of eating that the pace is learnt from. */
-const watchedDays = 120
 
 export function larderView(house: House, moves: readonly Move[]): LarderView {
   const eatable = eatFirstOf(house)
@@ -30,7 +28,7 @@ export function larderView(house: House, moves: readonly Move[]): LarderView {
     verdict: lot.history.verdict,
     untouchedDays: untouchedDays(house, lot),
   }))
-  const uses = usesByLine(house, moves)
+  const uses = usesLately(house, moves).byLine
   const byLine = new Map<string, typeof lots>()
   for (const lot of lots) byLine.set(lineOf(lot), [...(byLine.get(lineOf(lot)) ?? []), lot])
   const lines = [...byLine].map(([line, [first]]) => [line, { crop: first!.crop, name: first!.name }] as const)
@@ -47,6 +45,10 @@ export function larderView(house: House, moves: readonly Move[]): LarderView {
     const group = groupOf(line)
     const alike = [...paces].filter(([id]) => group && groupOf(id) === group).map(([, pace]) => pace.perWeek.p50)
     return alike.length > 0 ? { perWeek: alike.reduce((a, b) => a + b, 0) / alike.length } : undefined
+  }
+  const against = (crop: string) => {
+    const { lasts, gapFrom, nextCropOn } = cropAhead(house, moves, crop)
+    return { lasts, gapFrom, nextCropOn }
   }
   return {
     troubled: troubledRows(house),
@@ -76,6 +78,8 @@ export function larderView(house: House, moves: readonly Move[]): LarderView {
         perWeekG: pace?.perWeek ?? null,
         runsOutOn: pace?.runsOutOn ?? null,
         keepsUntil: until.sort().at(-1) ?? null,
+        // a dish has no harvest to last to
+        ...(line.name === null ? against(crop) : { lasts: null, gapFrom: null, nextCropOn: null }),
       }
     }),
     weightG: lots.reduce((sum, lot) => sum + lot.weightG, 0),
@@ -117,26 +121,3 @@ function weekOf(
     atRiskG: Math.round(lots.reduce((sum, lot) => sum + lot.weightG * lot.lossAvoidedPerKg, 0)),
   }
 }
-
-/** What is eaten at one pace: a crop, or a thing with a name of its own. */
-const lineOf = ({ crop, name }: { crop: string; name: string | null }) => (name ? `${crop}: ${name}` : crop)
-
-/** What was used of each line day by day, g. */
-const usesByLine = (house: House, moves: readonly Move[]) =>
-  house.once(null, 'uses', [moves, house.today], () => {
-    const since = addDays(house.today, -watchedDays)
-    const byLine = new Map<string, Map<string, number>>()
-    for (const { on, kind, crop, name, weightG } of moves) {
-      if (kind !== 'used' || on < since || weightG >= 0) continue
-      const line = lineOf({ crop, name })
-      const days = byLine.get(line) ?? new Map<string, number>()
-      byLine.set(line, days)
-      days.set(on, (days.get(on) ?? 0) - weightG)
-    }
-    return new Map(
-      [...byLine].map(([line, days]) => [
-        line,
-        [...days].sort(([a], [b]) => (a < b ? -1 : 1)).map(([date, amount]) => ({ date, amount })),
-      ]),
-    )
-  })

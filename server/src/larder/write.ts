@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto'
 import type { NewStockLine } from '@vadose/contract/larder'
+import { oldestStockDays } from '@vadose/core/assumptions'
 import { cropIn } from '@vadose/core/forecast'
 import { daysBetween, instantOf } from '@vadose/core/households'
 import { requireDay } from '@vadose/core/intake'
@@ -36,7 +37,7 @@ export async function writeStock(
     const field = `lines/${i}`
     const crop = cropIn(almanac, line.crop)
     const on = line.on ?? today
-    requireDay(on, today, `${field}/on`)
+    requireDay(on, today, `${field}/on`, oldestStockDays)
     if (!places.some(({ id }) => id === line.placeId)) {
       throw new Refusal('invalid', 'There is no such place in this household, or it is out of use.', `${field}/placeId`)
     }

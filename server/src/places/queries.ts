@@ -1,6 +1,8 @@
 import type { PlaceFacts } from '@vadose/core/forecast'
-import type { PlaceKind } from '@vadose/core/places'
+import type { Described, PlaceKind } from '@vadose/core/places'
 import type { Client } from '../database'
+
+const like = `p.dark, p.heated, p.frost_safe as "frostSafe", p.mice, p.storey, p.litres, p.holds_kg as "holdsKg"`
 
 export interface PlaceRow extends PlaceFacts {
   simulated: boolean
@@ -10,7 +12,7 @@ export interface PlaceRow extends PlaceFacts {
 export const placesOf = async (db: Client, householdId: string) =>
   (
     await db.query<PlaceRow>(
-      `select p.id, p.name, p.kind, p.walk, p.simulated, p.within, p.dark, p.retired_on as "retiredOn"
+      `select p.id, p.name, p.kind, p.walk, p.simulated, p.within, p.retired_on as "retiredOn", ${like}
        from places p left join places whole on whole.household_id = p.household_id and whole.id = p.within
        where p.household_id = $1 order by coalesce(whole.walk, p.walk), p.within is not null, p.walk, p.name`,
       [householdId],
@@ -25,15 +27,26 @@ export const setPlace = async (
   db: Client,
   householdId: string,
   id: string,
-  { name, kind, dark }: Pick<PlaceRow, 'name' | 'kind' | 'dark'>,
+  { name, kind, ...said }: Pick<PlaceRow, 'name' | 'kind' | keyof Described>,
 ) =>
-  db.query(`update places set name = $3, kind = $4, dark = $5 where household_id = $1 and id = $2`, [
-    householdId,
-    id,
-    name,
-    kind,
-    dark,
-  ])
+  db.query(
+    `update places set name = $3, kind = $4, dark = $5, heated = $6, frost_safe = $7, mice = $8, storey = $9,
+       litres = $10, holds_kg = $11
+     where household_id = $1 and id = $2`,
+    [
+      householdId,
+      id,
+      name,
+      kind,
+      said.dark,
+      said.heated,
+      said.frostSafe,
+      said.mice,
+      said.storey,
+      said.litres,
+      said.holdsKg,
+    ],
+  )
 
 export const setRetired = (db: Client, householdId: string, id: string, on: string | null) =>
   db.query(`update places set retired_on = $3 where household_id = $1 and id = $2`, [householdId, id, on])

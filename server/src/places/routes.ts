@@ -37,9 +37,12 @@ export function servePlaces(server: Server): void {
 
   server.household(readWeather, async (visit) => weatherOf(await visit.house(), weatherBackDays))
 
-  server.household(addPlace, (visit, { body }) =>
-    visit.write(async (db, _moment, household) => ({ id: await writePlace(db, household, body) })),
-  )
+  server.household(addPlace, async (visit, { body }) => {
+    const made = await visit.write(async (db, _moment, household) => ({ id: await writePlace(db, household, body) }))
+    // one that is sensed from the first has its air at once
+    await visit.settled()
+    return made
+  })
 
   server.household(changePlaceEndpoint, async (visit, { params, body }) => {
     await visit.write((db) => changePlace(db, visit.id, idOf(params), body))

@@ -1,6 +1,6 @@
 import type { PlaceView } from '@vadose/contract/places'
 import type { House, PlaceState } from '@vadose/core/forecast'
-import { isDark } from '@vadose/core/places'
+import { likeOf } from '@vadose/core/places'
 
 const recentHours = 72
 const stepHours = 6
@@ -10,7 +10,7 @@ export const placeView = (house: House, place: PlaceState): PlaceView =>
   house.once(
     null,
     `place view ${place.id}`,
-    [place.past, place.measuredAtMs, place.name, place.kind, place.dark],
+    [place.past, place.measuredAtMs, place.name, place.kind, JSON.stringify(likeOf(place))],
     () => {
       const { past } = place
       const recent: PlaceView['recent'] = []
@@ -27,7 +27,7 @@ export const placeView = (house: House, place: PlaceState): PlaceView =>
         name: place.name,
         kind: place.kind,
         within: place.within,
-        dark: isDark(place),
+        ...likeOf(place),
         air: {
           at: measured ? new Date(place.measuredAtMs!).toISOString() : null,
           temperatureC: measured ? past.temperatureC[past.hours - 1]! : null,

@@ -1,6 +1,6 @@
 import type { NewPlace } from '@vadose/contract/places'
 import { dayMs } from '@vadose/core/households'
-import type { PlaceKind } from '@vadose/core/places'
+import { notDescribed, type Described, type PlaceKind } from '@vadose/core/places'
 import { Refusal } from '@vadose/core/refusal'
 import type { Client } from '../database'
 import type { HouseholdRow } from '../households'
@@ -17,6 +17,18 @@ export async function placeNamed(db: Client, householdId: string, id: string): P
   if (!place) throw new Refusal('not-found', 'There is no such place in this household.')
   return place
 }
+
+type Saying = { [Name in keyof Described]?: Described[Name] | undefined }
+/** What was said of a place with what is said now; what is not mentioned stays. */
+const describe = (was: Described, now: Saying): Described => ({
+  dark: now.dark === undefined ? was.dark : now.dark,
+  heated: now.heated === undefined ? was.heated : now.heated,
+  frostSafe: now.frostSafe === undefined ? was.frostSafe : now.frostSafe,
+  mice: now.mice === undefined ? was.mice : now.mice,
+  storey: now.storey === undefined ? was.storey : now.storey,
+  litres: now.litres === undefined ? was.litres : now.litres,
+  holdsKg: now.holdsKg === undefined ? was.holdsKg : now.holdsKg,
+})
 
 /** “Cellar, top shelf”: a part is called by its whole. */
 const partName = (whole: string, part: string) => {
@@ -53,6 +65,10 @@ export async function writePlace(db: Client, household: HouseholdRow, place: New
     simulated: practiceNow !== null && !whole,
     within: whole?.id ?? null,
   })
+  const said = describe(notDescribed, place)
+  if (Object.values(said).some((value) => value !== null)) {
+    await setPlace(db, household.id, id, { name, kind: whole?.kind ?? place.kind, ...said })
+  }
   if (!practiceNow || whole) return id
   await addSensor(db, household.id, { name, placeId: id, tokenHash: null })
   await senseUntil(db, household, practiceNow.getTime() - sensedDays * dayMs, practiceNow.getTime(), id)
@@ -64,7 +80,7 @@ export async function changePlace(
   db: Client,
   householdId: string,
   id: string,
-  to: { name?: string | undefined; kind?: PlaceKind | undefined; dark?: boolean | null | undefined },
+  to: { name?: string | undefined; kind?: PlaceKind | undefined } & Saying,
 ): Promise<void> {
   const place = await placeNamed(db, householdId, id)
   const whole = place.within === null ? undefined : await placeNamed(db, householdId, place.within)
@@ -74,14 +90,18 @@ export async function changePlace(
   const kind = to.kind ?? place.kind
   const name = to.name?.trim() || place.name
   await requireFree(db, householdId, name, id)
-  await setPlace(db, householdId, id, { name, kind, dark: to.dark === undefined ? place.dark : to.dark })
+  const said = describe(place, to)
+  await setPlace(db, householdId, id, { name, kind, ...said })
   for (const part of await placesOf(db, householdId)) {
     if (part.within !== id) continue
     const own = part.name.startsWith(`${place.name}, `) ? part.name.slice(place.name.length + 2) : undefined
     await setPlace(db, householdId, part.id, {
       name: own === undefined ? part.name : partName(name, own),
       kind,
-      dark: to.dark === undefined ? part.dark : to.dark,
+      ...describe(part, to),
+      // room is each part's own
+      litres: part.litres,
+      holdsKg: part.holdsKg,
     })
   }
 }

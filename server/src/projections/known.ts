@@ -12,7 +12,7 @@ import {
   type PlaceState,
 } from '@vadose/core/forecast'
 import { historyIn, standing } from '@vadose/core/lots'
-import { climateFor } from '@vadose/core/places'
+import { airKindOf, climateFor } from '@vadose/core/places'
 import { civilDateOf, dayMs } from '@vadose/core/households'
 import { withMonths, type HourlyRecord } from '@vadose/core/readings'
 import { type Client } from '../database'
@@ -188,7 +188,7 @@ export function placesNow(
   const made = places.map((place) => {
     const { record, lastAtMs, epoch } = airOf(place, measured)
     const known = was?.place(place.id)
-    return known && known.record === record && known.epoch === epoch && known.kind === place.kind
+    return known && known.record === record && known.epoch === epoch && airKindOf(known) === airKindOf(place)
       ? { ...known, ...place }
       : placeState(place, record, lastAtMs, moment, epoch)
   })

@@ -40,6 +40,7 @@ const titles: Record<JobView['kind'], (what: string, feels: string, marked: stri
   plant: (what) => `Plant the ${what}`,
   seal: (what) => `Press the lids of the ${what}`,
   taste: (what) => `Taste the ${what}`,
+  mind: (what) => `A note on the ${what}`,
 }
 
 /** A job in the household's words. */

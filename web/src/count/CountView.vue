@@ -166,6 +166,15 @@ const truth = computed(() => view.value?.truth.at(-1))
   font-weight: 600;
 }
 @media (max-width: 820px) {
+  /* one strip to be pushed along: the line that is counted stays in view */
+  .shelves {
+    flex-wrap: nowrap;
+    overflow-x: auto;
+    min-width: 0;
+  }
+  .shelves .choice {
+    flex: none;
+  }
   .line {
     grid-template-columns: minmax(0, 1fr) auto;
   }

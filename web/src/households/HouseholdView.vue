@@ -8,6 +8,7 @@ import { householdHere, linkTo } from '../call'
 import { useFrame } from './frame'
 import { Choices } from '../kit'
 import { PlacesCard } from '../places'
+import CalendarCard from './CalendarCard.vue'
 import NameAndEnd from './NameAndEnd.vue'
 import SafeKeeping from './SafeKeeping.vue'
 import SettingsCard from './SettingsCard.vue'
@@ -62,6 +63,8 @@ function wear(next: 'paper' | 'cellar') {
     <SettingsCard v-if="frame.frame" />
 
     <SafeKeeping @brought="goTo" />
+
+    <CalendarCard v-if="frame.frame" />
 
     <section v-if="frame.frame" class="card stack">
       <h2>Take it with you</h2>

@@ -1,4 +1,5 @@
 import type { PlaceView } from '@vadose/contract/places'
+import { likeOf } from '@vadose/core/places'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { cropOf } from '../almanac'
@@ -12,7 +13,7 @@ const place = (id: string, kind: PlaceView['kind']): PlaceView => ({
   kind,
   name: id,
   within: null,
-  dark: kind === 'cellar',
+  ...likeOf({ kind }),
   air: unmeasured,
   recent: [],
 })

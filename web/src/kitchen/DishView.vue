@@ -20,6 +20,8 @@ watchEffect(() => {
   laid = true
   const wanted = String(route.query['lots'] ?? '').split(',')
   for (const lot of dish.from) if (wanted.includes(lot.code)) dish.put(lot, { all: true })
+  const named = route.query['named']
+  if (typeof named === 'string') dish.typed.named = named
 })
 </script>
 

@@ -2,7 +2,7 @@
 import { bookPowerCut } from '@vadose/contract/kitchen'
 import { listLots } from '@vadose/contract/lots'
 import { listPlaces } from '@vadose/contract/places'
-import { powerCut, type BagVerdict } from '@vadose/core/kitchen'
+import { packedKgPerLitre, powerCut, type BagVerdict } from '@vadose/core/kitchen'
 import { Refusal } from '@vadose/core/refusal'
 import { ElButton } from 'element-plus'
 import { computed, ref, watch, watchEffect } from 'vue'
@@ -18,7 +18,11 @@ import { keepIn, keptIn } from './evening'
 const route = useRoute()
 const { answer: lots } = useView(listLots)
 const { answer: places } = useView(listPlaces)
-const freezers = computed(() => (places.value ?? []).filter(({ kind }) => kind === 'freezer'))
+const freezers = computed(() => (places.value ?? []).filter(({ kind, within }) => kind === 'freezer' && !within))
+/** its baskets and drawers too */
+const inIt = (placeId: string | null) =>
+  placeId !== null &&
+  (placeId === freezer.value || places.value?.find(({ id }) => id === placeId)?.within === freezer.value)
 const freezer = ref<string | undefined>(typeof route.query['place'] === 'string' ? route.query['place'] : undefined)
 watchEffect(() => (freezer.value ??= freezers.value[0]?.id))
 const hours = ref('')
@@ -26,16 +30,20 @@ const litres = ref('250')
 const room = ref(String(degree() === '°F' ? 68 : 20))
 const read = ref('')
 const number = (text: string) => (/^\s*-?\d+([.,]\d+)?\s*$/.test(text) ? Number(text.replace(',', '.')) : NaN)
-const bags = computed(() => (lots.value ?? []).filter((lot) => lot.placeId === freezer.value && lot.form === 'frozen'))
+const bags = computed(() => (lots.value ?? []).filter((lot) => inIt(lot.placeId) && lot.form === 'frozen'))
 const kg = computed(() => bags.value.reduce((sum, lot) => sum + lot.weightG, 0) / 1000)
-/** packed food is about half air: how full it is follows from what is in it */
-const packedKgPerLitre = 0.55
+/** how full it is follows from what is in it */
 const byWeight = computed(() => Math.min(1, Math.max(0.05, kg.value / (number(litres.value) * packedKgPerLitre))))
 /** there may be more in it than the books know */
 const full = ref('')
 const fill = computed(() => (full.value.trim() === '' ? byWeight.value : number(full.value) / 100))
+/** as the household said in Places; else as it was typed here the last time */
 watch(litres, (now) => Number.isFinite(number(now)) && keepIn(`litres ${freezer.value}`, now))
-watch(freezer, (id) => (litres.value = keptIn<string>(`litres ${id}`) ?? '250'), { immediate: true })
+watch(
+  () => freezers.value.find(({ id }) => id === freezer.value),
+  (place) => place && (litres.value = String(place.litres ?? keptIn<string>(`litres ${place.id}`) ?? 250)),
+  { immediate: true },
+)
 const rule = computed(() => {
   const off = number(hours.value)
   if (Number.isNaN(off)) return undefined

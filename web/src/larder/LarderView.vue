@@ -77,6 +77,9 @@ const sources = [
   { id: 'bought', label: 'bought, given' },
   { id: 'noted', label: 'with a note' },
 ] as const
+const lasts = computed(
+  () => new Map((view.value?.runOut ?? []).filter(({ name }) => name === null).map((line) => [line.crop, line])),
+)
 const turned = <T,>(now: T | undefined, to: T) => (now === to ? undefined : to)
 const freezers = computed(
   () => new Map((places.value ?? []).filter(({ kind }) => kind === 'freezer').map(({ id, name }) => [name, id])),
@@ -98,6 +101,7 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
         <div class="acts no-print">
           <ElButton @click="print">Print the list</ElButton>
           <RouterLink class="el-button" to="/kitchen">In the kitchen&nbsp;<kbd>k</kbd></RouterLink>
+          <RouterLink v-if="freezers.size > 0" class="el-button" to="/freezers">Freezers</RouterLink>
           <RouterLink class="el-button" to="/evening">An evening of freezing</RouterLink>
           <RouterLink class="el-button" to="/shelf">Put on the shelf</RouterLink>
           <RouterLink class="el-button el-button--primary" to="/count">Count the shelves</RouterLink>
@@ -175,6 +179,7 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
               :lot="lot"
               :busy="busy"
               :some="some === lot.code"
+              :lasts="lot.name ? undefined : lasts.get(lot.crop)"
               @use="act(lot.code, { act: 'use', ...oneOf(lot) })"
               @open="act(lot.code, { act: 'open', ...(fridge ? { placeId: fridge } : {}) })"
               @some="some = some === lot.code ? undefined : lot.code"

@@ -26,6 +26,7 @@ const told = computed(() =>
   props.view.runOut.filter((line) => props.view.runOut.length <= fewLines || line.runsOutOn || totalOf(line).overdueG),
 )
 const untold = computed(() => props.view.runOut.filter((line) => !told.value.includes(line)))
+const lastsWords = { short: '▲ Short', right: 'Right', 'too-much': '▴ Too much' } as const
 const all = ref(false)
 </script>
 
@@ -57,6 +58,13 @@ const all = ref(false)
         </p>
         <p v-else class="good">It keeps as long as it lasts.</p>
       </template>
+      <p v-if="r.lasts" :class="{ bad: r.lasts === 'short', good: r.lasts === 'right' }">
+        {{ lastsWords[r.lasts]
+        }}<template v-if="r.gapFrom"
+          >: gone {{ longDate(r.gapFrom) }}, the next crop comes about {{ longDate(r.nextCropOn!) }}</template
+        ><template v-else> to the next crop, about {{ longDate(r.nextCropOn!) }}</template
+        >.
+      </p>
       <p v-else-if="totalOf(r).weightG" class="soft">None used yet: the pace is not known.</p>
     </div>
     <p v-if="untold.length > 0 && !all">

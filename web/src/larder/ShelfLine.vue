@@ -1,13 +1,19 @@
 <script setup lang="ts">
-import type { LarderLot } from '@vadose/contract/larder'
+import type { LarderLot, LarderView } from '@vadose/contract/larder'
 import { computed } from 'vue'
 import { lotCrop, lotName } from '../almanac'
-import { amount, inUnits, longDate, weight } from '../households'
+import { amount, inUnits, longDate, shortDate, weight } from '../households'
 import { littleOf, opensOne, TakeForm } from '../lots'
 import Shelf from './Shelf.vue'
 
 /** A line of the shelf: what stands there, how long it keeps, one taken by one tap. */
-const props = defineProps<{ lot: LarderLot; busy: boolean; some: boolean }>()
+const props = defineProps<{
+  lot: LarderLot
+  busy: boolean
+  some: boolean
+  /** how all there is of its crop lasts to the next harvest */
+  lasts: LarderView['runOut'][number] | undefined
+}>()
 defineEmits<{ use: []; open: []; some: []; look: []; done: [] }>()
 const until = computed(() => {
   const { overdueSince, beyond, keepsUntil } = props.lot
@@ -16,6 +22,7 @@ const until = computed(() => {
 })
 const marks = { more: '↑', same: '=', never: '✕' } as const
 const verdicts = { more: 'more of it', same: 'as much again', never: 'never again' } as const
+const lastsWords = { short: '▾ short', right: '= right', 'too-much': '▴ too much' } as const
 const sourceWords = { grown: '', bought: 'bought', given: 'given', caught: 'caught', cooked: 'cooked' } as const
 </script>
 
@@ -35,6 +42,14 @@ const sourceWords = { grown: '', bought: 'bought', given: 'given', caught: 'caug
     <p>
       {{ amount(lot.pieces, lot.weightG, lotCrop(lot).piece, lot.guessed)
       }}<template v-if="lot.size">, {{ lot.size }} each</template>
+      <span
+        v-if="lasts?.lasts"
+        class="lasts"
+        :class="lasts.lasts"
+        :title="`All there is of it, to the next crop about ${longDate(lasts.nextCropOn!)}${lasts.gapFrom ? `: gone ${longDate(lasts.gapFrom)}` : ''}`"
+        >{{ lastsWords[lasts.lasts]
+        }}<template v-if="lasts.gapFrom">, to {{ shortDate(lasts.gapFrom) }}</template></span
+      >
     </p>
     <p class="soft" :class="{ bad: lot.lossAvoidedPerKg > 0.15 }">
       {{ lot.overdueSince || lot.aside ? '▲ ' : lot.lossAvoidedPerKg > 0.15 ? '▲ eat now: ' : ''
@@ -126,6 +141,17 @@ article {
   border-radius: 3px 8px 8px 3px;
   padding: 0 8px 0 6px;
   margin: 0 6px;
+}
+.lasts {
+  font: 600 13px var(--font);
+  margin-left: 8px;
+  white-space: nowrap;
+}
+.lasts.short {
+  color: var(--bad);
+}
+.lasts.right {
+  color: var(--good);
 }
 a {
   color: var(--ink);

@@ -1,17 +1,29 @@
 <script setup lang="ts">
+import { listRecipes } from '@vadose/contract/kitchen'
 import type { LarderView } from '@vadose/contract/larder'
-import { computed } from 'vue'
-import { cropColour, lotName } from '../almanac'
+import { potWays } from '@vadose/core/larder'
+import { ElButton } from 'element-plus'
+import { computed, ref } from 'vue'
+import { cropColour, cropOf, lotName } from '../almanac'
+import { sentence } from '../households'
+import { useView } from '../view'
 import { weekdayOf, weight } from '../households'
 
 /** Seven days of pots that save what would be lost. */
 const props = defineProps<{ view: LarderView }>()
+const { answer: recipes } = useView(listRecipes)
+/** how often other dishes were asked for */
+const turn = ref(0)
 const pots = computed(() =>
   props.view.week.pots.flatMap((pot) => {
     const lot = props.view.lots.find(({ code }) => code === pot.code)
-    return lot ? [{ ...pot, lot }] : []
+    if (!lot) return []
+    // what was cooked already is eaten as it is
+    const ways = lot.name ? [] : potWays(cropOf(lot.crop), recipes.value ?? [])
+    return [{ ...pot, lot, ways, dish: ways[turn.value % Math.max(1, ways.length)] }]
   }),
 )
+const more = computed(() => pots.value.some(({ ways }) => ways.length > 1))
 const most = computed(() => Math.max(1, ...pots.value.map(({ savesG }) => savesG)))
 </script>
 
@@ -24,10 +36,15 @@ const most = computed(() => Math.max(1, ...pots.value.map(({ savesG }) => savesG
       <ul class="bare rows">
         <li v-for="pot in pots" :key="pot.code">
           <span class="day">{{ weekdayOf(pot.on).slice(0, 3) }}</span>
-          <RouterLink :to="{ path: '/kitchen', query: { lots: pot.code } }"
-            ><strong>{{ lotName(pot.lot) }}</strong></RouterLink
-          >
-          <span class="soft">{{ weight(pot.useG) }}</span>
+          <span>
+            <RouterLink
+              :to="{ path: '/kitchen', query: { lots: pot.code, ...(pot.dish ? { named: sentence(pot.dish) } : {}) } }"
+              ><strong>{{ sentence(pot.dish ?? lotName(pot.lot)) }}</strong></RouterLink
+            ><br />
+            <span class="soft"
+              >{{ weight(pot.useG) }}<template v-if="pot.dish"> of {{ lotName(pot.lot).toLowerCase() }}</template></span
+            >
+          </span>
           <i
             class="saves"
             :style="{ width: `${8 + (pot.savesG / most) * 52}px`, '--crop': cropColour(pot.lot.crop) }"
@@ -39,6 +56,7 @@ const most = computed(() => Math.max(1, ...pots.value.map(({ savesG }) => savesG
         <strong class="figure">{{ weight(view.week.savedG) }} saved</strong>
         <span class="soft"> of {{ weight(view.week.atRiskG) }} that a fortnight would cost</span>
       </p>
+      <ElButton v-if="more" @click="turn++">Other dishes</ElButton>
     </template>
   </section>
 </template>
@@ -46,7 +64,7 @@ const most = computed(() => Math.max(1, ...pots.value.map(({ savesG }) => savesG
 <style scoped>
 li {
   display: grid;
-  grid-template-columns: 38px 1fr auto 64px;
+  grid-template-columns: 38px 1fr 64px;
   gap: 8px;
   align-items: center;
   padding: 7px 0;

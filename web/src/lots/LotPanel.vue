@@ -8,6 +8,7 @@ import { computed, ref } from 'vue'
 import { cropOf, heapLabel, lotCrop, lotName } from '../almanac'
 import { linkTo } from '../call'
 import { amount, dateRange, inUnits, longDate, momentOf, useFrame, weight } from '../households'
+import { DayField } from '../kit'
 import { useView } from '../view'
 import { useAct } from './act'
 import MadeOf from './MadeOf.vue'
@@ -57,9 +58,11 @@ const { answer: places } = useView(listPlaces)
 const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge')?.id)
 const openOne = () => act(props.lot.code, { act: 'open', ...(fridge.value ? { placeId: fridge.value } : {}) })
 const note = ref('')
+const mindOn = ref('')
 async function keepNote() {
-  if (await act(props.lot.code, { act: 'note', text: note.value })) {
+  if (await act(props.lot.code, { act: 'note', text: note.value.trim(), ...(mindOn.value ? { mindOn: mindOn.value } : {}) })) {
     note.value = ''
+    mindOn.value = ''
     open.value = undefined
   }
 }
@@ -162,6 +165,7 @@ defineExpose({ toggle })
     </section>
     <form v-if="open === 'note'" class="card row" @submit.prevent="keepNote">
       <input v-model="note" class="note" aria-label="Note" placeholder="What should be remembered" maxlength="500" />
+      <DayField v-model="mindOn" class="mind" clearable label="Remind me on" placeholder="remind me on" />
       <ElButton type="primary" native-type="submit" :disabled="!note.trim()">Keep</ElButton>
       <p v-if="refusal" class="bad">{{ refusal.message }}</p>
     </form>
@@ -245,6 +249,9 @@ defineExpose({ toggle })
   max-width: min(100%, 520px);
   border-radius: 6px;
   display: block;
+}
+.mind {
+  width: 150px;
 }
 .note {
   flex: 1;

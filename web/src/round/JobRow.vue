@@ -93,6 +93,10 @@ const plantAll = (code: string) => act(code, { act: 'plant', weightG: props.job.
         >
         <RouterLink v-else class="el-button" :to="`/lots/${job.code}`">Into the cold</RouterLink>
       </template>
+      <template v-else-if="job.kind === 'mind' && job.code">
+        <ElButton :disabled="busy" @click="act(job.code, { act: 'note', text: job.why })">Done</ElButton>
+        <RouterLink class="el-button" :to="`/lots/${job.code}`">See it</RouterLink>
+      </template>
       <RouterLink v-else-if="job.kind === 'check'" class="el-button el-button--primary" :to="`/lots/${job.code}/check`"
         >Start check</RouterLink
       >

@@ -10,6 +10,8 @@ const props = defineProps<{
   lots: StoresView['lots']
   heaviestG: number
   chosen: string | undefined
+  /** share full, of a freezer whose litres are known */
+  fill?: number | undefined
 }>()
 const emit = defineEmits<{ choose: [code: string]; drop: [code: string, placeId: string] }>()
 const over = ref(false)
@@ -47,12 +49,20 @@ function dropped(event: DragEvent) {
     @drop.prevent="dropped"
   >
     <header>
-      <h3>{{ place.name }}</h3>
+      <h3>
+        <RouterLink v-if="place.kind === 'freezer'" to="/freezers">{{ place.name }}</RouterLink><template v-else>{{
+          place.name
+        }}</template>
+      </h3>
       <span v-if="place.air.temperatureC !== null" class="air" :class="threats.length ? 'bad' : ''">
         {{ temperature(place.air.temperatureC)
-        }}<template v-if="place.kind !== 'freezer'"> · {{ humidity(place.air.relativeHumidityPct ?? 0) }}</template>
+        }}<template v-if="fill !== undefined">
+          · <b class="full">{{ Math.round(fill * 100) }} % full</b></template
+        ><template v-else-if="place.kind !== 'freezer'"> · {{ humidity(place.air.relativeHumidityPct ?? 0) }}</template>
       </span>
-      <span v-else class="air soft">never measured</span>
+      <span v-else class="air soft"
+        >never measured<template v-if="fill !== undefined">, {{ Math.round(fill * 100) }} % full</template></span
+      >
     </header>
     <div class="lots">
       <button

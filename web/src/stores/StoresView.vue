@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useView } from '../view'
 import { readStores, type StoresView } from '@vadose/contract/stores'
+import { freezerFill } from '@vadose/core/kitchen'
 import type { PlaceKind } from '@vadose/core/places'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
@@ -39,11 +40,19 @@ const lot = computed(
 const focusPlace = computed(() =>
   typeof route.query['place'] === 'string' ? route.query['place'] : (lot.value?.placeId ?? null),
 )
+/** with its baskets and drawers */
+const fillOf = ({ id, kind, within, litres }: StoresView['places'][number]) => {
+  if (kind !== 'freezer' || within !== null || litres === null) return undefined
+  const parts = new Set([id, ...view.value!.places.filter((p) => p.within === id).map((p) => p.id)])
+  const g = view.value!.lots.reduce((sum, l) => sum + (l.placeId && parts.has(l.placeId) ? l.weightG : 0), 0)
+  return freezerFill(g / 1000, litres)
+}
 const box = (place: StoresView['places'][number]) => ({
   place,
   lots: lotsIn(place.id),
   heaviestG: heaviest.value,
   chosen: lot.value?.code,
+  fill: fillOf(place),
 })
 const beside = ref<HTMLElement>()
 function choose(code: string) {

@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import type { FreezersView } from '@vadose/contract/kitchen'
+import { civilDateOf, instantOf } from '@vadose/core/households'
+import { scaleLinear, scaleTime } from 'd3-scale'
+import { line } from 'd3-shape'
+import { computed } from 'vue'
+import { shortDate, temperature, useFrame } from '../households'
+import { TableBelow } from '../kit'
+
+/** How cold the freezers have been: warmer is lower, so that a lid ajar hangs down. */
+const props = defineProps<{ freezers: FreezersView['freezers'] }>()
+type Freezer = FreezersView['freezers'][number]
+const width = 380
+const height = 190
+const left = 52
+const logged = computed(() => props.freezers.filter(({ log }) => log.length > 0))
+const all = computed(() => logged.value.flatMap(({ log }) => log))
+const frame = useFrame()
+const zone = computed(() => frame.frame?.household.timeZone ?? 'UTC')
+const x = computed(() => {
+  const at = all.value.map((p) => Date.parse(p.at))
+  return scaleTime([new Date(Math.min(...at)), new Date(Math.max(...at))], [left, width - 6])
+})
+const y = computed(() => {
+  const t = all.value.map(({ temperatureC }) => temperatureC)
+  return scaleLinear([Math.min(-22, ...t), Math.max(-12, ...t)], [16, height - 26])
+})
+const draw = ({ log }: Freezer) =>
+  line<Freezer['log'][number]>(
+    (p) => x.value(new Date(p.at)),
+    (p) => y.value(p.temperatureC),
+  )(log) ?? ''
+const weeks = computed(() => {
+  const [from, to] = x.value.domain()
+  const days: { x: number; label: string }[] = []
+  for (let ms = from!.getTime(); ms <= to!.getTime(); ms += 14 * 86_400_000) {
+    const day = civilDateOf(ms, zone.value)
+    days.push({ x: x.value(new Date(instantOf(day, 12, zone.value))), label: shortDate(day) })
+  }
+  return days
+})
+/** names beside their lines, none over another */
+const names = computed(() => {
+  const placed = logged.value
+    .map((freezer) => ({ freezer, y: y.value(freezer.usualC ?? -18) }))
+    .sort((a, b) => a.y - b.y)
+  return placed.map((one, i) => ({ ...one, y: i === 0 ? one.y - 10 : Math.max(one.y + 18, placed[i - 1]!.y + 20) }))
+})
+const spells = computed(() =>
+  logged.value.flatMap((freezer) => freezer.spells.map((spell) => ({ freezer, spell, key: freezer.id + spell.from }))),
+)
+const says = computed(
+  () =>
+    `Temperatures of ${logged.value.length} freezers: ${logged.value.map((f) => `${f.name} about ${temperature(f.usualC ?? -18)}, ${f.spells.length} warm spells`).join('; ')}`,
+)
+</script>
+
+<template>
+  <figure v-if="logged.length > 0" class="chart">
+    <svg :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="says">
+      <g v-for="t in y.ticks(4)" :key="t">
+        <line class="grid-line" :x1="left" :x2="width - 6" :y1="y(t)" :y2="y(t)" />
+        <text class="axis" :x="left - 6" :y="y(t) + 4" text-anchor="end">{{ temperature(t) }}</text>
+      </g>
+      <line class="eighteen" :x1="left" :x2="width - 6" :y1="y(-18)" :y2="y(-18)" />
+      <text v-for="d in weeks" :key="d.label" class="axis" :x="d.x" :y="height - 6" text-anchor="middle">
+        {{ d.label }}
+      </text>
+      <path v-for="(f, i) in logged" :key="f.id" :d="draw(f)" class="log" :class="`of-${i % 2}`" />
+      <text v-for="n in names" :key="n.freezer.id" :x="left + 6" :y="n.y" class="axis name">
+        {{ n.freezer.name }}{{ logged.indexOf(n.freezer) % 2 ? ' (dotted)' : '' }}
+      </text>
+      <g v-for="s in spells" :key="s.key">
+        <text
+          :x="Math.min(x(new Date(s.spell.from)), width - 90)"
+          :y="Math.min(height - 30, y(s.spell.warmestC) + 15)"
+          class="axis warm"
+        >
+          ▲ {{ temperature(s.spell.warmestC) }}
+        </text>
+      </g>
+    </svg>
+    <TableBelow v-if="spells.length > 0">
+      <tr>
+        <th>Freezer</th>
+        <th>On</th>
+        <th>Hours warm</th>
+        <th>Warmest</th>
+        <th>Cost, days of life</th>
+      </tr>
+      <tr v-for="{ freezer, spell, key } in spells" :key="key">
+        <td>{{ freezer.name }}</td>
+        <td>{{ shortDate(civilDateOf(Date.parse(spell.from), zone)) }}</td>
+        <td>{{ spell.hours }}</td>
+        <td>{{ temperature(spell.warmestC) }}</td>
+        <td>{{ spell.costDays.toFixed(1) }}</td>
+      </tr>
+    </TableBelow>
+  </figure>
+</template>
+
+<style scoped>
+.log {
+  fill: none;
+  stroke: var(--cold);
+  stroke-width: 2;
+}
+.log.of-1 {
+  stroke: var(--accent);
+  stroke-dasharray: 2 4;
+}
+.eighteen {
+  stroke: var(--soft);
+  stroke-dasharray: 6 4;
+}
+.name {
+  font-weight: 650;
+  fill: var(--ink);
+}
+.warm {
+  fill: var(--bad);
+  font-weight: 650;
+}
+</style>
