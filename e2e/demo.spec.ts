@@ -14,6 +14,7 @@ const views = [
   '/evening',
   '/evening/clock',
   '/power-cut',
+  '/freezers',
   '/shelf',
   '/count',
   '/year',

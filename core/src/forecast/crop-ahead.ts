@@ -80,13 +80,14 @@ export function cropAhead(house: House, moves: readonly StockMove[], crop: strin
   const pace = uses ? runOut(Math.max(1, sound[0]!), uses, house.today).perWeek : guessedPace(house, sound[0]!)
   const ahead = aheadOf([...sound], pace)
   const nextCropOn = nextCrops(house, moves).get(crop) ?? null
+  const lasts = lastsTo(ahead, nextCropOn === null ? null : daysBetween(house.today, nextCropOn) / 7)
   const gone = ahead.findIndex(({ p50 }) => p50 <= 0)
   const gapFrom = gone > 0 ? addDays(house.today, 7 * gone) : null
   return {
     ahead,
     nextCropOn,
-    gapFrom: gapFrom !== null && (nextCropOn === null || gapFrom < nextCropOn) ? gapFrom : null,
-    lasts: lastsTo(ahead, nextCropOn === null ? null : daysBetween(house.today, nextCropOn) / 7),
+    gapFrom: gapFrom !== null && (nextCropOn === null ? true : lasts === 'short') ? gapFrom : null,
+    lasts,
   }
 }
 

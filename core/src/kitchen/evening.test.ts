@@ -1,7 +1,19 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { cropById } from '../almanac'
-import { actSays, boilMinutes, delayed, glutPlan, scoreOf, trayMinutes, type GlutHeap } from './index'
+import { cropById, crops } from '../almanac'
+import {
+  actSays,
+  boilMinutes,
+  busiestOf,
+  delayed,
+  glutPlan,
+  isRoasted,
+  roastedG,
+  roasts,
+  scoreOf,
+  trayMinutes,
+  type GlutHeap,
+} from './index'
 
 const boils = boilMinutes(8, 2.5, 430)
 const kitchen = { panLitres: 8, trays: 6, kgPerTray: 1.5, freezerLitres: 300, altitudeM: 430, boilMinutes: boils }
@@ -109,5 +121,39 @@ describe('an evening as a score', () => {
       kitchen,
     )
     expect(big.kgFrozen + big.leftOver.reduce((sum, { kg }) => sum + kg, 0)).toBeCloseTo(36, 6)
+  })
+})
+
+describe('the busiest half hour', () => {
+  const act = (at: number, what: 'prepare' | 'into-pan' | 'water-on') => ({
+    at,
+    what,
+    batch: 1,
+    crop: 'kale',
+    kg: 1,
+    minutes: 5,
+  })
+  it('is where most begins; the stove needs no hands', () => {
+    const acts = [0, 40, 50, 55, 60, 120].map((at) => act(at, 'prepare'))
+    expect(busiestOf({ acts: [act(0, 'water-on'), act(1, 'water-on'), ...acts], ends: 150 })).toEqual({
+      from: 40,
+      to: 70,
+    })
+  })
+  it('of a short evening there is none', () => {
+    expect(busiestOf({ acts: [act(0, 'prepare')], ends: 30 })).toBeNull()
+  })
+})
+
+describe('roasted seeds', () => {
+  it('100 g of pumpkin seed with 5.23 % water (FoodData Central) leave about 97 g', () => {
+    const seed = crops.find(({ id }) => id === 'pumpkin-seed')!
+    expect(roastedG(100, seed)).toBeCloseTo((100 * (100 - 5.23)) / 98, 6)
+    expect(roastedG(100, { waterPct: { value: 1.5, source: 'judgement' } })).toBe(100)
+  })
+  it('are what is called so, of seeds and nuts', () => {
+    expect([isRoasted('roasted with salt'), isRoasted('dried')]).toEqual([true, false])
+    expect(crops.filter(roasts).map(({ id }) => id)).toEqual(expect.arrayContaining(['sunflower', 'hazelnut']))
+    expect(roasts(crops.find(({ id }) => id === 'carrot')!)).toBe(false)
   })
 })

@@ -144,6 +144,24 @@ function idleOf(notes: readonly Note[], acts: readonly Act[]): Score['idle'] {
 }
 
 /**
+ * The half hour with the most to do: the most begins and ends of what goes through hands and pan, the first of several.
+ * @returns minutes from the beginning; null for an evening that is no longer than that
+ */
+export function busiestOf(
+  { acts, ends }: Pick<Score, 'acts' | 'ends'>,
+  length = 30,
+): { from: number; to: number } | null {
+  if (ends <= length) return null
+  const hands = acts.filter(({ what }) => what !== 'water-on' && what !== 'water-off')
+  let best: { from: number; count: number } | null = null
+  for (const { at } of hands) {
+    const count = hands.filter((act) => act.at >= at && act.at < at + length).length
+    if (!best || count > best.count) best = { from: at, count }
+  }
+  return best && { from: best.from, to: best.from + length }
+}
+
+/**
  * What is left of an evening when something takes longer: everything from a minute on comes so much later.
  * @param from minutes; what began before stays
  */

@@ -69,7 +69,7 @@ describe('the year’s books', () => {
   it('say whether it lasts to the next crop', () => {
     const ahead = aheadOf([1000, 990, 980, 970, 960], { p10: 100, p50: 240, p90: 400 })
     expect(ahead[4]).toEqual({ p10: 0, p50: 0, p90: 560 })
-    expect([lastsTo(ahead, 4), lastsTo(ahead, 3), lastsTo(ahead, 1), lastsTo(ahead, null)]).toEqual([
+    expect([lastsTo(ahead, 4, 0), lastsTo(ahead, 4, 1), lastsTo(ahead, 1, 0), lastsTo(ahead, null)]).toEqual([
       'short',
       'right',
       'too-much',

@@ -123,17 +123,22 @@ export function aheadOf(
   }))
 }
 
+/** gone so little before the next crop is no shortage: harvests come a fortnight early or late, weeks */
+const shortByWeeks = 3
+
 /**
- * Whether a line lasts to its next crop: short where it is gone before, too much where a quarter of today’s would be left.
+ * Whether a line lasts to its next crop: short where it is gone well before, too much where a quarter of today’s would be left.
+ * @param slackWeeks before the next crop, in which being out of it is nothing
  * @param ahead from today, week by week
  * @param weeksToNext null where nobody knows of a next crop
  */
 export function lastsTo(
   ahead: readonly { p50: number }[],
   weeksToNext: number | null,
+  slackWeeks = shortByWeeks,
 ): 'short' | 'right' | 'too-much' | null {
   if (weeksToNext === null || ahead.length === 0 || ahead[0]!.p50 <= 0) return null
-  const at = ahead[Math.min(ahead.length - 1, Math.max(0, Math.round(weeksToNext)))]!
-  if (at.p50 <= 0) return 'short'
-  return at.p50 > ahead[0]!.p50 * 0.25 ? 'too-much' : 'right'
+  const after = (weeks: number) => ahead[Math.min(ahead.length - 1, Math.max(0, Math.round(weeks)))]!.p50
+  if (after(weeksToNext - slackWeeks) <= 0) return 'short'
+  return after(weeksToNext) > ahead[0]!.p50 * 0.25 ? 'too-much' : 'right'
 }

@@ -60,7 +60,7 @@ const says = computed(
     <svg :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="says">
       <g v-for="t in y.ticks(4)" :key="t">
         <line class="grid-line" :x1="left" :x2="width - 6" :y1="y(t)" :y2="y(t)" />
-        <text class="axis" :x="left - 6" :y="y(t) + 4" text-anchor="end">{{ temperature(t) }}</text>
+        <text class="axis" :x="left - 6" :y="y(t) + 4" text-anchor="end">{{ temperature(t, 0) }}</text>
       </g>
       <line class="eighteen" :x1="left" :x2="width - 6" :y1="y(-18)" :y2="y(-18)" />
       <text v-for="d in weeks" :key="d.label" class="axis" :x="d.x" :y="height - 6" text-anchor="middle">
@@ -72,11 +72,12 @@ const says = computed(
       </text>
       <g v-for="s in spells" :key="s.key">
         <text
-          :x="Math.min(x(new Date(s.spell.from)), width - 90)"
+          :x="x(new Date(s.spell.from)) > width - 70 ? width - 8 : x(new Date(s.spell.from)) - 4"
+          :text-anchor="x(new Date(s.spell.from)) > width - 70 ? 'end' : 'start'"
           :y="Math.min(height - 30, y(s.spell.warmestC) + 15)"
           class="axis warm"
         >
-          ▲ {{ temperature(s.spell.warmestC) }}
+          ▲ {{ temperature(s.spell.warmestC, 0) }}
         </text>
       </g>
     </svg>

@@ -65,6 +65,21 @@ const dish = useDish()
           :placeholder="dishForms.find(({ id }) => id === dish.form)?.prepared ?? ''"
       /></label>
     </div>
+    <div v-if="dish.roastable" class="row">
+      <Choices
+        :model-value="dish.roasted ? 'roasted' : 'dried'"
+        label="Roasted or only dried"
+        :options="[
+          { id: 'dried', label: 'Only dried' },
+          { id: 'roasted', label: 'Roasted' },
+        ]"
+        @update:model-value="dish.typed.prepared = $event === 'roasted' ? 'roasted' : ''"
+      />
+      <p v-if="dish.roasted" class="soft grow">
+        About {{ weight(dish.roastedTo) }} come out of the oven. Let them cool completely before the jar closes: warm
+        ones steam, and mould. At their best for three months.
+      </p>
+    </div>
     <template v-if="dish.form === 'jarred'">
       <div class="row">
         <label class="field grow"

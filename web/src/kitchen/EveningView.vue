@@ -24,6 +24,7 @@ import {
   type Running,
 } from './evening'
 import { usePlan } from './evening-plan'
+import BusyHalfHour from './BusyHalfHour.vue'
 import EveningScore from './EveningScore.vue'
 import HeapCard from './HeapCard.vue'
 import KitchenCard from './KitchenCard.vue'
@@ -144,6 +145,7 @@ function begin() {
           </div>
           <EveningScore v-if="tonight.length" :score="score" :from="setup.from" :hours="hours" :most-kg="mostKg" />
           <p v-else class="soft">Nothing is laid out for this evening: say how much of what, on the left.</p>
+          <BusyHalfHour v-if="tonight.length" :score="score" :from="setup.from" />
           <TableBelow v-if="tonight.length">
             <tbody>
               <tr v-for="(b, i) in tonight" :key="i">

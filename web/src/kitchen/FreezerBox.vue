@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { FreezersView } from '@vadose/contract/kitchen'
+import { units } from '@vadose/core/almanac'
 import { computed } from 'vue'
 import { lotName } from '../almanac'
 import { longDate, monthOf, weight } from '../households'
@@ -29,7 +30,11 @@ const baskets = computed(() => {
 })
 const heaviest = computed(() => Math.max(1, ...props.freezer.lots.map(({ weightG }) => weightG)))
 const height = ({ weightG }: Lot) => 34 + Math.round(44 * Math.sqrt(weightG / heaviest.value))
-const count = (lot: Lot) => `${lot.pieces ?? 1} ${lot.unit ?? ((lot.pieces ?? 1) === 1 ? 'bag' : 'bags')}`
+const count = ({ pieces, unit }: Lot) => {
+  const n = pieces ?? 1
+  return `${n} ${n === 1 ? (unit ?? 'bag') : units[unit ?? 'bag']}`
+}
+const nameOf = (lot: Lot) => lotName(lot).replace(/, frozen$/, '')
 </script>
 
 <template>
@@ -67,7 +72,7 @@ const count = (lot: Lot) => `${lot.pieces ?? 1} ${lot.unit ?? ((lot.pieces ?? 1)
           @click="$emit('look', lot.code)"
         >
           <span
-            ><b>{{ lotName(lot) }}</b
+            ><b>{{ nameOf(lot) }}</b
             ><br />{{ monthOf(lot.broughtOn) }} · {{ count(lot) }}, {{ weight(lot.weightG) }}</span
           >
         </button>

@@ -26,6 +26,7 @@ const first = computed(() =>
 const spells = computed(() =>
   freezers.value.flatMap(({ name, spells: own }) => own.map((spell) => ({ ...spell, in: name }))).slice(-3),
 )
+const cost = computed(() => spells.value.reduce((days, s) => days + (s.thawed ? Infinity : s.costDays), 0))
 /** tenths faster than at −18 °C, where that is worth a word */
 const slow = computed(() => freezers.value.filter(({ pace }) => pace !== null && pace >= 1.05))
 const ages = [
@@ -72,7 +73,11 @@ const ages = [
         <p v-if="freezers.every(({ log }) => log.length === 0)" class="soft">
           Nobody measures: a thermometer with a log in the top basket tells of a lid ajar.
         </p>
-        <p v-for="s in spells" :key="s.in + s.from" :class="{ bad: s.thawed }">
+        <p v-if="spells.length > 0 && cost < 1">
+          A lid left ajar {{ spells.length === 1 ? 'once' : `${spells.length} times` }} cost what lies there less than a
+          day of life; nothing else.
+        </p>
+        <p v-for="s in cost < 1 ? [] : spells" :key="s.in + s.from" :class="{ bad: s.thawed }">
           {{ shortDate(civilDateOf(Date.parse(s.from), zone)) }}, {{ s.in.toLowerCase() }}: {{ s.hours }} h up to
           {{ temperature(s.warmestC) }}.
           <template v-if="s.thawed"
@@ -105,7 +110,7 @@ const ages = [
                 {{ longDate(lot.keepsUntil) }}
               </p>
             </div>
-            <span>{{ weight(lot.weightG) }}</span>
+            <span class="heavy">{{ weight(lot.weightG) }}</span>
           </li>
         </ul>
       </section>
@@ -153,6 +158,9 @@ const ages = [
 .legend .frozen-bag {
   width: 26px;
   height: 18px;
+}
+.heavy {
+  white-space: nowrap;
 }
 .out {
   display: flex;

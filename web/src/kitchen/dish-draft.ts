@@ -3,7 +3,8 @@ import { listLots, type LotRow } from '@vadose/contract/lots'
 import { listPlaces } from '@vadose/contract/places'
 import type { Unit } from '@vadose/core/almanac'
 import { computed, inject, provide, reactive, ref, watch, type InjectionKey } from 'vue'
-import { cropColour, cropOf, lotName } from '../almanac'
+import { isRoasted, roastedG, roastedLifeDays, roasts } from '@vadose/core/kitchen'
+import { cropColour, cropOf, lotCrop, lotName } from '../almanac'
 import { gramsFrom, useAttempt } from '../households'
 import { countFrom, useLastAct } from '../lots'
 import { useView, write } from '../view'
@@ -146,6 +147,19 @@ function makeDraft() {
     })
   }
 
+  /** seeds and nuts alone, dried: they may be roasted, and what that leaves of them, g */
+  const roastable = computed(
+    () =>
+      form.value === 'dried' &&
+      adds.value.length === 0 &&
+      parts.value.length > 0 &&
+      parts.value.every(({ lot }) => roasts(cropOf(lot.crop))),
+  )
+  const roasted = computed(() => roastable.value && isRoasted(typed.prepared))
+  const roastedTo = computed(() =>
+    parts.value.reduce((sum, part) => sum + roastedG(gramsOf(part), lotCrop(part.lot)), 0),
+  )
+
   const made = ref<{ code: string; goneG: number; outG: number; says: string }>()
   const { attempt, failure, busy } = useAttempt()
   const last = useLastAct()
@@ -172,6 +186,7 @@ function makeDraft() {
           ...said('prepared', typed.prepared),
           ...(jarred ? { ...said('recipe', typed.recipe), ...said('processed', typed.processed) } : {}),
           ...(form.value === 'brined' && countFrom(typed.taste) ? { tasteAfterDays: countFrom(typed.taste)! } : {}),
+          ...(roasted.value ? { lifeDays: roastedLifeDays } : {}),
           ...(into.value ? { into: into.value } : {}),
         },
       })
@@ -199,6 +214,9 @@ function makeDraft() {
     placeId,
     into,
     shortOf,
+    roastable,
+    roasted,
+    roastedTo,
     from,
     tops,
     balance,

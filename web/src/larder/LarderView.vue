@@ -179,7 +179,7 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
               :lot="lot"
               :busy="busy"
               :some="some === lot.code"
-              :lasts="lot.name ? undefined : lasts.get(lot.crop)"
+              :lasts="lot.name || lot.aside || lot.stage !== 'stored' ? undefined : lasts.get(lot.crop)"
               @use="act(lot.code, { act: 'use', ...oneOf(lot) })"
               @open="act(lot.code, { act: 'open', ...(fridge ? { placeId: fridge } : {}) })"
               @some="some = some === lot.code ? undefined : lot.code"

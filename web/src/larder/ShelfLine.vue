@@ -143,9 +143,8 @@ article {
   margin: 0 6px;
 }
 .lasts {
+  display: block;
   font: 600 13px var(--font);
-  margin-left: 8px;
-  white-space: nowrap;
 }
 .lasts.short {
   color: var(--bad);

@@ -14,15 +14,21 @@ const props = defineProps<{ view: LarderView }>()
 const { answer: recipes } = useView(listRecipes)
 /** how often other dishes were asked for */
 const turn = ref(0)
-const pots = computed(() =>
-  props.view.week.pots.flatMap((pot) => {
+const pots = computed(() => {
+  const cooked = new Set<string>()
+  return props.view.week.pots.flatMap((pot) => {
     const lot = props.view.lots.find(({ code }) => code === pot.code)
     if (!lot) return []
     // what was cooked already is eaten as it is
     const ways = lot.name ? [] : potWays(cropOf(lot.crop), recipes.value ?? [])
-    return [{ ...pot, lot, ways, dish: ways[turn.value % Math.max(1, ways.length)] }]
-  }),
-)
+    // no dish twice in a week, where there is another
+    const from = turn.value % Math.max(1, ways.length)
+    const inTurn = [...ways.slice(from), ...ways.slice(0, from)]
+    const dish = inTurn.find((way) => !cooked.has(way)) ?? inTurn[0]
+    if (dish) cooked.add(dish)
+    return [{ ...pot, lot, ways, dish }]
+  })
+})
 const more = computed(() => pots.value.some(({ ways }) => ways.length > 1))
 const most = computed(() => Math.max(1, ...pots.value.map(({ savesG }) => savesG)))
 </script>
