@@ -79,7 +79,9 @@ export function perform(act: LotAct, context: ActContext): ActOutcome {
     case 'correct':
       return { events: [corrected(act, lot.quantity)] }
     case 'note':
-      return { events: [draft('noted', { details: { text: act.text, ...(act.mindOn ? { mindOn: act.mindOn } : {}) } })] }
+      return {
+        events: [draft('noted', { details: { text: act.text, ...(act.mindOn ? { mindOn: act.mindOn } : {}) } })],
+      }
     case 'germinate': {
       const { sown, came } = act
       if (came > sown) throw new Refusal('invalid', `${came} of ${sown} cannot come up.`, 'came')

@@ -246,7 +246,8 @@ export function lotHistory(events: readonly LotEvent[], origin?: LotHistory): Lo
     if (e.kind === 'noted' && d.lifeDays) h.lifeDays = d.lifeDays
     if (e.kind === 'noted' && d.sown) h.germination = { atMs: e.atMs, sown: d.sown, came: d.came ?? 0 }
     if (e.kind === 'noted' && d.verdict) h.verdict = d.verdict
-    else if (e.kind === 'noted' && !d.sown) h.note = d.text ? { atMs: e.atMs, text: d.text, mindOn: d.mindOn ?? null } : null
+    else if (e.kind === 'noted' && !d.sown)
+      h.note = d.text ? { atMs: e.atMs, text: d.text, mindOn: d.mindOn ?? null } : null
     // what goes into a dish has names of its own
     if (e.kind === 'made' || (e.kind === 'added' && h.made === null)) nameIt(h, e)
     if (e.kind === 'jarred') h.jar = { atMs: e.atMs, looks: [] }

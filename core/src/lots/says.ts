@@ -162,6 +162,8 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
     case 'tagged':
       return 'its tag printed'
     case 'noted':
-      return d.verdict ? `judged: ${verdictWords[d.verdict]}` : `${d.text ?? ''}${d.mindOn ? ` (a reminder for ${d.mindOn})` : ''}`
+      return d.verdict
+        ? `judged: ${verdictWords[d.verdict]}`
+        : `${d.text ?? ''}${d.mindOn ? ` (a reminder for ${d.mindOn})` : ''}`
   }
 }

@@ -1,5 +1,13 @@
 import type { LarderView } from '@vadose/contract/larder'
-import { cropAhead, eatFirstOf, lineOf, usesLately, watchedDays, type House, type LotState } from '@vadose/core/forecast'
+import {
+  cropAhead,
+  eatFirstOf,
+  lineOf,
+  usesLately,
+  watchedDays,
+  type House,
+  type LotState,
+} from '@vadose/core/forecast'
 import { addDays, daysBetween } from '@vadose/core/households'
 import { runOut, weekList } from '@vadose/core/larder'
 import { standing } from '@vadose/core/lots'

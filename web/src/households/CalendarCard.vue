@@ -33,12 +33,7 @@ const copy = () =>
       and nothing else.
     </p>
     <template v-if="address">
-      <ElInput
-        :model-value="address"
-        readonly
-        aria-label="Private address of the calendar"
-        @focus="chosen"
-      />
+      <ElInput :model-value="address" readonly aria-label="Private address of the calendar" @focus="chosen" />
       <div class="row">
         <ElButton type="primary" @click="copy">{{ copied ? 'Copied' : 'Copy it' }}</ElButton>
         <ElButton :disabled="busy" @click="make">A new address, this one stops</ElButton>

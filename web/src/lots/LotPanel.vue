@@ -60,7 +60,13 @@ const openOne = () => act(props.lot.code, { act: 'open', ...(fridge.value ? { pl
 const note = ref('')
 const mindOn = ref('')
 async function keepNote() {
-  if (await act(props.lot.code, { act: 'note', text: note.value.trim(), ...(mindOn.value ? { mindOn: mindOn.value } : {}) })) {
+  if (
+    await act(props.lot.code, {
+      act: 'note',
+      text: note.value.trim(),
+      ...(mindOn.value ? { mindOn: mindOn.value } : {}),
+    })
+  ) {
     note.value = ''
     mindOn.value = ''
     open.value = undefined
