@@ -1,3 +1,4 @@
+import { scoreClimates, type Building } from './evaluation/climates'
 import { scoreCuring } from './evaluation/curing-lots'
 import { eatingWorlds, windowsHeld } from './evaluation/eating'
 import { worlds, type World } from './evaluation/store-worlds'
@@ -47,4 +48,23 @@ row('use', 'wanted', 'after 2 weeks', '4 weeks', '10 weeks')
 rule(4)
 for (const [name, world] of Object.entries(eatingWorlds)) {
   row(name, '70–90', ...[2, 4, 10].map((weeks) => f(100 * windowsHeld(world, weeks, lots), 1)))
+}
+
+console.log(
+  `\nA place’s climate over the year from 20 readings of six autumn weeks, ${Math.round(lots / 5)} houses a row, Seattle’s hourly normals\n`,
+)
+row('place, building', 'wanted', 'middle miss', '9 in 10', 'all 12 ≤ 1.5', 'in interval, %')
+rule(5)
+for (const building of ['one mass', 'two masses, doors'] as Building[]) {
+  for (const kind of ['shed', 'cool-room', 'cellar', 'loft'] as const) {
+    const { missC, wholeYearPct, coveredPct } = scoreClimates(kind, building, Math.round(lots / 5))
+    row(
+      `${kind}, ${building}`,
+      '≤ 1.5; 75–85',
+      `${f(missC.p50)} °C`,
+      `${f(missC.p90)} °C`,
+      `${f(wholeYearPct, 0)} %`,
+      f(coveredPct, 1),
+    )
+  }
 }

@@ -3,8 +3,8 @@ import { normalDeviate, stream } from '@vadose/core/chance'
 import { cropById } from '@vadose/core/almanac'
 import { dayMs } from '@vadose/core/households'
 import { curingState, type CuringLot } from '@vadose/core/line'
-import { airAhead } from '@vadose/core/places'
-import { earlierYears, hourly, summerStarts } from './weather'
+import { climateFor, dailyOf, expectedAir, outdoorDays, placeFit } from '@vadose/core/places'
+import { days, earlierYears, hourly, summerStarts } from './weather'
 
 const garlic = cropById('garlic-hardneck')
 /** Three weeks: what the calendar says. */
@@ -73,7 +73,7 @@ export function oneLot(seed: number, ahead: Ahead): LotResult | undefined {
   const nowMs = nowDay * dayMs
   const past = seriesFromReadings(readings, 0, nowMs)
   const recent = seriesFromReadings(readings, nowMs - 10 * dayMs, nowMs)
-  const usual = () => airAhead(recent, nowMs, 120 * 24, undefined, earlierYears(start, nowDay, 35))
+  const usual = () => expectedFrom(recent, start)
   const toCome = () => (ahead === 'hidden' ? usual() : joinSeries(forecastAir(air, nowDay * 24, stream(seed)), usual()))
   const lot: CuringLot = {
     crop: garlic,
@@ -93,6 +93,36 @@ export function oneLot(seed: number, ahead: Ahead): LotResult | undefined {
     unweighedShare: Math.abs(unweighed - trueMs) / trueMs,
     covered: p10 <= trueMs && trueMs <= p90,
   }
+}
+
+/** What the place is expected to have after its recent days, by all its logger ever wrote, as the product reckons it. */
+function expectedFrom(recent: AirSeries, start: number): AirSeries {
+  const { date, location } = days[start]!
+  const nowMs = Date.parse(date) + nowDay * dayMs
+  const startMs = nowMs - 1200 * dayMs
+  const record = {
+    startMs,
+    temperatureC: new Float64Array(1200 * 24).fill(NaN),
+    relativeHumidityPct: new Float64Array(1200 * 24).fill(NaN),
+  }
+  const put = (air: AirSeries, from: number, count: number, atMs: number) => {
+    const at = Math.round((atMs - startMs) / hourMs)
+    record.temperatureC.set(air.temperatureC.subarray(from, from + count), at)
+    record.relativeHumidityPct.set(air.relativeHumidityPct.subarray(from, from + count), at)
+  }
+  const weeks = 45 * 24
+  const earlier = earlierYears(start, nowDay, 35)
+  for (let year = 0; (year + 1) * weeks <= earlier.hours; year++) {
+    put(earlier, year * weeks, weeks, nowMs - (365 * (year + 1) + 10) * dayMs)
+  }
+  put(recent, 0, recent.hours, nowMs - recent.hours * hourMs)
+  const climate = climateFor(location === 'Seattle' ? 47.6 : 40.7, 50)
+  const outdoors = outdoorDays(climate, startMs - 60 * dayMs, nowMs + 125 * dayMs)
+  const read = dailyOf(record, startMs, nowMs)
+  const shifted = airSeries(nowMs - recent.hours * hourMs, recent.temperatureC, recent.relativeHumidityPct)
+  const fit = placeFit('veranda', outdoors, read)
+  const { temperatureC, relativeHumidityPct } = expectedAir(shifted, fit, 'veranda', nowMs, 120 * 24, read)
+  return airSeries(nowDay * dayMs, temperatureC, relativeHumidityPct)
 }
 
 const forecastDays = 7

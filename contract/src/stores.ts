@@ -12,6 +12,7 @@ import {
   pairOf,
   spreadOf,
   textUpTo,
+  uuid,
   words,
   type Static,
 } from './shapes'
@@ -22,12 +23,20 @@ export type StoredLotView = Static<typeof storedLotView>
 
 const air = closed({ temperatureC: number, relativeHumidityPct: number })
 
+/** What of lots does not go with one another in a place, or with the place. */
+const conflict = closed({
+  kind: oneOf('gas', 'light', 'smell', 'damp', 'mice', 'slugs', 'frost'),
+  says: words,
+  codes: listOf(words),
+})
+
 export const storesView = closed({
   places: listOf(
     closed({
       ...placeFields,
       /** hourly cloud of the last 30 days, thinned */
       cloud: listOf(air),
+      conflicts: listOf(conflict),
       /** months to come: mean air */
       ahead: listOf(closed({ month: words, temperatureC: number, relativeHumidityPct: number })),
     }),
@@ -90,4 +99,46 @@ export const previewMove = ofHousehold('move-preview', {
   says: 'What moving a lot to a place does to its life.',
   query: closed({ lot: textUpTo(20), place: textUpTo(40) }),
   answer: movePreview,
+})
+
+/** The climate of one place: what was measured, the twelve months to come, who is happy there. */
+export const placeClimate = closed({
+  place: closed(placeFields),
+  parts: listOf(closed(placeFields)),
+  /** days with readings that it was fitted to; none: its kind is all that is known */
+  fittedDays: number,
+  /** share of the outdoor season that comes in, and days it comes late */
+  gain: number,
+  lagDays: number,
+  cloud: listOf(air),
+  months: listOf(
+    closed({
+      month: words,
+      temperatureC: spreadOf(number),
+      relativeHumidityPct: spreadOf(number),
+      frostNights: number,
+      /** nights outdoors below freezing, as they are to be expected */
+      frostOutdoors: number,
+    }),
+  ),
+  lots: listOf(closed({ ...lotFields, keeps: nullable(closed(keepsFields)) })),
+  /** crops that are in the house, this place's first: how they would take each of the months here */
+  comfort: listOf(closed({ crop: words, name: words, here: bool, months: listOf(oneOf('well', 'will do', 'loses')) })),
+  /** what of lots here does not go with one another or with the place */
+  conflicts: listOf(conflict),
+})
+export type PlaceClimate = Static<typeof placeClimate>
+
+export const readClimate = ofHousehold('climate', {
+  method: 'GET',
+  path: '/places/:id/climate',
+  says: 'A place’s air as it was and as it is expected for a year, with how sure, and how crops would take it.',
+  answer: placeClimate,
+})
+
+export const readThermometers = ofHousehold('thermometers', {
+  method: 'GET',
+  path: '/stores/thermometers',
+  says: 'Where a cheap thermometer would tell most: how much surer the dates there would be.',
+  answer: listOf(closed({ id: uuid, place: words, lots: number, weightG: number, daysNow: number, daysThen: number })),
 })

@@ -130,9 +130,6 @@ export const lotLifeLogSd = 0.28
 /** Days over which the recent air of a place gives way to what the season usually brings. */
 export const recentAirMemoryDays = 10
 
-/** What the last ten days say of the next fortnight, against the same weeks of earlier years: fitted on four summers. */
-export const recentAirShare = 0.3
-
 /** Spread thinner or bunched smaller, a lot feels the air's pull as so much stronger: judgement. */
 export const thinLayerGain = 1.3
 
@@ -229,12 +226,6 @@ export const cullShares: Record<'usual' | 'many', readonly (readonly [share: num
 
 /** However much looks have taught, the time a lot has left is not the model's: log standard deviation. */
 export const timeLeftLogSd = 0.28
-
-/**
- * How far a place's air over the months to come may be off the expected, °C standard deviation: measured there, or only
- * guessed from its kind. Judgement.
- */
-export const placeOffC = { measured: 0.7, guessed: 1.75 } as const
 
 /** Share of lots whose life is nothing like the forecast, and how much wider it spreads then. */
 export const strangeLots = 0.25

@@ -23,6 +23,7 @@ export const router = createRouter({
     { path: '/beds', name: 'beds', component: () => import('./beds/BedsView.vue') },
     { path: '/line', name: 'line', component: () => import('./line/LineView.vue') },
     { path: '/stores', name: 'stores', component: () => import('./stores/StoresView.vue') },
+    { path: '/places/:id', name: 'place', component: () => import('./stores/PlaceView.vue') },
     { path: '/larder', name: 'larder', component: () => import('./larder/LarderView.vue') },
     { path: '/evening', name: 'evening', component: () => import('./kitchen/EveningView.vue') },
     { path: '/evening/clock', name: 'evening-clock', component: () => import('./kitchen/ClockView.vue') },

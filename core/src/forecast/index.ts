@@ -1,4 +1,5 @@
 export * from './beds'
+export * from './conflicts'
 export * from './crop-ahead'
 export * from './curing'
 export * from './eating'
@@ -8,7 +9,17 @@ export * from './line-advice'
 export * from './line-options'
 export { cropIn, cropNow, formOf, lotState, stateOf, type LotState } from './lot'
 export * from './move'
-export { comingHour, placeState, sameRecord, unsettles, withWeather, type PlaceFacts, type PlaceState } from './place'
+export {
+  comingHour,
+  outdoorsOf,
+  placeState,
+  sameRecord,
+  unsettles,
+  withWeather,
+  type PlaceFacts,
+  type PlaceState,
+} from './place'
+export * from './place-climate'
 export * from './place-months'
 export { ifRelabelled } from './relabel'
 export * from './plan'

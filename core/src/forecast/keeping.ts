@@ -4,8 +4,8 @@ import { mapSpread } from '../chance'
 import type { Crop } from '../almanac'
 import { asksForAll, beliefAfterChecks, checkSize, nextLookInDays, type Check } from '../checks'
 import { draft, type LotHistory } from '../lots'
-import { placeOffC } from '../assumptions'
 import { dayMs, type CivilDate } from '../households'
+import { dayOf } from '../places'
 import {
   agesOf,
   badShare,
@@ -77,10 +77,7 @@ const cullsOf = ({ heap }: LotState): LifePrior['culls'] => (hurtHeaps.includes(
 
 /** What not knowing a place's air to come does to the pace of life there. */
 const airLogSd = (house: House, crop: Crop, place: PlaceState | undefined): number =>
-  place
-    ? placeOffC[place.measuredAtMs === null ? 'guessed' : 'measured'] *
-      paceSlopePerC(crop, meanAhead(house, place).temperatureC)
-    : 0
+  place ? spreadAheadC(house, place) * paceSlopePerC(crop, meanAhead(house, place).temperatureC) : 0
 
 /** A look as it speaks: each find by its cause, what only looks bad left out. */
 function lookOf(crop: Crop, { lookedAt, bad, lotSize, faults }: LotHistory['checks'][number]): Omit<Check, 'day'> {
@@ -271,6 +268,14 @@ export function testsFailed({ history, cropData }: LotState): string[] {
   const latest = new Map(history.tests.map((t) => [t.test, t.passed]))
   return (cropData.curing?.endTests ?? []).filter(({ id }) => latest.get(id) === false).map(({ failed }) => failed)
 }
+
+/** How far a place's air over the coming months may be off the expected, °C standard deviation: by its fit. */
+export const spreadAheadC = (house: House, { id, fit }: PlaceState, days = 120): number =>
+  house.once(null, `spread ahead ${id}`, [fit, house.today], () => {
+    const from = Math.max(0, dayOf(house.nowMs) - fit.firstDay)
+    const ahead = fit.sdC.subarray(from, from + days)
+    return ahead.reduce((sum, sd) => sum + sd, 0) / Math.max(1, ahead.length)
+  })
 
 /** Mean air of a place over the coming weeks, for saying why. */
 export function meanAhead(house: House, place: PlaceState, days = 60) {

@@ -1,6 +1,19 @@
 import { hourMs, type AirSeries } from '../air'
 import { dayMs, type CivilDate } from '../households'
-import { airAhead, airKindOf, assumedAir, withForecast, type Climate, type Described, type PlaceKind } from '../places'
+import {
+  airKindOf,
+  assumedAir,
+  dailyOf,
+  expectedAir,
+  outdoorDays,
+  placeFit,
+  withForecast,
+  type Climate,
+  type Described,
+  type OutdoorDays,
+  type PlaceFit,
+  type PlaceKind,
+} from '../places'
 import { filledHours, hoursOf, lastMeasuredHour, type HourlyRecord } from '../readings'
 
 /** How far ahead air is expected and lots are forecast, days. */
@@ -8,8 +21,10 @@ export const horizonDays = 420
 /** what screens show of a place's past, and more: days kept filled */
 const shownDays = 45
 const recentDays = 10
-/** the same weeks of last year, from ten days before this day on */
-const sameWeeksDays = 35
+/** readings go into a place's fit for so long: two rounds of the seasons, days */
+const fittedDays = 740
+/** the weather before the first of them still sits in a thick wall, days */
+const wallDays = 130
 /** readings older than this when they come change what lots are thought to have lived through, hours */
 const settledHours = 48
 
@@ -35,6 +50,9 @@ export interface PlaceState extends PlaceFacts {
   ahead: AirSeries
   /** expected without a weather forecast */
   usual: AirSeries
+  /** what is expected of it day by day, how sure, and what it was fitted to */
+  fit: PlaceFit
+  outdoors: OutdoorDays
   /** changes when what lots lived through here does: readings that came late, files taken back */
   epoch: number
 }
@@ -44,6 +62,8 @@ export interface PlaceMoment {
   climate: Climate
   /** start of the hour after now, ms UTC */
   nowMs: number
+  /** as it was measured in the garden; what is usual where left out */
+  outdoors?: OutdoorDays | undefined
 }
 
 /** Start of the first hour that is not over at an instant, ms. */
@@ -54,26 +74,32 @@ export function placeState(
   place: PlaceFacts,
   record: HourlyRecord | undefined,
   measuredAtMs: number | null,
-  { climate, nowMs }: PlaceMoment,
+  { climate, nowMs, outdoors: given }: PlaceMoment,
   epoch = 0,
 ): PlaceState {
   const shownFrom = nowMs - shownDays * dayMs
+  const outdoors = given ?? outdoorsOf(climate, nowMs)
+  const kind = airKindOf(place)
   const past = record && filledHours(record, shownFrom, shownDays * 24, nowMs - 1)
   if (!record || !past) {
-    const usual = assumedAir(airKindOf(place), climate, nowMs, horizonDays * 24)
+    const usual = assumedAir(kind, climate, nowMs, horizonDays * 24)
     return {
       ...place,
       measuredAtMs: null,
       record,
-      past: assumedAir(airKindOf(place), climate, shownFrom, shownDays * 24),
+      past: assumedAir(kind, climate, shownFrom, shownDays * 24),
       ahead: usual,
       usual,
+      fit: placeFit(kind, outdoors),
+      outdoors,
       epoch,
     }
   }
   const lastMs = record.startMs + lastMeasuredHour(record, nowMs - 1) * hourMs
   const recent = filledHours(record, nowMs - recentDays * dayMs, recentDays * 24, nowMs - 1)!
-  const usual = airAhead(recent, nowMs, horizonDays * 24, { climate, kind: airKindOf(place) }, sameWeeks(record, nowMs))
+  const read = dailyOf(record, nowMs - fittedDays * dayMs, nowMs)
+  const fit = placeFit(kind, outdoors, read)
+  const usual = expectedAir(recent, fit, kind, nowMs, horizonDays * 24, read)
   return {
     ...place,
     measuredAtMs: measuredAtMs !== null && measuredAtMs < nowMs ? measuredAtMs : lastMs,
@@ -81,22 +107,20 @@ export function placeState(
     past,
     ahead: usual,
     usual,
+    fit,
+    outdoors,
     epoch,
   }
 }
 
-/** Last year's record of the same weeks, if it fills half of them. */
-function sameWeeks(record: HourlyRecord, nowMs: number): AirSeries | undefined {
-  const hours = (recentDays + sameWeeksDays) * 24
-  const from = nowMs - (365 + recentDays) * dayMs
-  const first = Math.round((from - record.startMs) / hourMs)
-  const part = record.temperatureC.subarray(Math.max(0, first), Math.max(0, Math.min(hoursOf(record), first + hours)))
-  const there = part.reduce((n, t) => n + (Number.isNaN(t) ? 0 : 1), 0)
-  if (there < hours / 2) return undefined
-  const begins = part.findIndex((t) => !Number.isNaN(t))
-  const ends = part.findLastIndex((t) => !Number.isNaN(t))
-  return filledHours(record, record.startMs + (Math.max(0, first) + begins) * hourMs, ends - begins)
-}
+/** Outdoors for all days that a place is fitted to and expected for. */
+export const outdoorsOf = (climate: Climate, nowMs: number, garden?: HourlyRecord): OutdoorDays =>
+  outdoorDays(
+    climate,
+    nowMs - (fittedDays + wallDays) * dayMs,
+    nowMs + (horizonDays + 2) * dayMs,
+    garden && dailyOf(garden, nowMs - fittedDays * dayMs, nowMs),
+  )
 
 /**
  * Puts a weather forecast into what every place expects.

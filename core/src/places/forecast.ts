@@ -1,7 +1,8 @@
-import { recentAirMemoryDays, recentAirShare } from '../assumptions'
+import { recentAirMemoryDays } from '../assumptions'
 import { airSeries, hourMs, saturationVapourPressureKPa, type AirSeries } from '../air'
 import { dayMs } from '../households'
 import { outdoorNormal, type Climate } from './climate'
+import { dayOf, type DailyAir, type PlaceFit } from './fit'
 import { placeKinds, type PlaceKind } from './kinds'
 
 const hoursADay = 24
@@ -57,75 +58,71 @@ export function usualDay(recent: AirSeries): UsualDay {
   }
 }
 
+/** The recent days of a place, over and over: what is expected where nothing of its season is known. */
+export function airAhead(recent: AirSeries, fromMs: number, hours: number): AirSeries {
+  const day = usualDay(recent)
+  const startMs = Math.floor(fromMs / hourMs) * hourMs
+  const of = (values: Float64Array) =>
+    Float64Array.from({ length: hours }, (_, i) => values[Math.floor((startMs + i * hourMs) / hourMs) % hoursADay]!)
+  return airSeries(startMs, of(day.temperatureC), of(day.relativeHumidityPct))
+}
+
+/** Vapour that is let in settles with what is damp there: so much of the humidity follows the vapour, the rest the place. Judgement. */
+const vapourShare = 0.6
+/** days of readings that outweigh what places of its kind usually have */
+const usualHumidityDays = 10
+
 /**
- * The air expected in a place: its recent days go on, and give way to what the season brings to a place of its kind.
- * @param recent the place's last days, at least one hour
- * @param fromMs first hour ahead, ms UTC
- * @param season omitted: the recent days simply repeat
- * @param earlier the place's own readings of the same weeks in earlier years, where it has them: weather forgets its
- *   last days within a week, so they count for more than the recent ones
+ * The air expected in a place hour by hour: the mean of each day by its fit, and the usual day about it.
+ * @param recent the place's last days, at least one hour: the shape of a day, and how damp it is now
+ * @param fit reaching over the hours asked for
+ * @param read daily means of all that was read, for how damp it usually is
  */
-export function airAhead(
+export function expectedAir(
   recent: AirSeries,
+  fit: PlaceFit,
+  kind: PlaceKind,
   fromMs: number,
   hours: number,
-  season?: { climate: Climate; kind: PlaceKind },
-  earlier?: AirSeries,
+  read?: DailyAir,
 ): AirSeries {
-  const day = earlier && earlier.hours >= 7 * hoursADay ? blend(usualDay(recent), usualDay(earlier)) : usualDay(recent)
+  const shape = usualDay(recent)
+  const meanOf = (values: Float64Array) => values.reduce((a, b) => a + b, 0) / values.length
+  const [meanT, meanRh] = [meanOf(shape.temperatureC), meanOf(shape.relativeHumidityPct)]
+  const ownRh = usualHumidity(kind, read)
   const startMs = Math.floor(fromMs / hourMs) * hourMs
   const temperature = new Float64Array(hours)
   const humidity = new Float64Array(hours)
-  const drift = season ? seasonalDrift(season.climate, season.kind, startMs, day) : undefined
-  let shiftC = 0
-  let shiftRh = 0
+  let [t, rh, day] = [0, 0, -1]
   for (let i = 0; i < hours; i++) {
     const ms = startMs + i * hourMs
+    if (dayOf(ms) !== day) {
+      day = dayOf(ms)
+      const at = Math.min(fit.temperatureC.length - 1, Math.max(0, day - fit.firstDay))
+      t = fit.temperatureC[at]!
+      const byVapour = (100 * fit.vapourPressureKPa[at]!) / saturationVapourPressureKPa(t)
+      const fade = Math.exp(-(ms - startMs) / (recentAirMemoryDays * dayMs))
+      rh = vapourShare * byVapour + (1 - vapourShare) * (meanRh * fade + ownRh * (1 - fade))
+    }
     const hour = Math.floor(ms / hourMs) % hoursADay
-    if (drift && i % hoursADay === 0) ({ shiftC, shiftRh } = drift(ms))
-    temperature[i] = day.temperatureC[hour]! + shiftC
-    humidity[i] = Math.min(98, Math.max(15, day.relativeHumidityPct[hour]! + shiftRh))
+    temperature[i] = t + shape.temperatureC[hour]! - meanT
+    humidity[i] = Math.min(98, Math.max(15, rh + shape.relativeHumidityPct[hour]! - meanRh))
   }
   return airSeries(startMs, temperature, humidity)
 }
 
-/** Recent days and the same weeks of earlier years, hour by hour: the mean pull is what is blended. */
-function blend(recent: UsualDay, earlier: UsualDay): UsualDay {
-  const mix = (a: number, b: number) => recentAirShare * a + (1 - recentAirShare) * b
-  const temperatureC = recent.temperatureC.map((t, hour) => mix(t, earlier.temperatureC[hour]!))
-  const pull = (day: UsualDay, hour: number) =>
-    saturationVapourPressureKPa(day.temperatureC[hour]!) * (1 - day.relativeHumidityPct[hour]! / 100)
-  return {
-    temperatureC,
-    relativeHumidityPct: temperatureC.map(
-      (t, hour) => 100 * (1 - mix(pull(recent, hour), pull(earlier, hour)) / saturationVapourPressureKPa(t)),
-    ),
+/** How damp a place is by itself, %: as it was over the year, as its kind is where that is not known. */
+function usualHumidity(kind: PlaceKind, read?: DailyAir): number {
+  const { usualHumidityPct } = placeKinds[kind]
+  let [sum, days] = [usualHumidityDays * usualHumidityPct, usualHumidityDays]
+  if (read) {
+    for (let d = 0; d < read.hours.length; d++) {
+      if (read.hours[d]! <= 0) continue
+      sum += Math.min(100, (100 * read.vapourPressureKPa[d]!) / saturationVapourPressureKPa(read.temperatureC[d]!))
+      days++
+    }
   }
-}
-
-/**
- * How far a place's daily means will have moved from its recent ones.
- * Temperature follows the outdoor season by the kind's gain and lag (never below the kind's heated floor);
- * vapour follows the outdoor vapour, so a heated room grows dry in winter and a cellar stays damp.
- */
-function seasonalDrift(climate: Climate, kind: PlaceKind, nowMs: number, day: ReturnType<typeof usualDay>) {
-  const { usualHumidityPct, followsVapour } = placeKinds[kind]
-  const mean = (values: Float64Array) => values.reduce((a, b) => a + b, 0) / values.length
-  const meanT = mean(day.temperatureC)
-  const meanRh = mean(day.relativeHumidityPct)
-  const usual = (ms: number) => usualAir(kind, climate, ms).temperatureC
-  const oddC = meanT - usual(nowMs)
-  const vapourNow = (saturationVapourPressureKPa(meanT) * meanRh) / 100
-  const outNow = outdoorNormal(climate, nowMs).vapourPressureKPa
-  return (ms: number) => {
-    const fade = Math.exp(-(ms - nowMs) / (recentAirMemoryDays * dayMs))
-    // half of what sets this place apart from its kind stays: a house differs from the book for good
-    const t = usual(ms) + oddC * (0.5 + 0.5 * fade)
-    const vapour = vapourNow + followsVapour * (outdoorNormal(climate, ms).vapourPressureKPa - outNow)
-    const fromVapour = (100 * vapour) / saturationVapourPressureKPa(t)
-    const rh = 0.6 * fromVapour + 0.4 * (meanRh * fade + usualHumidityPct * (1 - fade))
-    return { shiftC: t - meanT, shiftRh: rh - meanRh }
-  }
+  return sum / days
 }
 
 /** Hours after which what the forecast changed has left a place again. */

@@ -1,3 +1,4 @@
 export * from './climate'
+export * from './fit'
 export * from './forecast'
 export * from './kinds'

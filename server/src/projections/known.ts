@@ -3,6 +3,7 @@ import { standsOf, type BedEntry, type BedMove, type Stand } from '@vadose/core/
 import {
   comingHour,
   House,
+  outdoorsOf,
   placeState,
   stateOf,
   unsettles,
@@ -12,7 +13,7 @@ import {
   type PlaceState,
 } from '@vadose/core/forecast'
 import { historyIn, standing } from '@vadose/core/lots'
-import { airKindOf, climateFor } from '@vadose/core/places'
+import { airKindOf, climateFor, dayOf } from '@vadose/core/places'
 import { civilDateOf, dayMs } from '@vadose/core/households'
 import { withMonths, type HourlyRecord } from '@vadose/core/readings'
 import { type Client } from '../database'
@@ -183,8 +184,17 @@ export function placesNow(
   nowMs: number,
   before?: Pick<Known, 'house' | 'expected'>,
 ): PlaceState[] {
-  const moment = { climate: climateFor(household.latitudeDeg, household.altitudeM), nowMs: comingHour(nowMs) }
-  const was = before?.house.comingHourMs === moment.nowMs ? before.house : undefined
+  const climate = climateFor(household.latitudeDeg, household.altitudeM)
+  const garden = places.find(({ kind }) => kind === 'outdoors')
+  const comingMs = comingHour(nowMs)
+  // what was outdoors is taken in once a day: the fits to it stand as long
+  const known = before?.house.everyPlace[0]
+  const outdoors =
+    known && dayOf(before.house.comingHourMs) === dayOf(comingMs)
+      ? known.outdoors
+      : outdoorsOf(climate, comingMs, garden && airOf(garden, measured).record)
+  const moment = { climate, nowMs: comingMs, outdoors }
+  const was = before?.house.comingHourMs === comingMs ? before.house : undefined
   const made = places.map((place) => {
     const { record, lastAtMs, epoch } = airOf(place, measured)
     const known = was?.place(place.id)

@@ -1,60 +1,27 @@
-import { previewMove, readStores } from '@vadose/contract/stores'
-import {
-  cloudOf,
-  keepsUntil,
-  monthsAhead,
-  movePreview,
-  troubleOf,
-  type House,
-  type LotState,
-} from '@vadose/core/forecast'
+import { previewMove, readClimate, readStores, readThermometers } from '@vadose/contract/stores'
+import { movePreview, thermometerWorth } from '@vadose/core/forecast'
 import { Refusal } from '@vadose/core/refusal'
-import { endWord, type End } from '@vadose/core/stores'
-import { lotRow } from '../lots'
-import { placeView } from '../places'
 import type { Server } from '../serve'
-
-/** a window that ends near freezing is drawn up to here, °C: a line is no window */
-const leastTopC = 4
-
-/** The air each crop in store likes; a freezer is no air to compare rooms by, and what is in a closed jar feels none. */
-const windowsOf = (house: House) =>
-  [
-    ...new Set(
-      house.lots
-        .filter((lot) => lot.stage === 'stored' && ['fresh', 'dried'].includes(lot.form) && lot.grown.group !== 'goods')
-        .map((lot) => lot.cropData),
-    ),
-  ].map((crop) => {
-    const { bestTemperatureC, bestHumidityPct } = crop.keeping
-    return {
-      crop: crop.id,
-      label: crop.plural,
-      temperatureC: [bestTemperatureC.value[0], Math.max(leastTopC, bestTemperatureC.value[1])] as [number, number],
-      relativeHumidityPct: bestHumidityPct.value,
-    }
-  })
-
-const inWords = <T extends { endedBy: End }>(lot: LotState, keeps: T) => ({
-  ...keeps,
-  endedBy: endWord(lot.cropData, keeps.endedBy),
-})
+import { climateView, inWords, storesView } from './view'
 
 export function serveStores(server: Server): void {
   server.household(readStores, async (visit) => {
     const house = await visit.house()
-    return house.shown('stores', [], () => ({
-      places: house.places.map((place) => ({
-        ...placeView(house, place),
-        cloud: cloudOf(house, place),
-        ahead: monthsAhead(house, place),
-      })),
-      lots: house.lots.map((lot) => ({
-        ...lotRow(house, lot),
-        keeps: lot.stage === 'stored' && !troubleOf(house, lot) ? inWords(lot, keepsUntil(house, lot)) : null,
-      })),
-      windows: windowsOf(house),
-    }))
+    return house.shown('stores', [], () => storesView(house))
+  })
+
+  server.household(readClimate, async (visit, { params }) => {
+    const house = await visit.house()
+    const place = house.place(params.id)
+    if (!place) throw new Refusal('not-found', 'There is no such place in this household.')
+    return house.shown(`climate of ${place.id}`, [], () => climateView(house, place))
+  })
+
+  server.household(readThermometers, async (visit) => {
+    const house = await visit.house()
+    return house.shown('thermometers', [], () =>
+      thermometerWorth(house).map(({ place, ...worth }) => ({ id: place.id, place: place.name, ...worth })),
+    )
   })
 
   server.household(previewMove, async (visit, { query }) => {

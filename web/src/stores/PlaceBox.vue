@@ -16,7 +16,10 @@ const props = defineProps<{
 const emit = defineEmits<{ choose: [code: string]; drop: [code: string, placeId: string] }>()
 const over = ref(false)
 const threats = computed(() =>
-  props.lots.filter((l) => l.keeps && ['rooting', 'mould', 'frost'].includes(l.keeps.endedBy)),
+  // what the place does to a lot is told once
+  props.place.conflicts.some(({ kind }) => ['damp', 'frost'].includes(kind))
+    ? []
+    : props.lots.filter((l) => l.keeps && ['rooting', 'mould', 'frost'].includes(l.keeps.endedBy)),
 )
 const width = (g: number) => `max(132px, ${Math.round(Math.sqrt(g / props.heaviestG) * 100)}%)`
 const label = (lot: StoresView['lots'][number]) => {
@@ -50,9 +53,7 @@ function dropped(event: DragEvent) {
   >
     <header>
       <h3>
-        <RouterLink v-if="place.kind === 'freezer'" to="/freezers">{{ place.name }}</RouterLink><template v-else>{{
-          place.name
-        }}</template>
+        <RouterLink :to="place.kind === 'freezer' ? '/freezers' : `/places/${place.id}`">{{ place.name }}</RouterLink>
       </h3>
       <span v-if="place.air.temperatureC !== null" class="air" :class="threats.length ? 'bad' : ''">
         {{ temperature(place.air.temperatureC)
@@ -89,6 +90,7 @@ function dropped(event: DragEvent) {
       </RouterLink>
       <p v-if="lots.length === 0" class="soft">empty</p>
     </div>
+    <p v-for="c in place.conflicts" :key="c.kind + c.codes.join()" class="bad threat">▲ {{ c.says }}</p>
     <p v-for="t in threats" :key="t.code" class="bad threat">▲ {{ t.code }}: {{ t.keeps!.endedBy }} will end it here</p>
   </section>
 </template>

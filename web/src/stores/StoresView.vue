@@ -12,6 +12,7 @@ import { LotDrawer, MoveForm } from '../lots'
 import { bringIntoView } from '../kit'
 import AirPlane from './AirPlane.vue'
 import PlaceBox from './PlaceBox.vue'
+import ThermometerCard from './ThermometerCard.vue'
 
 const route = useRoute()
 const { answer: view, failure } = useView(readStores)
@@ -141,6 +142,7 @@ function drop(code: string, to: string) {
         <p class="soft">marks: the last 30 days; dashes: the months to come</p>
         <AirPlane :view="view" :chosen-place="focusPlace" />
       </section>
+      <ThermometerCard />
     </aside>
     <LotDrawer :code="drawer" @close="drawer = undefined" />
   </div>

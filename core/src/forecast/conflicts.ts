@@ -1,0 +1,119 @@
+import { isDark, likeOf } from '../places'
+import { usualPacking } from '../stores'
+import type { House } from './house'
+import { keepsUntil } from './keeping'
+import type { LotState } from './lot'
+import { climateAhead } from './place-climate'
+import type { PlaceState } from './place'
+import { workable } from './trouble'
+
+/** What of lots does not go with one another in a place, or with the place. */
+export interface Conflict {
+  kind: 'gas' | 'light' | 'smell' | 'damp' | 'mice' | 'slugs' | 'frost'
+  says: string
+  /** the lots that suffer */
+  codes: string[]
+}
+
+/** gas that reaches a lot counts from this share of the full amount on. Judgement. */
+const gasFrom = 0.2
+/** nights below freezing within the coming months that are a risk to be named */
+const frostNightsFrom = 0.5
+/** shut from mice */
+const mouseProof = ['jar', 'vacuum']
+
+const listed = (lots: readonly LotState[]) => [...new Set(lots.map(({ cropData }) => cropData.plural))].join(', ')
+
+/** @returns worst first: what kills, what spoils, what taints */
+export function conflictsIn(house: House, place: PlaceState): Conflict[] {
+  if (place.kind === 'freezer') return []
+  const here = workable(house).filter((lot) => lot.placeId === place.id && lot.stage === 'stored')
+  if (here.length === 0) return []
+  return house.once(null, `conflicts ${place.id}`, [house.lots, place.ahead, place.mice, place.dark, house.today], () =>
+    [
+      frost(house, place, here),
+      gas(house, place, here),
+      light(place, here),
+      damp(house, here),
+      vermin(place, here),
+      smell(here),
+    ]
+      .flat()
+      .filter(({ codes }) => codes.length > 0),
+  )
+}
+
+const codesOf = (lots: readonly LotState[]) => lots.map(({ code }) => code)
+
+function frost(house: House, place: PlaceState, here: readonly LotState[]): Conflict[] {
+  const tender = here.filter((lot) => lot.form === 'fresh' && lot.cropData.keeping.freezesAtC !== undefined)
+  const months = climateAhead(house, place).slice(0, 6)
+  const nights = months.reduce((sum, { frostNights }) => sum + frostNights, 0)
+  if (nights < frostNightsFrom) return []
+  const first = months.find(({ frostNights }) => frostNights >= frostNightsFrom / 2) ?? months[0]!
+  return [
+    {
+      kind: 'frost',
+      says: `${Math.max(1, Math.round(nights))} ${Math.round(nights) > 1 ? 'nights' : 'night'} below freezing to be expected in here from ${monthName(first.month)} on: ${listed(tender)}`,
+      codes: codesOf(tender),
+    },
+  ]
+}
+
+const monthName = (month: string) =>
+  new Intl.DateTimeFormat('en-GB', { month: 'long', timeZone: 'UTC' }).format(new Date(`${month}-15T00:00:00Z`))
+
+function gas(house: House, place: PlaceState, here: readonly LotState[]): Conflict[] {
+  const givers = here.filter(({ cropData }) => ['some', 'much'].includes(cropData.keeping.ethyleneGiven.value))
+  if (givers.length === 0) return []
+  const felt = here.filter(
+    (lot) =>
+      ['some', 'much'].includes(lot.cropData.keeping.ethyleneFelt.value) &&
+      lot.form === 'fresh' &&
+      house.gasReaching(place, lot) >= gasFrom &&
+      !givers.includes(lot),
+  )
+  return felt.map((lot) => ({
+    kind: 'gas',
+    says: `the gas of ${listed(givers)} reaches the ${lot.cropData.plural}: ${lot.cropData.keeping.ethyleneShows ?? 'they age sooner'}`,
+    codes: [lot.code],
+  }))
+}
+
+function light(place: PlaceState, here: readonly LotState[]): Conflict[] {
+  if (isDark(place)) return []
+  const lots = here.filter(
+    (lot) => lot.cropData.needs.includes('dark') && (lot.history.pack ?? usualPacking(lot.cropData)) !== 'sack',
+  )
+  return [{ kind: 'light', says: `light comes in: ${listed(lots)} want the dark`, codes: codesOf(lots) }]
+}
+
+function damp(house: House, here: readonly LotState[]): Conflict[] {
+  const lots = here.filter((lot) => ['rooting', 'mould'].includes(keepsUntil(house, lot).endedBy))
+  return [{ kind: 'damp', says: `too damp for ${listed(lots)}`, codes: codesOf(lots) }]
+}
+
+function vermin(place: PlaceState, here: readonly LotState[]): Conflict[] {
+  const open = here.filter(
+    (lot) => lot.form === 'fresh' && !mouseProof.includes(lot.history.pack ?? usualPacking(lot.cropData)),
+  )
+  const found: Conflict[] = []
+  if (likeOf(place).mice) {
+    found.push({ kind: 'mice', says: `mice get in: ${listed(open)} in wire, tin or hung free`, codes: codesOf(open) })
+  }
+  if (place.kind === 'ground' || place.kind === 'clamp') {
+    found.push({
+      kind: 'slugs',
+      says: `slugs and voles take their share here by spring: look before the frost, lift what is holed`,
+      codes: codesOf(open),
+    })
+  }
+  return found
+}
+
+function smell(here: readonly LotState[]): Conflict[] {
+  const strong = here.filter(({ cropData }) => cropData.keeping.smell !== undefined)
+  const taken = here.filter(({ cropData, form }) => ['orchard', 'stone'].includes(cropData.group) && form === 'fresh')
+  if (strong.length === 0) return []
+  return [{ kind: 'smell', says: `${listed(taken)} take on the smell of ${listed(strong)}`, codes: codesOf(taken) }]
+}

@@ -1,0 +1,168 @@
+<script setup lang="ts">
+import type { PlaceClimate } from '@vadose/contract/stores'
+import { scaleLinear, scalePoint } from 'd3-scale'
+import { area, curveMonotoneX, line } from 'd3-shape'
+import { computed } from 'vue'
+import { humidity, monthOf, temperature } from '../households'
+import { TableBelow, useReader } from '../kit'
+
+/** Twelve months of a place: the line most likely, pale eight chances in ten; frost outside and in. */
+const props = defineProps<{ view: PlaceClimate }>()
+type Month = PlaceClimate['months'][number]
+const width = 800
+const height = 330
+const left = 58
+const bottom = { t: 178, rh: 316 }
+const top = { t: 26, rh: 232 }
+const months = computed(() => props.view.months)
+const x = computed(() =>
+  scalePoint(
+    months.value.map(({ month }) => month),
+    [left + 24, width - 30],
+  ),
+)
+const at = (m: Month) => x.value(m.month)!
+const temperatures = computed(() => months.value.flatMap(({ temperatureC: t }) => [t.p10, t.p90]))
+const y = computed(() =>
+  scaleLinear([Math.min(0, ...temperatures.value), Math.max(12, ...temperatures.value)], [bottom.t, top.t]),
+)
+const humidities = computed(() => months.value.flatMap(({ relativeHumidityPct: rh }) => [rh.p10, rh.p90]))
+const yRh = computed(() =>
+  scaleLinear([Math.min(50, ...humidities.value), Math.max(75, ...humidities.value)], [bottom.rh, top.rh]),
+)
+const band = (of: (m: Month) => { p10: number; p90: number }, scale: (v: number) => number) =>
+  area<Month>(
+    at,
+    (m) => scale(of(m).p10),
+    (m) => scale(of(m).p90),
+  ).curve(curveMonotoneX)(months.value) ?? ''
+const middle = (of: (m: Month) => { p50: number }, scale: (v: number) => number) =>
+  line<Month>(at, (m) => scale(of(m).p50)).curve(curveMonotoneX)(months.value) ?? ''
+const t = (m: Month) => m.temperatureC
+const rh = (m: Month) => m.relativeHumidityPct
+/** a stroke for every frosty night outdoors, at most fifteen a month */
+const strokes = (m: Month) => Array.from({ length: Math.min(15, Math.round(m.frostOutdoors / 2)) }, (_, i) => i)
+const nights = (n: number) => (n < 0.5 ? `1 night in ${Math.round(30 / Math.max(0.03, n))}` : `${Math.round(n)} nights`)
+const coldest = computed(() => [...months.value].sort((a, b) => b.frostNights - a.frostNights)[0])
+const reader = useReader<Month>({
+  points: () => months.value,
+  xOf: at,
+  width: () => width,
+  from: () => 0,
+})
+const says = computed(() => {
+  const m = reader.at.value
+  if (!m) return 'Twelve months ahead: temperature and humidity with how sure; arrow keys read them month by month.'
+  return `${monthOf(`${m.month}-15`)}: ${temperature(m.temperatureC.p50)} (${temperature(m.temperatureC.p10)} to ${temperature(m.temperatureC.p90)}), ${humidity(m.relativeHumidityPct.p50)}`
+})
+</script>
+
+<template>
+  <figure class="chart">
+    <svg :viewBox="`0 0 ${width} ${height}`" role="img" tabindex="0" :aria-label="says" v-on="reader.listeners">
+      <g v-for="m in months" :key="m.month">
+        <line class="grid-line" :x1="at(m)" :x2="at(m)" :y1="top.t - 4" :y2="bottom.rh" />
+        <text class="axis" :x="at(m)" y="14" text-anchor="middle">{{ monthOf(`${m.month}-15`) }}</text>
+      </g>
+      <g v-for="tick in y.ticks(4)" :key="`t${tick}`">
+        <text class="axis" :x="left" :y="y(tick) + 4" text-anchor="end">{{ temperature(tick, 0) }}</text>
+        <line class="grid-line" :x1="left + 6" :x2="width - 10" :y1="y(tick)" :y2="y(tick)" />
+      </g>
+      <path :d="band(t, y)" class="band warm" />
+      <path :d="middle(t, y)" class="middle warm" />
+      <line class="freezing" :x1="left + 6" :x2="width - 10" :y1="y(0)" :y2="y(0)" />
+      <text
+        v-if="coldest && coldest.frostNights >= 0.1"
+        class="axis cold"
+        :x="at(coldest)"
+        :y="y(0) + 16"
+        text-anchor="middle"
+      >
+        ▼ {{ nights(coldest.frostNights) }} below freezing in here
+      </text>
+      <text class="axis" :x="left" y="210" text-anchor="end">frost out</text>
+      <g v-for="m in months" :key="`f${m.month}`">
+        <line
+          v-for="i in strokes(m)"
+          :key="i"
+          class="stroke"
+          :x1="at(m) - 21 + i * 3"
+          :x2="at(m) - 21 + i * 3"
+          y1="200"
+          y2="212"
+        />
+      </g>
+      <g v-for="tick in yRh.ticks(3)" :key="`rh${tick}`">
+        <text class="axis" :x="left" :y="yRh(tick) + 4" text-anchor="end">{{ humidity(tick) }}</text>
+        <line class="grid-line" :x1="left + 6" :x2="width - 10" :y1="yRh(tick)" :y2="yRh(tick)" />
+      </g>
+      <path :d="band(rh, yRh)" class="band damp" />
+      <path :d="middle(rh, yRh)" class="middle damp" />
+      <template v-if="reader.at.value">
+        <line class="reading" :x1="at(reader.at.value)" :x2="at(reader.at.value)" :y1="top.t - 4" :y2="bottom.rh" />
+      </template>
+    </svg>
+    <p class="read" aria-hidden="true">{{ reader.at.value ? says : ' ' }}</p>
+    <TableBelow>
+      <tr>
+        <th>Month</th>
+        <th>Temperature</th>
+        <th>8 in 10</th>
+        <th>Humidity</th>
+        <th>Frosty nights in here</th>
+        <th>Outdoors</th>
+      </tr>
+      <tr v-for="m in months" :key="m.month">
+        <td>{{ m.month }}</td>
+        <td>{{ temperature(m.temperatureC.p50) }}</td>
+        <td>{{ temperature(m.temperatureC.p10) }} to {{ temperature(m.temperatureC.p90) }}</td>
+        <td>{{ humidity(m.relativeHumidityPct.p50) }}</td>
+        <td>{{ m.frostNights.toFixed(1) }}</td>
+        <td>{{ m.frostOutdoors.toFixed(0) }}</td>
+      </tr>
+    </TableBelow>
+  </figure>
+</template>
+
+<style scoped>
+.band {
+  opacity: 0.28;
+}
+.band.warm {
+  fill: var(--stock);
+}
+.band.damp {
+  fill: var(--cold);
+}
+.middle {
+  fill: none;
+  stroke-width: 2.5;
+}
+.middle.warm {
+  stroke: var(--stock);
+}
+.middle.damp {
+  stroke: var(--cold);
+  stroke-dasharray: 2 4;
+}
+.freezing {
+  stroke: var(--cold);
+  stroke-dasharray: 7 4;
+}
+.cold {
+  fill: var(--cold);
+  font-weight: 650;
+}
+.stroke {
+  stroke: var(--cold);
+  stroke-width: 1.6;
+}
+.reading {
+  stroke: var(--ink);
+}
+.read {
+  min-height: 1.4em;
+  margin: 0;
+  font-size: 14px;
+}
+</style>

@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import type { PlaceClimate } from '@vadose/contract/stores'
+import { cropColour } from '../almanac'
+import { monthOf } from '../households'
+
+/** Who is happy here, and when: a bar of months for each crop, hatched where it will do, hollow where it loses. */
+const props = defineProps<{ view: PlaceClimate }>()
+const kinds = [
+  { id: 'well', says: 'well', css: 'well' },
+  { id: 'will do', says: 'it will do', css: 'does' },
+  { id: 'loses', says: 'loses by it', css: 'loses' },
+] as const
+const cssOf = (comfort: string) => kinds.find(({ id }) => id === comfort)!.css
+/** “well to December, then it will do”: the same in words */
+function inWords(months: readonly string[]): string {
+  const runs: { kind: string; last: number }[] = []
+  months.forEach((kind, i) => {
+    const run = runs.at(-1)
+    if (run?.kind === kind) run.last = i
+    else runs.push({ kind, last: i })
+  })
+  if (runs.length === 1) return `${runs[0]!.kind} all year`
+  const to = (i: number) => monthOf(`${props.view.months[i]!.month}-15`)
+  return runs
+    .slice(0, 2)
+    .map(({ kind, last }, i) => (i === 0 ? `${kind} to ${to(last)}` : `then ${kind}`))
+    .join(', ')
+}
+</script>
+
+<template>
+  <div>
+    <ul class="legend">
+      <li v-for="k in kinds" :key="k.id"><i class="month" :class="k.css"></i>{{ k.says }}</li>
+    </ul>
+    <ul class="bare rows">
+      <li v-for="c in view.comfort" :key="c.crop + c.name" class="crop" :style="{ '--crop': cropColour(c.crop) }">
+        <span
+          ><strong>{{ c.name }}</strong
+          ><span v-if="!c.here" class="soft"> not here now</span></span
+        >
+        <span class="bar" role="img" :aria-label="inWords(c.months)">
+          <i v-for="(m, i) in c.months" :key="i" class="month" :class="cssOf(m)"></i>
+        </span>
+        <span class="soft">{{ inWords(c.months) }}</span>
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.legend {
+  --crop: var(--stock);
+  list-style: none;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  padding: 0;
+  margin: 0 0 6px;
+}
+.legend li {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+}
+.legend .month {
+  width: 26px;
+}
+.crop {
+  display: grid;
+  grid-template-columns: 170px minmax(0, 1fr) 190px;
+  gap: 4px 12px;
+  align-items: center;
+  padding: 6px 0;
+}
+.bar {
+  display: flex;
+  gap: 2px;
+}
+.month {
+  flex: 1;
+  height: 18px;
+  border: 1.5px solid var(--crop);
+  border-radius: 2px;
+}
+.month.well {
+  background: var(--crop);
+}
+.month.does {
+  background: repeating-linear-gradient(
+    115deg,
+    var(--crop) 0 4px,
+    color-mix(in srgb, var(--crop) 25%, var(--card)) 4px 9px
+  );
+}
+.month.loses {
+  border-color: var(--bad);
+  background: repeating-linear-gradient(
+    45deg,
+    color-mix(in srgb, var(--bad) 35%, transparent) 0 2px,
+    transparent 2px 8px
+  );
+}
+@media (max-width: 820px) {
+  .crop {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
