@@ -18,6 +18,7 @@ const run = async (name) => {
     external: [
       ...Object.keys(dependencies).filter((name) => !name.startsWith('@vadose/')),
       'pg-copy-streams',
+      'highs',
       '@playwright/test',
       'playwright',
     ],

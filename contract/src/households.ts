@@ -125,7 +125,7 @@ export const lotViews = [
   'year',
 ] as const
 /** Everything that is worked out from air as well. */
-export const airViews = [...lotViews, 'places', 'weather', 'climate', 'thermometers'] as const
+export const airViews = [...lotViews, 'places', 'weather', 'climate', 'thermometers', 'arrangement'] as const
 export const allViews = [...airViews, 'last-harvests', 'marked-beds', 'picks', 'almanac'] as const
 
 export const changeSettings = ofHousehold('settings', {

@@ -142,3 +142,36 @@ export const readThermometers = ofHousehold('thermometers', {
   says: 'Where a cheap thermometer would tell most: how much surer the dates there would be.',
   answer: listOf(closed({ id: uuid, place: words, lots: number, weightG: number, daysNow: number, daysThen: number })),
 })
+
+/** What a best arrangement is worked out from: lots, places, and what each way through the months would cost a lot. */
+export const arrangementAsked = closed({
+  problem: closed({
+    months: number,
+    places: listOf(closed({ id: uuid, holdsKg: nullable(number) })),
+    lots: listOf(
+      closed({
+        code: words,
+        kg: number,
+        kgThen: listOf(number),
+        at: number,
+        gives: bool,
+        smells: bool,
+        takesSmell: bool,
+        gasKg: listOf(listOf(number)),
+        ways: listOf(closed({ places: listOf(number), lossKg: number, moves: number })),
+      }),
+    ),
+  }),
+  today: civilDate,
+  names: listOf(words),
+  lots: listOf(closed({ code: words, name: words, crop: words })),
+})
+export type ArrangementAsked = Static<typeof arrangementAsked>
+
+export const readArrangement = ofHousehold('arrangement', {
+  method: 'GET',
+  path: '/stores/arrangement',
+  says: 'Lots, places and the cost of every way of each through six months, for whoever looks for the best arrangement.',
+  answer: arrangementAsked,
+  aside: true,
+})

@@ -24,7 +24,7 @@ import { serveReadings } from './readings/routes'
 import { answerError, databaseAway } from './refusals'
 import { serveRound } from './round/routes'
 import { limited, wrongTokens } from './limits'
-import { onlyFromHere, securityHeaders } from './security'
+import { onlyFromHere, securityHeaders, wasmWorker } from './security'
 import { Server } from './serve'
 import { serveStores } from './stores/routes'
 import { Calculators } from './worksheets/calculators'
@@ -115,6 +115,8 @@ export function makeApp({
   })
   app.use('/api', api)
 
+  // a worker takes the policy of its own script: this one alone may run what it compiles, the solver
+  app.use(/^\/assets\/arrange\.worker-[\w-]+\.js$/, wasmWorker)
   app.use('/assets', express.static(`${webRoot}/assets`, { immutable: true, maxAge: '365d', fallthrough: false }))
   app.use(express.static(webRoot, { index: false }))
   app.get('/{*path}', (_request, response) => {

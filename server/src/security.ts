@@ -2,27 +2,33 @@ import { Refusal } from '@vadose/core/refusal'
 import type { NextFunction, Request, Response } from 'express'
 import helmet from 'helmet'
 
-/** Headers of every answer: nothing is loaded from anywhere else, nothing is framed, no script is made from text. */
+/** Nothing is loaded from anywhere else, nothing is framed, no script is made from text. */
+const directives = {
+  defaultSrc: ["'none'"],
+  scriptSrc: ["'self'"],
+  styleSrc: ["'self'"],
+  fontSrc: ["'self'"],
+  imgSrc: ["'self'", 'data:'],
+  connectSrc: ["'self'"],
+  workerSrc: ["'self'"],
+  manifestSrc: ["'self'"],
+  baseUri: ["'none'"],
+  formAction: ["'self'"],
+  frameAncestors: ["'none'"],
+}
+
+/** Headers of every answer. */
 export const securityHeaders = helmet({
-  contentSecurityPolicy: {
-    useDefaults: false,
-    directives: {
-      defaultSrc: ["'none'"],
-      scriptSrc: ["'self'"],
-      styleSrc: ["'self'"],
-      fontSrc: ["'self'"],
-      imgSrc: ["'self'", 'data:'],
-      connectSrc: ["'self'"],
-      workerSrc: ["'self'"],
-      manifestSrc: ["'self'"],
-      baseUri: ["'none'"],
-      formAction: ["'self'"],
-      frameAncestors: ["'none'"],
-    },
-  },
+  contentSecurityPolicy: { useDefaults: false, directives },
   // loopback has no certificate to insist on
   strictTransportSecurity: false,
   referrerPolicy: { policy: 'no-referrer' },
+})
+
+/** For a worker that runs WebAssembly from our own files: no other script may. */
+export const wasmWorker = helmet.contentSecurityPolicy({
+  useDefaults: false,
+  directives: { ...directives, scriptSrc: ["'self'", "'wasm-unsafe-eval'"] },
 })
 
 const localNames = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/

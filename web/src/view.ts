@@ -48,6 +48,10 @@ export function useView<P, Q, A>(
   }
 }
 
+/** Asks once, for something that is looked at now and not kept. */
+export const ask = <P, Q, A>(endpoint: Endpoint<P, Q, undefined, A>, asked: Asked<P, Q, undefined>): Promise<A> =>
+  send(endpoint as Endpoint, asked as AnyAsked) as Promise<A>
+
 interface Fresh {
   answer: unknown
   fresh: Record<string, unknown>

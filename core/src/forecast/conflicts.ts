@@ -83,7 +83,10 @@ function gas(house: House, place: PlaceState, here: readonly LotState[]): Confli
 function light(place: PlaceState, here: readonly LotState[]): Conflict[] {
   if (isDark(place)) return []
   const lots = here.filter(
-    (lot) => lot.cropData.needs.includes('dark') && (lot.history.pack ?? usualPacking(lot.cropData)) !== 'sack',
+    (lot) =>
+      lot.form === 'fresh' &&
+      lot.cropData.needs.includes('dark') &&
+      (lot.history.pack ?? usualPacking(lot.cropData)) !== 'sack',
   )
   return [{ kind: 'light', says: `light comes in: ${listed(lots)} want the dark`, codes: codesOf(lots) }]
 }

@@ -1,3 +1,4 @@
+export * from './arrangement'
 export * from './beds'
 export * from './conflicts'
 export * from './crop-ahead'

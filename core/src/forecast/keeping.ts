@@ -73,7 +73,7 @@ function lived(house: House, lot: LotState, startMs: number): Lived {
 
 /** What was set apart as hurt has many that go early. */
 const hurtHeaps = ['nicked', 'bruised', 'diseased']
-const cullsOf = ({ heap }: LotState): LifePrior['culls'] => (hurtHeaps.includes(heap) ? 'many' : 'usual')
+export const cullsOf = ({ heap }: LotState): LifePrior['culls'] => (hurtHeaps.includes(heap) ? 'many' : 'usual')
 
 /** What not knowing a place's air to come does to the pace of life there. */
 const airLogSd = (house: House, crop: Crop, place: PlaceState | undefined): number =>
@@ -173,6 +173,27 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
     },
   )
 }
+
+/** How far each end of a stored lot has come by now, and would after each of some stretches of days in a place. */
+export function agesAhead(
+  house: House,
+  lot: LotState,
+  place: PlaceState,
+  around: { light: boolean; gas: number },
+  daysAhead: readonly number[],
+): number[][] {
+  const { history, cropData } = lot
+  const startMs = Math.floor((history.storedAtMs ?? history.broughtAtMs) / hourMs) * hourMs
+  const before = lived(house, lot, startMs)
+  const settledMs = startMs + before.days * dayMs
+  const hours = (daysAhead.at(-1)! + 4) * 24
+  const exposure = exposureOver(cropData, lotAir(house, lot, settledMs, hours, place), before)
+  const { ages } = agesOf(cropData, exposure, packingOf(lot), around)
+  const today = Math.max(0, Math.floor((house.nowMs - startMs) / dayMs))
+  return ages.map((age) => [0, ...daysAhead].map((days) => age[Math.min(age.length - 1, today + days)]!))
+}
+
+const packingOf = ({ history, cropData }: LotState) => (history.pack ?? usualPacking(cropData)) as Packing
 
 /** Day of the calendar for a day of a lot's life. */
 export const keepingDate = (house: House, keeping: LotKeeping, day: number): CivilDate =>

@@ -82,7 +82,8 @@ describe('a count of the shelves', () => {
   })
   it('comes home in the open file, the same', async () => {
     const file = await (await fetch(at.client.address('/file'))).json()
-    expect(file.counts[0].lines).toHaveLength(4)
+    // both were begun on the same practice morning: neither is first
+    expect(Math.max(...file.counts.map(({ lines }: { lines: object[] }) => lines.length))).toBe(4)
     const answer = await fetch(at.client.address('').replace(/\/households\/.*/, '/household-files'), {
       method: 'POST',
       headers: { 'Content-Type': 'application/json', 'X-Request-Id': randomUUID() },

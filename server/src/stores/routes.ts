@@ -1,5 +1,5 @@
-import { previewMove, readClimate, readStores, readThermometers } from '@vadose/contract/stores'
-import { movePreview, thermometerWorth } from '@vadose/core/forecast'
+import { previewMove, readArrangement, readClimate, readStores, readThermometers } from '@vadose/contract/stores'
+import { arrangementProblem, movePreview, thermometerWorth } from '@vadose/core/forecast'
 import { Refusal } from '@vadose/core/refusal'
 import type { Server } from '../serve'
 import { climateView, inWords, storesView } from './view'
@@ -22,6 +22,22 @@ export function serveStores(server: Server): void {
     return house.shown('thermometers', [], () =>
       thermometerWorth(house).map(({ place, ...worth }) => ({ id: place.id, place: place.name, ...worth })),
     )
+  })
+
+  server.household(readArrangement, async (visit) => {
+    const house = await visit.house()
+    return house.shown('arrangement', [], () => {
+      const { problem, places } = arrangementProblem(house)
+      return {
+        problem,
+        today: house.today,
+        names: places.map(({ name }) => name),
+        lots: problem.lots.map(({ code }) => {
+          const lot = house.lot(code)!
+          return { code, name: lot.history.named ?? lot.cropData.name, crop: lot.crop }
+        }),
+      }
+    })
   })
 
   server.household(previewMove, async (visit, { query }) => {

@@ -11,6 +11,7 @@ import { dateRange, sentence, untilDate, weight } from '../households'
 import { LotDrawer, MoveForm } from '../lots'
 import { bringIntoView } from '../kit'
 import AirPlane from './AirPlane.vue'
+import ArrangeCard from './ArrangeCard.vue'
 import PlaceBox from './PlaceBox.vue'
 import ThermometerCard from './ThermometerCard.vue'
 
@@ -137,6 +138,7 @@ function drop(code: string, to: string) {
           </div>
         </section>
       </div>
+      <ArrangeCard />
       <section class="card">
         <h2>Where each place sits</h2>
         <p class="soft">marks: the last 30 days; dashes: the months to come</p>

@@ -1,0 +1,4 @@
+export * from './moves'
+export * from './problem'
+export * from './programme'
+export * from './ways'

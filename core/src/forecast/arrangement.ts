@@ -1,0 +1,126 @@
+import { bestWays, waysThrough, type ArrangeLot, type ArrangeProblem } from '../arrange'
+import { fullGasKg, gasReaching } from '../assumptions'
+import { isDark, likeOf, placeKinds } from '../places'
+import { lifeModel, usualPacking, usualPrior } from '../stores'
+import type { House } from './house'
+import { agesAhead, cullsOf, keepingOf } from './keeping'
+import type { LotState } from './lot'
+import type { PlaceState } from './place'
+import { workable } from './trouble'
+
+/** so far ahead an arrangement looks: from now, months */
+export const arrangedMonths = 6
+const monthDays = 30.4
+/** what is stored is eaten evenly, and lasts so much longer than is looked ahead, months. Judgement. */
+const eatenAfter = 2
+/** less is supper, kg */
+const leastKg = 0.8
+/** a household fridge has room for so much of the harvest where nobody says, kg. Judgement. */
+const fridgeKg = 12
+const kgPerLitre = 0.3
+/** gas counts from this share of the full amount on */
+const gasFrom = 0.2
+/** small houses are looked at way by way; larger ones by the best of each lot's */
+const allWaysUpTo = 8
+
+const monthEnds = Array.from({ length: arrangedMonths }, (_, m) => Math.round((m + 1) * monthDays))
+
+/** Places that something can be kept in, each whole with its parts. */
+const openPlaces = (house: House): PlaceState[] =>
+  house.places.filter(({ kind, within }) => within === null && !['outdoors', 'freezer'].includes(kind))
+
+/** The lots of a house, the places they could lie in, and what each way would cost them. */
+export function arrangementProblem(house: House): { problem: ArrangeProblem; places: PlaceState[] } {
+  const places = openPlaces(house)
+  const wholeOf = (placeId: string | null) => {
+    const place = house.place(placeId)
+    return places.findIndex(({ id }) => id === place?.id || id === place?.within)
+  }
+  const lots = workable(house).filter(
+    (lot) =>
+      lot.stage === 'stored' &&
+      lot.form === 'fresh' &&
+      lot.grown.group !== 'goods' &&
+      lot.weightG >= leastKg * 1000 &&
+      wholeOf(lot.placeId) >= 0,
+  )
+  const all = lots.length <= allWaysUpTo
+  return {
+    places,
+    problem: {
+      months: arrangedMonths,
+      places: places.map((place) => ({ id: place.id, holdsKg: roomOf(place) })),
+      lots: lots.map((lot) => lotProblem(house, lot, places, wholeOf(lot.placeId), all)),
+    },
+  }
+}
+
+function roomOf(place: PlaceState): number | null {
+  const { holdsKg, litres } = likeOf(place)
+  return holdsKg ?? (place.kind !== 'fridge' ? null : litres === null ? fridgeKg : litres * kgPerLitre)
+}
+
+function lotProblem(house: House, lot: LotState, places: readonly PlaceState[], at: number, all: boolean): ArrangeLot {
+  const kg = lot.weightG / 1000
+  const kgThen = monthEnds.map((_, m) => kg * (1 - m / (arrangedMonths + eatenAfter)))
+  const { belief } = keepingOf(house, lot)
+  const open = usualPacking(lot.cropData) !== 'sack' && lot.history.pack !== 'sack'
+  const ages = (place: PlaceState, gas: number) =>
+    agesAhead(house, lot, place, { light: open && !isDark(place), gas }, monthEnds)
+  const calm = places.map((place) => ages(place, 0))
+  const gassed = places.map((place) => ages(place, 1))
+  /** expected to be lost on a way, of what is still there month by month, kg */
+  const lossOf = (way: readonly number[], by: readonly number[][][]) => {
+    const steps = calm[0]!.map((_, end) => {
+      const age = new Float64Array(arrangedMonths + 1)
+      age[0] = calm[at]![end]![0]!
+      way.forEach((p, m) => (age[m + 1] = age[m]! + by[p]![end]![m + 1]! - by[p]![end]![m]!))
+      return age
+    })
+    const model = lifeModel(steps, { ...usualPrior, culls: cullsOf(lot) })
+    const weights = belief.weights.length === model.prior.length ? belief.weights : model.prior
+    let [lost, before] = [0, 1]
+    for (let m = 0; m < arrangedMonths; m++) {
+      let sound = 0
+      for (let j = 0; j < weights.length; j++) {
+        if (weights[j]! < 1e-4) continue
+        let rise = 0
+        for (let i = 0; i < model.hazard.length; i++) {
+          rise += (model.hazard[i]![m + 1]! - model.hazard[i]![0]!) * model.counts[i]![j]!
+        }
+        sound += weights[j]! * Math.exp(-rise)
+      }
+      lost += kgThen[m]! * Math.max(0, before - sound)
+      before = sound
+    }
+    return lost
+  }
+  const staying = (p: number) => Array.from({ length: arrangedMonths }, () => p)
+  const gasKg = places.map((_, p) => {
+    const more = Math.max(0, lossOf(staying(p), gassed) - lossOf(staying(p), calm))
+    const sum = kgThen.reduce((a, b) => a + b, 0)
+    return kgThen.map((there) => (more * there) / sum)
+  })
+  const ways = waysThrough(
+    arrangedMonths,
+    places.map((_, p) => p),
+    at,
+  ).map((way) => ({
+    ...way,
+    lossKg: lossOf(way.places, calm),
+  }))
+  const { keeping, group } = lot.cropData
+  const gives =
+    gasReaching[keeping.ethyleneGiven.value] * kg >= gasFrom * fullGasKg[placeKinds[places[at]!.kind].airflow]
+  return {
+    code: lot.code,
+    kg,
+    kgThen,
+    at,
+    gives,
+    smells: keeping.smell !== undefined,
+    takesSmell: ['orchard', 'stone'].includes(group),
+    gasKg,
+    ways: all ? ways : bestWays(ways),
+  }
+}

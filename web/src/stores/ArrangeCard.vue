@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import type { ArrangedMove } from '@vadose/core/arrange'
+import { addDays } from '@vadose/core/households'
+import { actOnLot } from '@vadose/contract/lots'
+import { ElButton } from 'element-plus'
+import { computed, ref } from 'vue'
+import { cropColour } from '../almanac'
+import { longDate, sentence, useAttempt, weight } from '../households'
+import { write } from '../view'
+import { useArranging } from './arranging'
+
+/** The best arrangement of the house for the months to come: what to carry where, when, and what each carry saves. */
+const { found, says, failure, look, stop } = useArranging()
+const { attempt, failure: refusal, busy } = useAttempt()
+const done = ref(new Set<string>())
+const keyOf = (move: ArrangedMove) => `${move.code} ${move.inMonths}`
+const moves = computed(() =>
+  (found.value?.moves ?? []).map((move) => {
+    const { asked } = found.value!
+    const lot = asked.lots.find(({ code }) => code === move.code)!
+    return {
+      ...move,
+      lot,
+      key: keyOf(move),
+      from: asked.names[move.from]!,
+      to: asked.names[move.to]!,
+      toId: asked.problem.places[move.to]!.id,
+      on: addDays(asked.today, Math.round(move.inMonths * 30.4)),
+    }
+  }),
+)
+type Move = (typeof moves.value)[number]
+const saved = computed(() => (found.value ? found.value.lostStayingKg - found.value.lostArrangedKg : 0))
+const kilos = (kg: number) => weight(Math.round(kg * 1000))
+const open = computed(() => moves.value.filter(({ key }) => !done.value.has(key)))
+/** now: it is carried; later: it is told on that day */
+async function carry(move: Move) {
+  const body =
+    move.inMonths === 0
+      ? { act: 'move' as const, placeId: move.toId }
+      : {
+          act: 'note' as const,
+          text: `To ${move.to.toLowerCase()}: it keeps better there from now on.`,
+          mindOn: move.on,
+        }
+  await write(actOnLot, { params: { code: move.code }, body })
+  done.value = new Set([...done.value, move.key])
+}
+const accept = (move: Move) => attempt(() => carry(move))
+const acceptAll = () =>
+  attempt(async () => {
+    for (const move of open.value) await carry(move)
+  })
+function again() {
+  done.value = new Set()
+  void look()
+}
+</script>
+
+<template>
+  <section class="card stack" aria-label="The best arrangement">
+    <h2>Could it lie better?</h2>
+    <template v-if="says">
+      <p role="status"><i class="turning" aria-hidden="true"></i> {{ sentence(says) }} …</p>
+      <div><ElButton @click="stop">Leave it</ElButton></div>
+    </template>
+    <template v-else-if="found">
+      <p v-if="moves.length === 0" class="good">Everything lies as well as it can for the next six months.</p>
+      <template v-else>
+        <p>
+          <strong class="figure">{{ kilos(saved) }} saved</strong>
+          <span class="soft">
+            by spring: {{ kilos(found.lostArrangedKg) }} would be lost, instead of
+            {{ kilos(found.lostStayingKg) }}</span
+          >
+        </p>
+        <ul class="bare rows">
+          <li v-for="m in moves" :key="m.key" class="move" :style="{ '--crop': cropColour(m.lot.crop) }">
+            <div>
+              <strong>{{ m.lot.name }}</strong> <span class="soft">{{ m.code }}</span>
+              <p>
+                {{ m.from.toLowerCase() }} → <strong>{{ m.to.toLowerCase() }}</strong>
+                <span class="soft"> {{ m.inMonths === 0 ? 'now' : longDate(m.on) }}</span>
+              </p>
+              <p
+                v-if="m.inMonths === 0 || !moves.some((o) => o.code === m.code && o.inMonths < m.inMonths)"
+                class="soft"
+              >
+                saves {{ kilos(m.savesKg) }}
+              </p>
+            </div>
+            <span v-if="done.has(m.key)" class="good">{{ m.inMonths === 0 ? 'carried' : 'noted' }}</span>
+            <ElButton
+              v-else
+              :disabled="busy"
+              :aria-label="`${m.inMonths === 0 ? 'Carry' : 'Remind me of'} ${m.code}`"
+              @click="accept(m)"
+              >{{ m.inMonths === 0 ? 'Carry it' : 'Remind me' }}</ElButton
+            >
+          </li>
+        </ul>
+        <div class="row">
+          <ElButton v-if="open.length > 1" type="primary" :disabled="busy" @click="acceptAll">All of them</ElButton>
+          <ElButton :disabled="busy" @click="again">Look again</ElButton>
+        </div>
+        <p class="soft">“Carry it” writes the move down: do it, then tap. Each can be undone.</p>
+      </template>
+    </template>
+    <template v-else>
+      <p class="soft">Weighs every place against every lot for six months: air, room, light, ripening gas, smells.</p>
+      <div><ElButton type="primary" @click="look">Find the best arrangement</ElButton></div>
+    </template>
+    <p v-if="failure || refusal" class="bad" role="alert">{{ failure || refusal }}</p>
+  </section>
+</template>
+
+<style scoped>
+.move {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 4px 12px;
+  align-items: center;
+  border-left: 5px solid var(--crop);
+  padding: 6px 0 6px 10px;
+}
+.turning {
+  display: inline-block;
+  width: 14px;
+  height: 14px;
+  border: 3px solid var(--wall);
+  border-top-color: var(--accent);
+  border-radius: 50%;
+  animation: turn 1.2s linear infinite;
+}
+@keyframes turn {
+  to {
+    transform: rotate(1turn);
+  }
+}
+@media (prefers-reduced-motion: reduce) {
+  .turning {
+    animation: none;
+  }
+}
+</style>
