@@ -1,6 +1,7 @@
 import { scoreClimates, type Building } from './evaluation/climates'
 import { scoreCuring } from './evaluation/curing-lots'
 import { eatingWorlds, windowsHeld } from './evaluation/eating'
+import { scoreHouses, truths, type Truth } from './evaluation/houses'
 import { worlds, type World } from './evaluation/store-worlds'
 import { scoreStores } from './evaluation/stores'
 
@@ -68,3 +69,24 @@ for (const building of ['one mass', 'two masses, doors'] as Building[]) {
     )
   }
 }
+
+const houses = Math.max(2, Math.round(lots / 15))
+console.log(
+  `\nKilos lost by spring in ${houses} simulated houses a world: as people put it, best arranged, and looked over\n`,
+)
+row('world', 'stored, kg', 'naive', 'arranged', 'and checked', 'fewer, %', 'houses 1–5–9 in 10')
+rule(6)
+for (const truth of Object.keys(truths) as Truth[]) {
+  const score = await scoreHouses(truth, houses)
+  const { p10, p50, p90 } = score.byHousePct
+  row(
+    truths[truth],
+    f(score.storedKg, 0),
+    f(score.naiveKg, 1),
+    `${f(score.arrangedKg, 1)} (−${f(score.arrangedPct, 0)} %)`,
+    f(score.checkedKg, 1),
+    f(score.checkedPct, 1),
+    `${f(p10, 0)} ${f(p50, 0)} ${f(p90, 0)}`,
+  )
+}
+row('wanted', '', '', '', '', '≥ 30', '')

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { scoreClimates } from './climates'
 import { scoreCuring } from './curing-lots'
 import { eatingWorlds, windowsHeld } from './eating'
+import { scoreHouses } from './houses'
 import { scoreStores } from './stores'
 
 // small runs of what `npm run evaluate` prints in full; bounds leave room for the chance of fewer lots
@@ -63,4 +64,12 @@ describe('a place’s climate from twenty readings of six weeks in autumn, drive
     expect(score.coveredPct).toBeGreaterThan(72)
     expect(score.coveredPct).toBeLessThan(95)
   })
+})
+
+describe('houses arranged and looked over, in a truth that is not the forecast’s', () => {
+  it('lose less by spring than as people put them', async () => {
+    const score = await scoreHouses('slopes', 3)
+    expect(score.arrangedKg).toBeLessThan(score.naiveKg)
+    expect(score.checkedPct).toBeGreaterThan(15)
+  }, 60_000)
 })

@@ -148,6 +148,8 @@ export const householdFile = closed({
     ),
   ),
   /** Counts of the shelves, what each line said, and why it was off; files of a time before have none. */
+  /** alarms that are not to ring again, by what they are about */
+  muted: optional(listOf(closed({ key: textUpTo(400), mutedAt: instant }), most)),
   counts: optional(
     listOf(
       closed({

@@ -109,6 +109,7 @@ export const readFrame = ofHousehold('frame', {
 export const lotViews = [
   'frame',
   'round',
+  'alarms',
   'lots',
   'lot',
   'elsewhere',

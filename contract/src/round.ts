@@ -1,7 +1,22 @@
 import { ofHousehold } from './endpoint'
 import { basis, form, troubledLots, unit } from './lots'
 import { weatherDay } from './places'
-import { bool, civilDate, closed, listOf, nullable, number, oneOf, optional, uuid, words, type Static } from './shapes'
+import {
+  bool,
+  civilDate,
+  closed,
+  listOf,
+  nullable,
+  number,
+  ok,
+  oneOf,
+  optional,
+  requestId,
+  textUpTo,
+  uuid,
+  words,
+  type Static,
+} from './shapes'
 
 export const jobView = closed({
   /** the same as long as the job stands */
@@ -90,4 +105,36 @@ export const readRound = ofHousehold('round', {
   says: 'What needs the household today, or on a day to come (on=2026-10-02), by place in walking order.',
   query: closed({ on: optional(civilDate) }),
   answer: roundView,
+})
+
+export const alarm = closed({
+  /** the same as long as it is about the same place and lots: what is muted by it stays muted */
+  key: words,
+  kind: oneOf('frost', 'damp', 'silent', 'freezer-warm', 'worse'),
+  on: civilDate,
+  title: words,
+  says: words,
+  /** what to do */
+  todo: words,
+  placeId: nullable(uuid),
+  place: nullable(words),
+  codes: listOf(words),
+})
+export type AlarmView = Static<typeof alarm>
+
+export const readAlarms = ofHousehold('alarms', {
+  method: 'GET',
+  path: '/alarms',
+  says: 'What cannot wait for the round: frost coming, damp for days, silent sensors, warm freezers, lots that turned.',
+  answer: closed({ ringing: listOf(alarm), muted: listOf(alarm) }),
+})
+
+export const muteAlarm = ofHousehold('mute-alarm', {
+  method: 'POST',
+  path: '/alarms/mute',
+  says: 'An alarm is not rung again for the same place and the same lots; or it is, again.',
+  body: closed({ requestId, key: textUpTo(400), muted: bool }),
+  answer: ok,
+  status: 201,
+  stale: ['alarms'],
 })

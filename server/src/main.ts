@@ -6,6 +6,7 @@ import { pino } from 'pino'
 import { makeApp } from './app'
 import { Aside } from './aside/aside'
 import { Keeper } from './backup/keeper'
+import { Changes } from './changes'
 import { readConfig, SettingError } from './config'
 import { openPool, requireBoundRole } from './database'
 import { ensureDemo } from './demo'
@@ -35,6 +36,8 @@ async function main(): Promise<void> {
   const { databaseUrl, programs, webRoot } = config
   const aside = new Aside(`${programs}/aside-worker.js`, databaseUrl)
   const server = createServer(makeApp({ pool, keeper, aside, webRoot, programs, log }))
+  const changes = new Changes(pool, log)
+  changes.attach(server)
   server.on('error', (error: NodeJS.ErrnoException) => {
     console.error(
       error.code === 'EADDRINUSE'
@@ -59,6 +62,7 @@ async function main(): Promise<void> {
   const stop = () => {
     remember()
     keeper?.stop()
+    changes.end()
     server.close(() => void Promise.all([aside.end(), pool.end()]).then(() => process.exit(0)))
     server.closeAllConnections()
   }

@@ -157,6 +157,8 @@ export class Server {
       if (isFile(endpoint.answer)) return
       hold(answer)
       response.status(endpoint.status)
+      // so that a page that is told of a change knows whether it has it already
+      response.set('X-Revision', String(visit.household.revision))
       const wanted = method === 'GET' || endpoint.aside ? [] : wantedViews(request)
       if (method === 'GET') response.type('json').send(textOf(answer))
       else response.json(wanted.length === 0 ? answer : { answer, fresh: await this.fresh(visit, wanted) })

@@ -63,6 +63,10 @@ export const linkTo = <P, Q, B, A>(endpoint: Endpoint<P, Q, B, A>, asked: Asked<
 const root = (endpoint: Pick<Endpoint, 'path'>) =>
   endpoint.path.startsWith('/households/:household') ? `/api/households/${encodeURIComponent(here ?? '')}` : '/api'
 
+let seen = 0
+/** The household's revision that this page's own last write left: what it shows has that in it. */
+export const seenRevision = (): number => seen
+
 /**
  * Asks an endpoint.
  * @param views answers wanted with that of a write
@@ -95,6 +99,8 @@ export async function send(endpoint: Endpoint, asked: AnyAsked, views: readonly 
   } catch {
     throw new ApiError('away', 'Vadose does not answer. Is it still running on this machine?')
   }
+  const revision = Number(response.headers.get('X-Revision'))
+  if (method !== 'GET' && revision > seen) seen = revision
   // what failed may have been written all the same: its number stays until somebody knows
   if (key && response.status < 500) answered(key)
   if (response.ok) return response.json()

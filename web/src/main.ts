@@ -8,6 +8,7 @@ import { VueQueryPlugin } from '@tanstack/vue-query'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
+import { watchChanges } from './changes'
 import { findHousehold } from './households/find-household'
 import { router } from './router'
 import { answers } from './view'
@@ -15,5 +16,8 @@ import { answers } from './view'
 // a page is open on one household, named in its address; where none is, the one there is or the one looked at last
 void findHousehold().then((address) => {
   if (address) location.replace(address)
-  else createApp(App).use(createPinia()).use(VueQueryPlugin, { queryClient: answers }).use(router).mount('#app')
+  else {
+    createApp(App).use(createPinia()).use(VueQueryPlugin, { queryClient: answers }).use(router).mount('#app')
+    watchChanges()
+  }
 })

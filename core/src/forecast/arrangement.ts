@@ -1,6 +1,8 @@
 import { bestWays, waysThrough, type ArrangeLot, type ArrangeProblem } from '../arrange'
+import { airSeries, hourMs, type AirSeries } from '../air'
 import { fullGasKg, gasReaching } from '../assumptions'
-import { isDark, likeOf, placeKinds } from '../places'
+import { normalDeviate, stream } from '../chance'
+import { dayOf, isDark, likeOf, placeKinds, weatherC } from '../places'
 import { lifeModel, usualPacking, usualPrior } from '../stores'
 import type { House } from './house'
 import { agesAhead, cullsOf, keepingOf } from './keeping'
@@ -22,6 +24,33 @@ const kgPerLitre = 0.3
 const gasFrom = 0.2
 /** small houses are looked at way by way; larger ones by the best of each lot's */
 const allWaysUpTo = 8
+
+/** Winters an arrangement is weighed against: a usual one, and one of ten on either side, each with spells of its own. */
+const wintersAhead = [
+  { z: 0, seed: 1 },
+  { z: -1.2, seed: 2 },
+  { z: 1.2, seed: 3 },
+] as const
+const spellDays = 5
+
+/** A place’s air in one of them: the expected, off by as much as it may be, with the spells of weather that come through. */
+function winterIn(house: House, place: PlaceState, { z, seed }: (typeof wintersAhead)[number]): AirSeries {
+  return house.once(null, `winter ${seed} ${place.id}`, [place.ahead, place.fit], () => {
+    const { ahead, fit } = place
+    const hours = Math.min(ahead.hours, (arrangedMonths + 1) * 31 * 24)
+    const next = stream(seed * 7919)
+    const stays = Math.exp(-1 / spellDays)
+    const inside = Math.min(1, Math.max(0, fit.gain)) / Math.sqrt(1 + fit.lagDays / spellDays)
+    const temperature = ahead.temperatureC.slice(0, hours)
+    let spell = 0
+    for (let i = 0; i < hours; i++) {
+      if (i % 24 === 0) spell = stays * spell + weatherC * Math.sqrt(1 - stays * stays) * normalDeviate(next)
+      const at = Math.min(fit.sdC.length - 1, dayOf(ahead.startMs + i * hourMs) - fit.firstDay)
+      temperature[i]! += z * fit.sdC[at]! + inside * spell
+    }
+    return airSeries(ahead.startMs, temperature, ahead.relativeHumidityPct.slice(0, hours))
+  })
+}
 
 const monthEnds = Array.from({ length: arrangedMonths }, (_, m) => Math.round((m + 1) * monthDays))
 
@@ -65,15 +94,18 @@ function lotProblem(house: House, lot: LotState, places: readonly PlaceState[], 
   const kgThen = monthEnds.map((_, m) => kg * (1 - m / (arrangedMonths + eatenAfter)))
   const { belief } = keepingOf(house, lot)
   const open = usualPacking(lot.cropData) !== 'sack' && lot.history.pack !== 'sack'
-  const ages = (place: PlaceState, gas: number) =>
-    agesAhead(house, lot, place, { light: open && !isDark(place), gas }, monthEnds)
-  const calm = places.map((place) => ages(place, 0))
-  const gassed = places.map((place) => ages(place, 1))
+  const around = (place: PlaceState) => [0, 1].map((gas) => ({ light: open && !isDark(place), gas }))
+  /** by winter, by place: how far each end comes, in calm air and beside what gives off gas */
+  const winters = wintersAhead.map((winter) =>
+    places.map((place) =>
+      agesAhead(house, lot, { ...place, ahead: winterIn(house, place, winter) }, around(place), monthEnds),
+    ),
+  )
   /** expected to be lost on a way, of what is still there month by month, kg */
-  const lossOf = (way: readonly number[], by: readonly number[][][]) => {
-    const steps = calm[0]!.map((_, end) => {
+  const lossIn = (way: readonly number[], by: readonly number[][][]) => {
+    const steps = by[0]!.map((_, end) => {
       const age = new Float64Array(arrangedMonths + 1)
-      age[0] = calm[at]![end]![0]!
+      age[0] = by[at]![end]![0]!
       way.forEach((p, m) => (age[m + 1] = age[m]! + by[p]![end]![m + 1]! - by[p]![end]![m]!))
       return age
     })
@@ -95,9 +127,19 @@ function lotProblem(house: House, lot: LotState, places: readonly PlaceState[], 
     }
     return lost
   }
+  const lossOf = (way: readonly number[], gas: 0 | 1) =>
+    winters.reduce(
+      (sum, by) =>
+        sum +
+        lossIn(
+          way,
+          by.map((ages) => ages[gas]!),
+        ),
+      0,
+    ) / winters.length
   const staying = (p: number) => Array.from({ length: arrangedMonths }, () => p)
   const gasKg = places.map((_, p) => {
-    const more = Math.max(0, lossOf(staying(p), gassed) - lossOf(staying(p), calm))
+    const more = Math.max(0, lossOf(staying(p), 1) - lossOf(staying(p), 0))
     const sum = kgThen.reduce((a, b) => a + b, 0)
     return kgThen.map((there) => (more * there) / sum)
   })
@@ -107,7 +149,7 @@ function lotProblem(house: House, lot: LotState, places: readonly PlaceState[], 
     at,
   ).map((way) => ({
     ...way,
-    lossKg: lossOf(way.places, calm),
+    lossKg: lossOf(way.places, 0),
   }))
   const { keeping, group } = lot.cropData
   const gives =

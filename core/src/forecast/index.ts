@@ -1,3 +1,4 @@
+export * from './alarms'
 export * from './arrangement'
 export * from './beds'
 export * from './conflicts'

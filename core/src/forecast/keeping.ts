@@ -174,23 +174,29 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
   )
 }
 
-/** How far each end of a stored lot has come by now, and would after each of some stretches of days in a place. */
+/**
+ * How far each end of a stored lot has come by now, and would after each of some stretches of days in a place.
+ * @param around what lies round it, once or several times over: the air is reckoned once
+ */
 export function agesAhead(
   house: House,
   lot: LotState,
   place: PlaceState,
-  around: { light: boolean; gas: number },
+  around: readonly { light: boolean; gas: number }[],
   daysAhead: readonly number[],
-): number[][] {
+): number[][][] {
   const { history, cropData } = lot
   const startMs = Math.floor((history.storedAtMs ?? history.broughtAtMs) / hourMs) * hourMs
   const before = lived(house, lot, startMs)
   const settledMs = startMs + before.days * dayMs
   const hours = (daysAhead.at(-1)! + 4) * 24
   const exposure = exposureOver(cropData, lotAir(house, lot, settledMs, hours, place), before)
-  const { ages } = agesOf(cropData, exposure, packingOf(lot), around)
   const today = Math.max(0, Math.floor((house.nowMs - startMs) / dayMs))
-  return ages.map((age) => [0, ...daysAhead].map((days) => age[Math.min(age.length - 1, today + days)]!))
+  return around.map((one) =>
+    agesOf(cropData, exposure, packingOf(lot), one).ages.map((age) =>
+      [0, ...daysAhead].map((days) => age[Math.min(age.length - 1, today + days)]!),
+    ),
+  )
 }
 
 const packingOf = ({ history, cropData }: LotState) => (history.pack ?? usualPacking(cropData)) as Packing

@@ -118,7 +118,7 @@ const strayKPa = 0.06
 const strayDays = 5
 const byHourC: Record<'still' | 'breezy', number> = { still: 0.8, breezy: 3 }
 /** Weather outdoors nobody has measured, °C, day by day, and a month's mean against the usual. Common knowledge, no source. */
-const weatherC = 3
+export const weatherC = 3
 const monthC = 1.6
 const monthKPa = 0.08
 /** What a place does that no fit knows: somebody heats, or leaves the door open, °C. Judgement. */

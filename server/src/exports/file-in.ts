@@ -187,3 +187,12 @@ export const setRest = (db: Client, id: string, h: HouseholdFile['household']) =
     `update households set units = $2, authority_name = $3, authority_url = $4, season_start = $5 where id = $1`,
     [id, h.units, h.authority.name, h.authority.url, h.seasonStart],
   )
+
+export const addMuted = (db: Client, id: string, rows: NonNullable<HouseholdFile['muted']>) =>
+  fill(
+    db,
+    'muted_alarms',
+    'key text, muted_at timestamptz',
+    id,
+    rows.map(({ key, mutedAt }) => ({ key, muted_at: mutedAt })),
+  )

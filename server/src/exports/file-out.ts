@@ -131,3 +131,10 @@ export const readingRows = (db: Client, id: string) =>
      order by place_id, source, import_id, struck`,
     id,
   )
+
+export const mutedRows = (db: Client, id: string) =>
+  rowsOf<NonNullable<HouseholdFile['muted']>[number]>(
+    db,
+    `select key, ${utc('muted_at')} as "mutedAt" from muted_alarms where household_id = $1 order by key`,
+    id,
+  )

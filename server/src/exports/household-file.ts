@@ -25,6 +25,7 @@ export async function householdFileOf(db: Client, id: string): Promise<Household
   const events = await rows.eventRows(db, id)
   const beds = await rows.bedRows(db, id)
   const counts = await rows.countRows(db, id)
+  const muted = await rows.mutedRows(db, id)
   const numberOf = new Map(events.map(({ id: own, n }) => [own, n]))
   return {
     format: 'vadose-household',
@@ -37,6 +38,7 @@ export async function householdFileOf(db: Client, id: string): Promise<Household
     events: events.map(({ id: _, details, ...event }) => ({ ...event, details: renumbered(details, numberOf) })),
     ...(beds.length > 0 ? { beds } : {}),
     ...(counts.length > 0 ? { counts } : {}),
+    ...(muted.length > 0 ? { muted } : {}),
     imports: await rows.importRows(db, id),
     mappings: await rows.mappingRows(db, id),
     sensors: await rows.sensorRows(db, id),
@@ -108,6 +110,7 @@ export async function bringHousehold(db: Client, id: string, file: HouseholdFile
   }
   await given.addBeds(db, id, file.beds ?? [])
   await given.addCounts(db, id, file.counts ?? [])
+  await given.addMuted(db, id, file.muted ?? [])
   await given.addImports(db, id, file.imports)
   await given.addMappings(db, id, file.mappings)
   // nobody has the token of a real one until it is given another

@@ -10,7 +10,7 @@ import {
   readCalendarAddress,
 } from '@vadose/contract/exports'
 import { exportHousehold, importHousehold } from '@vadose/contract/household-file'
-import { planOf, type House } from '@vadose/core/forecast'
+import { planOf } from '@vadose/core/forecast'
 import { addDays, instantOf } from '@vadose/core/households'
 import { Refusal } from '@vadose/core/refusal'
 import type { Response } from 'express'
@@ -19,7 +19,7 @@ import Papa from 'papaparse'
 import type { Pool } from '../database'
 import { startOnce } from '../households'
 import { placesOf } from '../places'
-import { jobView } from '../round'
+import { alarmsView, jobView, mutedKeys } from '../round'
 import type { Server, Visit } from '../serve'
 import { bringHousehold, canonical, canonicalHash, householdFileOf } from './household-file'
 import { calendarKey, ledgerTable, lotTable, readingTable, setCalendarKey } from './queries'
@@ -64,7 +64,7 @@ export function serveExports(server: Server, pool: Pool): void {
   })
 
   server.household(exportJobs, async (visit, _input, response) =>
-    send(response, 'text/calendar', 'vadose-jobs.ics', calendarOf(await visit.house(), visit)),
+    send(response, 'text/calendar', 'vadose-jobs.ics', await calendarOf(visit)),
   )
 
   const pathOf = (key: string | null) => ({ path: key && `/calendar/${key}/jobs.ics` })
@@ -89,7 +89,7 @@ export function serveExports(server: Server, pool: Pool): void {
     return response
       .type('text/calendar')
       .set('Cache-Control', 'private, no-cache')
-      .send(calendarOf(await visit.house(), visit))
+      .send(await calendarOf(visit))
   })
 }
 
@@ -100,7 +100,10 @@ const sameKey = (a: string, b: string) => {
 }
 
 /** The open jobs as a calendar. @source RFC 5545; how often it is asked for again: RFC 7986 REFRESH-INTERVAL */
-function calendarOf(house: House, { household, host }: Pick<Visit, 'household' | 'host'>): string {
+async function calendarOf(visit: Visit): Promise<string> {
+  const house = await visit.house()
+  const { household, host } = visit
+  const { ringing } = alarmsView(house, await visit.read((db) => mutedKeys(db, visit.id)))
   const { id, address, name } = household
   const calendar = ical({
     name: `${name}: jobs`,
@@ -123,6 +126,19 @@ function calendarOf(house: House, { household, host }: Pick<Visit, 'household' |
       description: job.why,
       location: planned.place?.name ?? null,
       ...(job.code ? { url: `http://${host}/${address}/lots/${job.code}` } : {}),
+    })
+  }
+  for (const { key, on, title, says, todo, place, codes } of ringing) {
+    calendar.createEvent({
+      id: `${createHash('sha256').update(key).digest('hex').slice(0, 24)}@${id}`,
+      start: new Date(`${on}T00:00:00Z`),
+      end: new Date(`${addDays(on, 1)}T00:00:00Z`),
+      timezone: 'UTC',
+      allDay: true,
+      stamp: new Date(house.nowMs),
+      summary: codes.length === 1 ? `${title} (${codes[0]})` : title,
+      description: `${says} ${todo}`,
+      location: place,
     })
   }
   return calendar.toString()

@@ -1,1 +1,2 @@
+export { alarmsView, mutedKeys } from './alarms'
 export { jobView } from './view'

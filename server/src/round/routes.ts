@@ -1,5 +1,6 @@
-import { readRound } from '@vadose/contract/round'
+import { muteAlarm, readAlarms, readRound } from '@vadose/contract/round'
 import type { Server } from '../serve'
+import { alarmsView, mutedKeys, setMuted } from './alarms'
 import { roundView } from './view'
 
 export function serveRound(server: Server): void {
@@ -12,4 +13,15 @@ export function serveRound(server: Server): void {
       ? house.shown('round', [moves], () => roundView(house, moves, on))
       : roundView(house, moves, on)
   })
+
+  server.household(readAlarms, async (visit) =>
+    alarmsView(await visit.house(), await visit.read((db) => mutedKeys(db, visit.id))),
+  )
+
+  server.household(muteAlarm, async (visit, { body: { key, muted } }) =>
+    visit.write(async (db, { nowMs }) => {
+      await setMuted(db, visit.id, key, muted ? new Date(nowMs) : null)
+      return { ok: true }
+    }),
+  )
 }

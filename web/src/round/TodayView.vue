@@ -17,6 +17,7 @@ import {
   weight,
 } from '../households'
 import { TroubledLots, useAct } from '../lots'
+import AlarmsCard from './AlarmsCard.vue'
 import JobRow from './JobRow.vue'
 import Spark from './Spark.vue'
 import WeatherDays from './WeatherDays.vue'
@@ -57,6 +58,7 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
       </header>
       <BackupNotice />
       <TroubledLots :lots="round.troubled" />
+      <AlarmsCard v-if="!on || on === frame.today" />
       <section v-if="count === 0" class="card quiet">
         <h2>Nothing needs you{{ on && on !== frame.today ? ' that day' : ' today' }}</h2>
         <p v-if="round.nextJobs.length">

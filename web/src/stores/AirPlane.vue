@@ -97,8 +97,10 @@ const places = computed(() =>
           {{ monthOf(`${p.last.month}-15`) }}
         </text>
       </g>
-      <text class="likes" :x="x(-3.6)" :y="y(59)">{{ view.windows.map((w) => w.label).join(', ') }}</text>
-      <text class="likes" :x="x(-3.6)" :y="y(55)">like it here</text>
+      <template v-if="view.windows.length > 0">
+        <text class="likes" :x="x(-3.6)" :y="y(37)">boxes: what each crop in store likes best,</text>
+        <text class="likes" :x="x(-3.6)" :y="y(33.5)">named in the table</text>
+      </template>
       <text
         v-for="n in named"
         :key="n.id"
@@ -126,6 +128,13 @@ const places = computed(() =>
           <td>
             {{ p.last ? `${temperature(p.last.temperatureC)}, ${humidity(p.last.relativeHumidityPct)}` : '' }}
           </td>
+        </tr>
+      </tbody>
+      <tbody>
+        <tr v-for="w in view.windows" :key="w.crop + w.label">
+          <td>{{ w.label }} like best</td>
+          <td>{{ temperature(w.temperatureC[0], 0) }} to {{ temperature(w.temperatureC[1], 0) }}</td>
+          <td>{{ humidity(w.relativeHumidityPct[0]) }} to {{ humidity(w.relativeHumidityPct[1]) }}</td>
         </tr>
       </tbody>
     </TableBelow>

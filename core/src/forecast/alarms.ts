@@ -1,0 +1,201 @@
+import { hourMs } from '../air'
+import { normalShare } from '../chance'
+import { beliefAfterChecks } from '../checks'
+import { addDays, dayMs, daysBetween, type CivilDate } from '../households'
+import { likeOf } from '../places'
+import { hoursOf } from '../readings'
+import { keepingForecast } from '../stores'
+import type { House } from './house'
+import { keepingDate, keepingOf, keepsElsewhere } from './keeping'
+import type { LotState } from './lot'
+import type { PlaceState } from './place'
+import { troubleOf, workable } from './trouble'
+
+export interface Alarm {
+  /** the same as long as it is about the same place and the same lots: what is muted by it stays muted */
+  key: string
+  kind: 'frost' | 'damp' | 'silent' | 'freezer-warm' | 'worse'
+  /** the day it is about */
+  on: CivilDate
+  title: string
+  says: string
+  /** what to do */
+  todo: string
+  place: PlaceState | undefined
+  codes: string[]
+}
+
+/** nights ahead that are warned of, and how likely frost has to be. Judgement: a night too many costs a blanket, one missed a crop. */
+const nightsAhead = 5
+const frostChance = 0.2
+/** a forecast of a night's coldest hour is off by so much, and by more each day on, °C (sizes from memory) */
+const forecastOffC = 1.2
+const offMoreC = 0.35
+/** hours of the last days that were damp enough for mould */
+const dampWatch = 72
+const dampHours = 48
+/** A logger that wrote nearly every hour and has been still for so long is silent. Judgement. */
+const silentHours = 30
+const wroteHours = 100
+/** a load put in warms a freezer for an evening; longer than that it is broken, open or off */
+const freezerWatch = 12
+const freezerWarmC = -12
+const freezerHours = 5
+/** a look that brings the date forward by this much of what was left, and by days, is told */
+const worseShare = 0.25
+const worseDays = 14
+const worseFor = 10
+
+const listed = (lots: readonly LotState[]) => [...new Set(lots.map(({ cropData }) => cropData.plural))].join(', ')
+const codesOf = (lots: readonly LotState[]) => lots.map(({ code }) => code).sort()
+const degrees = (c: number) => `${c.toFixed(1).replace('-', '−')} °C`
+
+/** What cannot wait for the round, soonest first. */
+export const alarmsOf = (house: House): Alarm[] =>
+  [
+    ...house.places.flatMap((place) => [
+      ...frostComing(house, place),
+      ...dampFor(house, place),
+      ...silent(house, place),
+      ...freezerWarm(house, place),
+    ]),
+    ...workable(house).flatMap((lot) => turnedWorse(house, lot)),
+  ].sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0))
+
+const lotsIn = (house: House, place: PlaceState) => workable(house).filter((lot) => lot.placeId === place.id)
+
+function frostComing(house: House, place: PlaceState): Alarm[] {
+  if (place.kind === 'freezer' || place.frostSafe) return []
+  const tender = lotsIn(house, place).filter(
+    ({ form, cropData }) => form === 'fresh' && cropData.keeping.freezesAtC !== undefined,
+  )
+  if (tender.length === 0) return []
+  const inside = place.kind === 'outdoors' || place.kind === 'veranda' ? 1 : Math.max(0.25, place.fit.gain)
+  for (let night = 0; night < nightsAhead; night++) {
+    const coldest = Math.min(...place.ahead.temperatureC.subarray(night * 24, (night + 1) * 24))
+    const sd = (forecastOffC + offMoreC * night) * inside
+    const struck = tender.filter(
+      ({ cropData }) => normalShare((cropData.keeping.freezesAtC!.value - coldest) / sd) >= frostChance,
+    )
+    if (struck.length === 0) continue
+    const best = keepsElsewhere(house, struck[0]!).find(({ place: to }) => likeOf(to).frostSafe)
+    const codes = codesOf(struck)
+    return [
+      {
+        key: `frost ${place.id} ${codes.join(' ')}`,
+        kind: 'frost',
+        on: addDays(house.today, night),
+        title: `Frost coming to ${place.name.toLowerCase()}`,
+        says: `Down to about ${degrees(coldest)} ${night === 0 ? 'within a day' : `in ${night + 1} days`}: ${listed(struck)} will not stand it.`,
+        todo: best
+          ? `Carry ${codes.length === 1 ? 'it' : 'them'} to ${best.place.name.toLowerCase()}, or cover with sacks and straw tonight.`
+          : 'Cover with sacks and straw tonight, off the floor.',
+        place,
+        codes,
+      },
+    ]
+  }
+  return []
+}
+
+/** What is kept dry, in air that has been damp for days. */
+function dampFor(house: House, place: PlaceState): Alarm[] {
+  if (place.measuredAtMs === null) return []
+  const { past } = place
+  const last = past.mouldExcessPct.subarray(Math.max(0, past.hours - dampWatch))
+  const damp = last.reduce((n, excess) => n + (excess > 0 ? 1 : 0), 0)
+  if (damp < dampHours) return []
+  const dry = lotsIn(house, place).filter(
+    ({ stage, cropData }) => stage === 'drying' || (stage === 'stored' && cropData.keeping.keptDry !== undefined),
+  )
+  if (dry.length === 0) return []
+  const codes = codesOf(dry)
+  return [
+    {
+      key: `damp ${place.id} ${codes.join(' ')}`,
+      kind: 'damp',
+      on: house.today,
+      title: `Damp for ${Math.round(damp / 24)} days: ${place.name.toLowerCase()}`,
+      says: `Damp enough for mould in ${damp} of the last ${dampWatch} hours: ${listed(dry)} ${dry.length === 1 ? 'lies' : 'lie'} there.`,
+      todo: 'Open it when it is drier outside, put a fan on, or carry them to a drier place.',
+      place,
+      codes,
+    },
+  ]
+}
+
+function silent(house: House, place: PlaceState): Alarm[] {
+  const { record, measuredAtMs } = place
+  if (!record || measuredAtMs === null || place.within !== null) return []
+  const stillFor = (house.nowMs - measuredAtMs) / hourMs
+  if (stillFor < silentHours) return []
+  const lastHour = Math.min(hoursOf(record) - 1, Math.floor((measuredAtMs - record.startMs) / hourMs))
+  const week = record.temperatureC.subarray(Math.max(0, lastHour - 167), lastHour + 1)
+  if (week.reduce((n, t) => n + (Number.isNaN(t) ? 0 : 1), 0) < wroteHours) return []
+  return [
+    {
+      key: `silent ${place.id} ${house.dateOf(measuredAtMs)}`,
+      kind: 'silent',
+      on: house.today,
+      title: `No reading from ${place.name.toLowerCase()}`,
+      says: `Its sensor wrote every hour and has been silent for ${Math.round(stillFor)} hours; its air is a guess since.`,
+      todo: 'Look at its battery and its reach; read the thermometer by hand meanwhile.',
+      place,
+      codes: [],
+    },
+  ]
+}
+
+function freezerWarm(house: House, place: PlaceState): Alarm[] {
+  if (place.kind !== 'freezer' || place.measuredAtMs === null || place.within !== null) return []
+  if (house.nowMs - place.measuredAtMs > silentHours * hourMs) return []
+  const last = place.past.temperatureC.subarray(Math.max(0, place.past.hours - freezerWatch))
+  const warm = last.reduce((n, t) => n + (t > freezerWarmC ? 1 : 0), 0)
+  if (warm < freezerHours) return []
+  const here = house.places.filter(({ id, within }) => id === place.id || within === place.id)
+  const codes = codesOf(here.flatMap((one) => lotsIn(house, one)))
+  return [
+    {
+      key: `freezer-warm ${place.id} ${house.today}`,
+      kind: 'freezer-warm',
+      on: house.today,
+      title: `${place.name} is warm`,
+      says: `Above ${degrees(freezerWarmC)} for ${warm} of the last ${freezerWatch} hours, up to ${degrees(Math.max(...last))}.`,
+      todo: 'Is the lid shut, the plug in, the power on? Keep it shut. If it thaws, go through it bag by bag.',
+      place,
+      codes,
+    },
+  ]
+}
+
+/** A look that found more than was thought: the date it is good to has come much nearer. */
+function turnedWorse(house: House, lot: LotState): Alarm[] {
+  if (lot.stage !== 'stored' || troubleOf(house, lot)) return []
+  const { history } = lot
+  const beganMs = history.storedAtMs ?? history.broughtAtMs
+  const looks = history.checks.filter(({ atMs }) => atMs >= beganMs)
+  const lastLook = looks.at(-1)
+  if (!lastLook || house.nowMs - lastLook.atMs > worseFor * dayMs || lastLook.bad === 0) return []
+  const keeping = keepingOf(house, lot)
+  const { model, lossPct, spread, nowDay, forecast } = keeping
+  const before = looks.slice(0, -1).map(({ atMs, lookedAt, bad }) => ({ day: (atMs - beganMs) / dayMs, lookedAt, bad }))
+  const day = (lastLook.atMs - beganMs) / dayMs
+  const thought = keepingForecast(model, lossPct, day, beliefAfterChecks(model, before, day, spread), spread)
+  const was = keepingDate(house, keeping, thought.nineInTenDay.p50)
+  const now = keepingDate(house, keeping, Math.max(nowDay, forecast.nineInTenDay.p50))
+  const left = daysBetween(house.dateOf(lastLook.atMs), was)
+  const nearer = daysBetween(now, was)
+  if (nearer < worseDays || nearer < worseShare * left) return []
+  return [
+    {
+      key: `worse ${lot.code} ${looks.length}`,
+      kind: 'worse',
+      on: house.today,
+      title: `${lot.cropData.name} ${lot.code} has turned for the worse`,
+      says: `The look of ${house.dateOf(lastLook.atMs)} found ${lastLook.bad} of ${lastLook.lookedAt} bad: nine in ten are good to ${now}, not to ${was} as was thought.`,
+      todo: 'Go through all of it, eat or put by what is sound and soft, and keep the rest apart and drier.',
+      place: house.place(lot.placeId),
+      codes: [lot.code],
+    },
+  ]
+}

@@ -1,0 +1,92 @@
+import { randomUUID } from 'node:crypto'
+import type { Page } from '@playwright/test'
+import type { AlarmView } from '@vadose/contract/round'
+import type { LotView } from '@vadose/contract/lots'
+import { api, bringIn, pass } from './acts'
+import { apiOf, expect, test } from './page'
+import { startHousehold } from './story'
+
+const idOf = async (page: Page, name: string) =>
+  (await api<{ id: string; name: string }[]>(page, '/places')).find((place) => place.name === name)!.id
+
+test('what one page moves, the other shows within two seconds', async ({ page, context }) => {
+  await startHousehold(page, 'Two Pages')
+  const code = await bringIn(page, 'Carrot', '12')
+  await page.goto('/stores')
+  const other = await context.newPage()
+  await other.goto(new URL(page.url()).pathname.replace(/stores.*/, 'stores'))
+  const cellar = other.locator('[data-place="Cellar"]')
+  await expect(other.getByRole('heading', { name: 'The house' })).toBeVisible()
+  await expect(cellar.getByText(code)).toHaveCount(0)
+  const moved = await page.request.post(apiOf(page, `/lots/${code}/acts`), {
+    data: { requestId: randomUUID(), act: 'move', placeId: await idOf(page, 'Cellar') },
+  })
+  expect(moved.status()).toBe(201)
+  await expect(cellar.getByText(code)).toBeVisible({ timeout: 2000 })
+})
+
+test('a place says its year, who is happy there, and what it is like; read by keyboard', async ({ page }) => {
+  await startHousehold(page, 'Climate House')
+  await bringIn(page, 'Squash, butternut', '12', 6)
+  await page.goto(`/places/${await idOf(page, 'North room')}`)
+  await expect(page.getByRole('heading', { name: 'Twelve months ahead' })).toBeVisible()
+  await expect(page.getByText(/fitted to \d+ days of readings/)).toBeVisible()
+  const chart = page.getByRole('img', { name: /Twelve months ahead/ })
+  await chart.focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByText(/\d °C \(.* to .*\), \d+ %/).first()).toBeVisible()
+  await page.getByText('As a table').first().click()
+  await expect(page.getByRole('row')).toHaveCount(13)
+  await page.getByRole('button', { name: 'Put right' }).click()
+  await page.getByRole('radio', { name: 'mice get in', exact: true }).click()
+  await page.getByLabel('Kilos there is room for in North room').fill('80')
+  await page.getByRole('button', { name: 'Put right' }).last().click()
+  await expect(page.getByText('room for 80.0 kg')).toBeVisible()
+  await expect(page.getByText('mice get in').first()).toBeVisible()
+})
+
+test('frost coming to a veranda rings on Today, says what to do, and stays muted', async ({ page }) => {
+  await startHousehold(page, 'Frost House')
+  const code = await bringIn(page, 'Squash, butternut', '12', 6)
+  await page.request.post(apiOf(page, `/lots/${code}/acts`), {
+    data: { requestId: randomUUID(), act: 'move', placeId: await idOf(page, 'Veranda') },
+  })
+  // into the winter, week by week, until it rings
+  await page.goto('/')
+  const alarm = page.locator('[data-alarm="frost"]')
+  for (let week = 0; week < 24 && (await alarm.count()) === 0; week++) {
+    await pass(page, 'Next week')
+    const { ringing } = await api<{ ringing: AlarmView[] }>(page, '/alarms')
+    if (ringing.some(({ kind }) => kind === 'frost')) await expect(alarm).toBeVisible()
+  }
+  await expect(alarm).toContainText('Frost coming to veranda')
+  await expect(alarm).toContainText(/Carry it to|Cover/)
+  const calendar = async () => (await page.request.get(apiOf(page, '/exports/jobs.ics'))).text()
+  expect(await calendar()).toContain('Frost coming to veranda')
+  await alarm.getByRole('button', { name: /^Mute/ }).click()
+  await expect(alarm).toHaveCount(0)
+  await page.reload()
+  await expect(page.getByText('1 muted')).toBeVisible()
+  await expect(alarm).toHaveCount(0)
+  expect(await calendar()).not.toContain('Frost coming to veranda')
+  await page.getByText('1 muted').click()
+  await page.getByRole('button', { name: /^Ring again/ }).click()
+  await expect(alarm).toBeVisible()
+})
+
+test('the best arrangement is found in a worker, and its moves are taken one by one', async ({ page }) => {
+  await startHousehold(page, 'Better House')
+  const code = await bringIn(page, 'Carrot', '20')
+  await page.request.post(apiOf(page, `/lots/${code}/acts`), {
+    data: { requestId: randomUUID(), act: 'move', placeId: await idOf(page, 'Kitchen') },
+  })
+  expect((await api<LotView>(page, `/lots/${code}`)).place).toBe('Kitchen')
+  await page.goto('/stores')
+  await page.getByRole('button', { name: 'Find the best arrangement' }).click()
+  const card = page.getByRole('region', { name: 'The best arrangement' })
+  await expect(card).toContainText(/kg saved/, { timeout: 30_000 })
+  await expect(card).toContainText('kitchen → cellar')
+  await card.getByRole('button', { name: `Carry ${code}` }).click()
+  await expect(card.getByText('carried')).toBeVisible()
+  expect((await api<LotView>(page, `/lots/${code}`)).place).toBe('Cellar')
+})
