@@ -15,14 +15,14 @@ test('what one page moves, the other shows within two seconds', async ({ page, c
   await page.goto('/stores')
   const other = await context.newPage()
   await other.goto(new URL(page.url()).pathname.replace(/stores.*/, 'stores'))
-  const cellar = other.locator('[data-place="Cellar"]')
+  const kitchen = other.locator('[data-place="Kitchen"]')
   await expect(other.getByRole('heading', { name: 'The house' })).toBeVisible()
-  await expect(cellar.getByText(code)).toHaveCount(0)
+  await expect(kitchen.getByText(code)).toHaveCount(0)
   const moved = await page.request.post(apiOf(page, `/lots/${code}/acts`), {
-    data: { requestId: randomUUID(), act: 'move', placeId: await idOf(page, 'Cellar') },
+    data: { requestId: randomUUID(), act: 'move', placeId: await idOf(page, 'Kitchen') },
   })
   expect(moved.status()).toBe(201)
-  await expect(cellar.getByText(code)).toBeVisible({ timeout: 2000 })
+  await expect(kitchen.getByText(code)).toBeVisible({ timeout: 2000 })
 })
 
 test('a place says its year, who is happy there, and what it is like; read by keyboard', async ({ page }) => {

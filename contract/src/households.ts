@@ -112,6 +112,7 @@ export const lotViews = [
   'alarms',
   'lots',
   'lot',
+  'moved',
   'elsewhere',
   'line',
   'line-lot',

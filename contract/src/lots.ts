@@ -238,6 +238,15 @@ export const readElsewhere = ofHousehold('elsewhere', {
   answer: elsewhere,
 })
 
+export const readMoved = ofHousehold('moved', {
+  method: 'GET',
+  path: '/lots/:code/moved',
+  says: 'How a lot’s date has moved since last week, and what moved it; null where it has not.',
+  answer: closed({
+    moved: nullable(closed({ since: civilDate, was: civilDate, days: number, says: words })),
+  }),
+})
+
 export const actOnLot = ofHousehold('act', {
   method: 'POST',
   path: '/lots/:code/acts',

@@ -128,6 +128,15 @@ export const changePlace = ofHousehold('change-place', {
   stale: airViews,
 })
 
+export const orderPlaces = ofHousehold('order-places', {
+  method: 'PUT',
+  path: '/places-order',
+  says: 'The places in the order they are walked; parts follow their whole.',
+  body: closed({ ids: listOf(uuid, { minItems: 1, maxItems: 300 }) }),
+  answer: ok,
+  stale: airViews,
+})
+
 /** A place that is out of use. */
 export const retiredPlace = closed({ id: uuid, name: words, retiredOn: civilDate })
 

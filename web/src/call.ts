@@ -63,9 +63,12 @@ export const linkTo = <P, Q, B, A>(endpoint: Endpoint<P, Q, B, A>, asked: Asked<
 const root = (endpoint: Pick<Endpoint, 'path'>) =>
   endpoint.path.startsWith('/households/:household') ? `/api/households/${encodeURIComponent(here ?? '')}` : '/api'
 
-let seen = 0
+let written = 0
+let read = 0
 /** The household's revision that this page's own last write left: what it shows has that in it. */
-export const seenRevision = (): number => seen
+export const writtenRevision = (): number => written
+/** The latest revision of any answer: what the page was opened with. */
+export const readRevision = (): number => read
 
 /**
  * Asks an endpoint.
@@ -100,7 +103,8 @@ export async function send(endpoint: Endpoint, asked: AnyAsked, views: readonly 
     throw new ApiError('away', 'Vadose does not answer. Is it still running on this machine?')
   }
   const revision = Number(response.headers.get('X-Revision'))
-  if (method !== 'GET' && revision > seen) seen = revision
+  if (method !== 'GET' && revision > written) written = revision
+  if (revision > read) read = revision
   // what failed may have been written all the same: its number stays until somebody knows
   if (key && response.status < 500) answered(key)
   if (response.ok) return response.json()

@@ -1,8 +1,8 @@
 import { hourMs } from '../air'
 import { normalShare } from '../chance'
 import { beliefAfterChecks } from '../checks'
-import { addDays, dayMs, daysBetween, type CivilDate } from '../households'
-import { likeOf } from '../places'
+import { addDays, dayAsOf, dayMs, daysBetween, type CivilDate } from '../households'
+import { likeOf, placeKinds } from '../places'
 import { hoursOf } from '../readings'
 import { keepingForecast } from '../stores'
 import type { House } from './house'
@@ -31,6 +31,9 @@ const frostChance = 0.2
 /** a forecast of a night's coldest hour is off by so much, and by more each day on, °C (sizes from memory) */
 const forecastOffC = 1.2
 const offMoreC = 0.35
+/** how far a night falls below its day's mean, and how far off a guessed place may be, °C. Judgement. */
+const nightDropC = { still: 1, breezy: 3.5 } as const
+const guessedOffC = 1.5
 /** hours of the last days that were damp enough for mould */
 const dampWatch = 72
 const dampHours = 48
@@ -72,8 +75,11 @@ function frostComing(house: House, place: PlaceState): Alarm[] {
   if (tender.length === 0) return []
   const inside = place.kind === 'outdoors' || place.kind === 'veranda' ? 1 : Math.max(0.25, place.fit.gain)
   for (let night = 0; night < nightsAhead; night++) {
-    const coldest = Math.min(...place.ahead.temperatureC.subarray(night * 24, (night + 1) * 24))
-    const sd = (forecastOffC + offMoreC * night) * inside
+    const guessed = place.measuredAtMs === null
+    const nights = place.ahead.temperatureC.subarray(night * 24, (night + 1) * 24)
+    // of a place nobody measured only the day's mean is known, and that not well
+    const coldest = Math.min(...nights) - (guessed ? nightDropC[placeKinds[place.kind].airflow] : 0)
+    const sd = Math.hypot((forecastOffC + offMoreC * night) * inside, guessed ? guessedOffC : 0)
     const struck = tender.filter(
       ({ cropData }) => normalShare((cropData.keeping.freezesAtC!.value - coldest) / sd) >= frostChance,
     )
@@ -192,7 +198,7 @@ function turnedWorse(house: House, lot: LotState): Alarm[] {
       kind: 'worse',
       on: house.today,
       title: `${lot.cropData.name} ${lot.code} has turned for the worse`,
-      says: `The look of ${house.dateOf(lastLook.atMs)} found ${lastLook.bad} of ${lastLook.lookedAt} bad: nine in ten are good to ${now}, not to ${was} as was thought.`,
+      says: `The look of ${dayAsOf(house.today)(house.dateOf(lastLook.atMs))} found ${lastLook.bad} of ${lastLook.lookedAt} bad: nine in ten are good to ${dayAsOf(house.today)(now)}, not to ${dayAsOf(house.today)(was)} as was thought.`,
       todo: 'Go through all of it, eat or put by what is sound and soft, and keep the rest apart and drier.',
       place: house.place(lot.placeId),
       codes: [lot.code],

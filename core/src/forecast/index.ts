@@ -11,6 +11,7 @@ export * from './line-advice'
 export * from './line-options'
 export { cropIn, cropNow, formOf, lotState, stateOf, type LotState } from './lot'
 export * from './move'
+export * from './moved'
 export {
   comingHour,
   outdoorsOf,

@@ -1,4 +1,4 @@
-import { actOnLot, listLots, readElsewhere, readLot, undoAct } from '@vadose/contract/lots'
+import { actOnLot, listLots, readElsewhere, readLot, readMoved, undoAct } from '@vadose/contract/lots'
 import {
   previewLabel,
   relabel as relabelEndpoint,
@@ -6,7 +6,7 @@ import {
   strikeEntry as strikeEndpoint,
   strikeHarvest as strikeHarvestEndpoint,
 } from '@vadose/contract/put-right'
-import { ifRelabelled, keepsElsewhere, keepsIfTakenDown } from '@vadose/core/forecast'
+import { ifRelabelled, keepsElsewhere, keepsIfTakenDown, movedSince } from '@vadose/core/forecast'
 import type { LotAct } from '@vadose/core/lots'
 import { endWord } from '@vadose/core/stores'
 import { Refusal } from '@vadose/core/refusal'
@@ -26,6 +26,12 @@ export function serveLots(server: Server): void {
     }
     const house = await visit.house()
     return house.once(null, 'list', [house.lots, house.places], () => house.lots.map((lot) => lotRow(house, lot)))
+  })
+
+  server.household(readMoved, async (visit, { params }) => {
+    const house = await visit.house()
+    const lot = house.lot(codeIn(params.code))
+    return { moved: lot ? movedSince(house, lot) : null }
   })
 
   server.household(readLot, async (visit, { params }) => {

@@ -148,3 +148,18 @@ describe('two places that are one', () => {
     ])
   })
 })
+
+describe('the places in another order', () => {
+  it('are walked so from then on, parts after their whole; nobody else’s', async () => {
+    const names = async () =>
+      ((await at.client.get('/places')).body as { id: string; name: string }[]).map(({ name }) => name)
+    const before = (await at.client.get('/places')).body as { id: string; name: string; within: string | null }[]
+    const wholes = before.filter(({ within }) => within === null)
+    const turned = [...wholes].reverse().map(({ id }) => id)
+    expect((await at.client.put('/places-order', { ids: turned })).status).toBe(200)
+    expect((await names()).filter((name) => wholes.some((whole) => whole.name === name))).toEqual(
+      [...wholes].reverse().map(({ name }) => name),
+    )
+    expect((await at.client.put('/places-order', { ids: ['00000000-0000-4000-8000-000000000000'] })).status).toBe(404)
+  })
+})

@@ -74,3 +74,13 @@ export const addPlace = async (
       [householdId, name, kind, simulated, within],
     )
   ).rows[0]!.id
+
+/** Places in the order they are named; what is not named comes after, as it was. */
+export const setWalk = (db: Client, householdId: string, ids: readonly string[]) =>
+  db.query(
+    `update places p set walk = o.walk
+     from (select id, row_number() over (order by array_position($2::uuid[], id) nulls last, walk, name) as walk
+           from places where household_id = $1) o
+     where p.household_id = $1 and p.id = o.id and p.walk <> o.walk`,
+    [householdId, ids],
+  )

@@ -5,6 +5,7 @@ import {
   joinPlace,
   listPlaces,
   listRetiredPlaces,
+  orderPlaces,
   readWeather,
   retirePlace,
 } from '@vadose/contract/places'
@@ -16,7 +17,7 @@ import { addReadings, strikeReadings } from '../readings'
 import type { Server } from '../serve'
 import { isUuid } from '../households'
 import { writeAct } from '../lots'
-import { codesIn, placesOf } from './queries'
+import { codesIn, placesOf, setWalk } from './queries'
 import { placeView } from './view'
 import { changePlace, placeNamed, retire, writePlace } from './write'
 
@@ -49,6 +50,15 @@ export function servePlaces(server: Server): void {
     await visit.settled()
     return { ok: true }
   })
+
+  server.household(orderPlaces, (visit, { body: { ids } }) =>
+    visit.write(async (db) => {
+      const known = new Set((await placesOf(db, visit.id)).map(({ id }) => id))
+      if (!ids.every((id) => known.has(id))) throw noSuchPlace()
+      await setWalk(db, visit.id, ids)
+      return { ok: true }
+    }),
+  )
 
   server.household(listRetiredPlaces, (visit) =>
     visit.read(async (db) =>

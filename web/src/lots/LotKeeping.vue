@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readElsewhere, type KeepingView, type LotView } from '@vadose/contract/lots'
+import { readElsewhere, readMoved, type KeepingView, type LotView } from '@vadose/contract/lots'
 import { computed } from 'vue'
 import { cropColour } from '../almanac'
 import { inUnits, longDate, shortDate, untilDate, useFrame } from '../households'
@@ -10,6 +10,7 @@ import SurvivalChart from './SurvivalChart.vue'
 const props = defineProps<{ lot: LotView; keeping: KeepingView; wide: boolean }>()
 const frame = useFrame()
 const { answer: elsewhere } = useView(readElsewhere, () => ({ params: { code: props.lot.code } }))
+const { answer: moved } = useView(readMoved, () => ({ params: { code: props.lot.code } }))
 const colour = computed(() => cropColour(props.lot.crop))
 </script>
 
@@ -45,6 +46,10 @@ const colour = computed(() => cropColour(props.lot.crop))
           between {{ shortDate(keeping.nineInTenUntil.p10) }} and {{ shortDate(keeping.nineInTenUntil.p90) }} · half by
           about
           {{ longDate(keeping.halfUntil.p50) }}
+        </p>
+        <p v-if="moved?.moved" :class="moved.moved.days < 0 ? 'bad' : 'good'">
+          {{ moved.moved.days < 0 ? '▲ ' : '' }}{{ Math.abs(moved.moved.days) }} days
+          {{ moved.moved.days < 0 ? 'sooner' : 'later' }} than was said a week ago: {{ moved.moved.says }}.
         </p>
         <p class="soft">
           Look over {{ keeping.lookAt }} of them by {{ longDate(keeping.nextCheckOn) }}.

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { StoresView } from '@vadose/contract/stores'
 import { asideWords } from '@vadose/core/lots'
+import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropColour, cropOf, heapLabel, lotCrop } from '../almanac'
 import { humidity, temperature, weight } from '../households'
@@ -12,8 +13,17 @@ const props = defineProps<{
   chosen: string | undefined
   /** share full, of a freezer whose litres are known */
   fill?: number | undefined
+  /** the places themselves are being arranged */
+  arranging?: boolean
 }>()
-const emit = defineEmits<{ choose: [code: string]; drop: [code: string, placeId: string] }>()
+const emit = defineEmits<{
+  choose: [code: string]
+  drop: [code: string, placeId: string]
+  /** another place was let go of over this one */
+  before: [placeId: string]
+  /** earlier in the walk, or later */
+  step: [by: -1 | 1]
+}>()
 const over = ref(false)
 const threats = computed(() =>
   // what the place does to a lot is told once
@@ -36,6 +46,8 @@ const drying = computed(() => props.lots.filter((l) => l.stage === 'drying'))
 const kept = computed(() => props.lots.filter((l) => l.stage !== 'drying'))
 function dropped(event: DragEvent) {
   over.value = false
+  const placeId = event.dataTransfer?.getData('text/place')
+  if (placeId) return void (placeId !== props.place.id && emit('before', placeId))
   const code = event.dataTransfer?.getData('text/plain')
   if (code) emit('drop', code, props.place.id)
 }
@@ -51,7 +63,15 @@ function dropped(event: DragEvent) {
     @dragleave="over = false"
     @drop.prevent="dropped"
   >
-    <header>
+    <header
+      :draggable="arranging"
+      :class="{ handle: arranging }"
+      @dragstart="arranging && $event.dataTransfer?.setData('text/place', place.id)"
+    >
+      <span v-if="arranging" class="steps">
+        <ElButton size="small" :aria-label="`${place.name} earlier`" @click="emit('step', -1)">↑</ElButton>
+        <ElButton size="small" :aria-label="`${place.name} later`" @click="emit('step', 1)">↓</ElButton>
+      </span>
       <h3>
         <RouterLink :to="place.kind === 'freezer' ? '/freezers' : `/places/${place.id}`">{{ place.name }}</RouterLink>
       </h3>
@@ -125,6 +145,14 @@ header {
 .air {
   font-size: 13.5px;
   font-weight: 600;
+}
+.handle {
+  cursor: grab;
+  outline: 2px dashed var(--wall);
+  outline-offset: 3px;
+}
+.steps .el-button + .el-button {
+  margin-left: 4px;
 }
 .lots {
   display: flex;

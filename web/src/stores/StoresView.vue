@@ -1,36 +1,30 @@
 <script setup lang="ts">
-import { useView } from '../view'
+import { PlacesCard } from '../places'
+import { useView, write } from '../view'
+import { changePlace, listPlaces, orderPlaces } from '@vadose/contract/places'
 import { readStores, type StoresView } from '@vadose/contract/stores'
 import { freezerFill } from '@vadose/core/kitchen'
-import type { PlaceKind } from '@vadose/core/places'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { lotName } from '../almanac'
-import { dateRange, sentence, untilDate, weight } from '../households'
+import { useAttempt, weight } from '../households'
 import { LotDrawer, MoveForm } from '../lots'
 import { bringIntoView } from '../kit'
 import AirPlane from './AirPlane.vue'
 import ArrangeCard from './ArrangeCard.vue'
+import ChosenLot from './ChosenLot.vue'
 import PlaceBox from './PlaceBox.vue'
 import ThermometerCard from './ThermometerCard.vue'
 
 const route = useRoute()
 const { answer: view, failure } = useView(readStores)
+const { answer: places } = useView(listPlaces)
 const chosen = ref<string>()
 const moving = ref<{ code: string; to: string | undefined }>()
 const drawer = ref<string>()
 
-const storeys: { id: string; kinds: PlaceKind[] }[] = [
-  { id: 'roof', kinds: ['loft'] },
-  { id: 'floor', kinds: ['cool-room', 'room'] },
-  { id: 'side', kinds: ['veranda', 'shed'] },
-  { id: 'under', kinds: ['cellar', 'fridge', 'freezer'] },
-]
-const of = (id: string) => {
-  const { kinds } = storeys.find((s) => s.id === id)!
-  return (view.value?.places ?? []).filter((p) => kinds.includes(p.kind))
-}
+const of = (storey: StoresView['places'][number]['storey']) =>
+  (view.value?.places ?? []).filter((p) => p.storey === storey && (p.kind !== 'outdoors' || lotsIn(p.id).length > 0))
 const lotsIn = (placeId: string) => (view.value?.lots ?? []).filter((l) => l.placeId === placeId)
 const heaviest = computed(() => Math.max(1000, ...(view.value?.lots ?? []).map((l) => l.weightG)))
 const total = computed(() => (view.value?.lots ?? []).reduce((sum, l) => sum + l.weightG, 0))
@@ -55,7 +49,32 @@ const box = (place: StoresView['places'][number]) => ({
   heaviestG: heaviest.value,
   chosen: lot.value?.code,
   fill: fillOf(place),
+  arranging: arranging.value,
 })
+/** the places themselves are arranged: in the order they are walked, each on its storey */
+const arranging = ref(false)
+const { attempt, failure: notArranged } = useAttempt()
+type Place = StoresView['places'][number]
+const order = (ids: readonly string[]) => attempt(() => write(orderPlaces, { body: { ids: [...ids] } }))
+/** dropped on another, a place goes before it, and to its storey */
+async function before(target: Place, moved: string) {
+  const { places } = view.value!
+  const ids = places.map(({ id }) => id).filter((id) => id !== moved)
+  ids.splice(ids.indexOf(target.id), 0, moved)
+  const storey = places.find(({ id }) => id === moved)?.storey
+  if (storey !== target.storey) {
+    await attempt(() => write(changePlace, { params: { id: moved }, body: { storey: target.storey } }))
+  }
+  await order(ids)
+}
+function step(place: Place, by: -1 | 1) {
+  const ids = view.value!.places.map(({ id }) => id)
+  const beside = of(place.storey)[of(place.storey).findIndex(({ id }) => id === place.id) + by]
+  if (!beside) return
+  const [from, to] = [ids.indexOf(place.id), ids.indexOf(beside.id)]
+  ids.splice(to, 0, ...ids.splice(from, 1))
+  void order(ids)
+}
 const beside = ref<HTMLElement>()
 function choose(code: string) {
   chosen.value = code
@@ -79,25 +98,79 @@ function drop(code: string, to: string) {
           {{ weight(total) }} in {{ view.places.length }} places; <span class="by-mouse">drag a lot to a place</span
           ><span class="by-thumb">tap a lot, then Move,</span> to see what the move does to it
         </p>
+        <div class="acts no-print">
+          <ElButton :aria-pressed="arranging" @click="arranging = !arranging">{{
+            arranging ? 'Done arranging' : 'Arrange the places'
+          }}</ElButton>
+        </div>
       </header>
+      <template v-if="arranging">
+        <p class="soft">
+          Drag a place by its name onto another to put it before that one, on its storey; or move it with the arrows.
+        </p>
+        <p v-if="notArranged" class="bad" role="alert">{{ notArranged }}</p>
+      </template>
       <div class="house">
         <div v-if="of('roof').length" class="roof">
           <svg viewBox="0 0 100 22" preserveAspectRatio="none" aria-hidden="true"><path d="M0 22 50 1 100 22z" /></svg>
-          <PlaceBox v-for="p in of('roof')" :key="p.id" v-bind="box(p)" @choose="choose" @drop="drop" />
+          <PlaceBox
+            v-for="p in of('roof')"
+            :key="p.id"
+            v-bind="box(p)"
+            @choose="choose"
+            @drop="drop"
+            @before="before(p, $event)"
+            @step="step(p, $event)"
+          />
         </div>
         <div class="walls">
           <div class="floor">
-            <PlaceBox v-for="p in of('floor')" :key="p.id" v-bind="box(p)" @choose="choose" @drop="drop" />
+            <PlaceBox
+              v-for="p in of('floor')"
+              :key="p.id"
+              v-bind="box(p)"
+              @choose="choose"
+              @drop="drop"
+              @before="before(p, $event)"
+              @step="step(p, $event)"
+            />
           </div>
           <div v-if="of('side').length" class="side">
-            <PlaceBox v-for="p in of('side')" :key="p.id" v-bind="box(p)" @choose="choose" @drop="drop" />
+            <PlaceBox
+              v-for="p in of('side')"
+              :key="p.id"
+              v-bind="box(p)"
+              @choose="choose"
+              @drop="drop"
+              @before="before(p, $event)"
+              @step="step(p, $event)"
+            />
           </div>
         </div>
         <div class="under">
-          <PlaceBox v-for="p in of('under')" :key="p.id" v-bind="box(p)" @choose="choose" @drop="drop" />
+          <PlaceBox
+            v-for="p in of('under')"
+            :key="p.id"
+            v-bind="box(p)"
+            @choose="choose"
+            @drop="drop"
+            @before="before(p, $event)"
+            @step="step(p, $event)"
+          />
           <p v-if="of('under').length === 0" class="soft">
             No cellar, fridge or freezer yet. <RouterLink to="/household">Add one</RouterLink>
           </p>
+        </div>
+        <div v-if="of('garden').length" class="garden">
+          <PlaceBox
+            v-for="p in of('garden')"
+            :key="p.id"
+            v-bind="box(p)"
+            @choose="choose"
+            @drop="drop"
+            @before="before(p, $event)"
+            @step="step(p, $event)"
+          />
         </div>
       </div>
     </div>
@@ -111,33 +184,14 @@ function drop(code: string, to: string) {
           :to="moving.to"
           @done="moving = undefined"
         />
-        <section v-if="lot && !moving" class="card stack" aria-label="Chosen lot">
-          <h2>{{ lotName(lot) }} {{ lot.code }}</h2>
-          <p v-if="lot.trouble" class="bad">Cannot be worked out: {{ lot.trouble }}</p>
-          <template v-if="lot.keeps">
-            <p class="soft">
-              {{ weight(lot.weightG) }} in {{ lot.place?.toLowerCase() }};
-              {{ lot.keeps.overdueSince ? 'its time was over on' : '9 in 10 still sound until' }}
-            </p>
-            <p class="figure">{{ untilDate(lot.keeps.nineInTenUntil.p50, lot.keeps.beyond) }}</p>
-            <p v-if="lot.keeps.overdueSince" class="bad">Nobody has looked since: what became of it?</p>
-            <p v-else class="soft">
-              8 chances in 10: {{ dateRange(lot.keeps.nineInTenUntil.p10, lot.keeps.nineInTenUntil.p90) }}.
-              {{ sentence(lot.keeps.endedBy) }} ends it first.
-            </p>
-          </template>
-          <p v-else class="soft">
-            {{ weight(lot.weightG) }} in {{ lot.place?.toLowerCase() }}; to be eaten first, not stored.
-          </p>
-          <div class="row">
-            <ElButton type="primary" @click="moving = { code: lot.code, to: undefined }">Move</ElButton>
-            <ElButton @click="drawer = lot.code">Open</ElButton>
-            <RouterLink v-if="lot.stage === 'stored'" class="el-button" :to="`/lots/${lot.code}/check`"
-              >Look over</RouterLink
-            >
-          </div>
-        </section>
+        <ChosenLot
+          v-if="lot && !moving"
+          :lot="lot"
+          @move="moving = { code: lot.code, to: undefined }"
+          @open="drawer = lot.code"
+        />
       </div>
+      <PlacesCard v-if="arranging && places" :places="places" />
       <ArrangeCard />
       <section class="card">
         <h2>Where each place sits</h2>
@@ -215,6 +269,13 @@ function drop(code: string, to: string) {
   grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
   gap: 14px;
   border-radius: 0 0 8px 8px;
+}
+.garden {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
+  gap: 14px;
+  padding: 14px;
+  border-top: 3px dotted var(--good);
 }
 @media (max-width: 820px) {
   .roof {

@@ -1,0 +1,92 @@
+import { dayAsOf, dayMs, daysBetween, type CivilDate } from '../households'
+import { House } from './house'
+import { keepsUntil } from './keeping'
+import { lotState, type LotState } from './lot'
+import { comingHour, outdoorsOf, placeState } from './place'
+import { troubleOf } from './trouble'
+
+/** How a lot's date has moved since last week, and what moved it. */
+export interface DateMoved {
+  since: CivilDate
+  /** nine in ten were said to be good to this day */
+  was: CivilDate
+  /** later is above nothing */
+  days: number
+  says: string
+}
+
+const backDays = 7
+/** less is the forecast breathing */
+const leastDays = 3
+/** what has lain for years is not lived through again for a sentence, days */
+const oldestDays = 500
+
+/** What was thought of a lot a week ago against now: by its own entries, and by the air that came since. */
+export function movedSince(house: House, lot: LotState): DateMoved | null {
+  const { history } = lot
+  const thenMs = house.nowMs - backDays * dayMs
+  const beganMs = history.storedAtMs
+  if (lot.stage !== 'stored' || beganMs === null || beganMs > thenMs || beganMs < house.nowMs - oldestDays * dayMs)
+    return null
+  if (troubleOf(house, lot)) return null
+  return house.once(lot, 'moved', [lot, house.place(lot.placeId)?.ahead, house.today], () => {
+    const lotThen = lotState(
+      lot,
+      history.events.filter(({ atMs }) => atMs <= thenMs),
+      house.almanac,
+      history.origin,
+    )
+    if (lotThen.stage !== 'stored') return null
+    const now = keepsUntil(house, lot).nineInTenUntil.p50
+    const was = keepsUntil(houseThen(house, lotThen, thenMs), lotThen).nineInTenUntil.p50
+    const days = daysBetween(was, now)
+    if (Math.abs(days) < leastDays) return null
+    const untouched = new House({
+      ...factsOf(house),
+      lots: house.lots.map((one) => (one.id === lot.id ? lotThen : one)),
+    })
+    const byAir = daysBetween(was, keepsUntil(untouched, lotThen).nineInTenUntil.p50)
+    return { since: house.dateOf(thenMs), was, days, says: whyMoved(house, lot, thenMs, days, byAir) }
+  })
+}
+
+const factsOf = (house: House) => ({
+  household: house.household,
+  places: house.everyPlace,
+  lots: house.lots,
+  almanac: house.almanac,
+  nowMs: house.nowMs,
+  rainMm: house.rainMm,
+  stands: house.stands,
+})
+
+/** The house with what was known of its air then: of the places the lot has been in. */
+function houseThen(house: House, lotThen: LotState, thenMs: number): House {
+  const nowMs = comingHour(thenMs)
+  const garden = house.everyPlace.find(({ kind }) => kind === 'outdoors')
+  const outdoors = outdoorsOf(house.climate, nowMs, garden?.record)
+  const been = new Set([lotThen.placeId, ...lotThen.history.stays.map(({ placeId }) => placeId)])
+  const places = house.everyPlace
+    .filter(({ id }) => been.has(id))
+    .map((place) => {
+      const measured = place.measuredAtMs === null ? null : Math.min(place.measuredAtMs, thenMs)
+      return placeState(place, place.record, measured, { climate: house.climate, nowMs, outdoors })
+    })
+  return new House({ ...factsOf(house), places, lots: [lotThen], nowMs: thenMs, rainMm: new Map() })
+}
+
+function whyMoved(house: House, { history }: LotState, thenMs: number, days: number, byAir: number): string {
+  const since = history.events.filter(({ atMs }) => atMs > thenMs)
+  const look = history.checks.filter(({ atMs }) => atMs > thenMs).at(-1)
+  const move = since.findLast(({ kind, placeId }) => kind === 'moved' && placeId !== null)
+  if (Math.abs(byAir) >= Math.abs(days - byAir)) {
+    return days > 0 ? 'the air there was better than expected' : 'the air there was worse than expected'
+  }
+  if (move) return `it was carried to ${house.place(move.placeId)?.name.toLowerCase() ?? 'another place'}`
+  if (look) {
+    return look.bad === 0
+      ? `the look of ${dayAsOf(house.today)(house.dateOf(look.atMs))} found all ${look.lookedAt} sound`
+      : `the look of ${dayAsOf(house.today)(house.dateOf(look.atMs))} found ${look.bad} of ${look.lookedAt} bad`
+  }
+  return 'what was entered since changed it'
+}
