@@ -1,5 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
 import { gzipSync } from 'node:zlib'
+import { api } from './acts'
 import { expect, test } from './page'
 
 const views = [
@@ -47,9 +49,9 @@ for (const [device, viewport] of [
 ] as const) {
   test.describe(device, () => {
     test.use({ viewport })
-    for (const path of views) {
+    for (const path of [...views, 'the north room']) {
       test(`${path} shows itself, fits the ${device}, and axe finds nothing`, async ({ page }) => {
-        await page.goto(path, { waitUntil: 'networkidle' })
+        await page.goto(path.startsWith('/') ? path : await northRoom(page), { waitUntil: 'networkidle' })
         await expect(page.locator('h1').first()).toBeVisible()
         const spill = await page.evaluate(
           () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
@@ -72,6 +74,12 @@ for (const [device, viewport] of [
   })
 }
 
+/** the address of a place is its own */
+async function northRoom(page: Page): Promise<string> {
+  const places = await api<{ id: string; name: string }[]>(page, '/places')
+  return `/places/${places.find(({ name }) => name === 'North room')!.id}`
+}
+
 test('the cellar theme is as legible', async ({ page }) => {
   await page.goto('/household')
   await page.getByRole('radio', { name: /Cellar, in the dark/ }).click()
@@ -82,6 +90,8 @@ test('the cellar theme is as legible', async ({ page }) => {
     '/larder',
     '/kitchen?lots=N26-1',
     '/evening',
+    '/freezers',
+    await northRoom(page),
     '/count',
     '/year',
     '/first',

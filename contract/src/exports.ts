@@ -15,6 +15,15 @@ export const exportLedger = ofHousehold('export-ledger', {
   answer: { file: 'text/csv' },
 })
 
+const table = <N extends string>(name: N, says: string) =>
+  ofHousehold(`export-${name}`, { method: 'GET', path: `/exports/${name}.csv`, says, answer: { file: 'text/csv' } })
+
+export const exportLarder = table('larder', 'What there is to eat, soonest lost first, with how long it keeps.')
+export const exportRound = table('round', 'The open jobs, as on the round.')
+export const exportYear = table('year', 'Where every gram of each crop went since the season began.')
+export const exportCounts = table('counts', 'Every line of every count of the shelves.')
+export const exportBeds = table('beds', 'What was written down of the beds.')
+
 export const exportReadings = ofHousehold('export-readings', {
   method: 'GET',
   path: '/exports/readings.csv',

@@ -147,9 +147,9 @@ export const householdFile = closed({
       most,
     ),
   ),
-  /** Counts of the shelves, what each line said, and why it was off; files of a time before have none. */
   /** alarms that are not to ring again, by what they are about */
   muted: optional(listOf(closed({ key: textUpTo(400), mutedAt: instant }), most)),
+  /** Counts of the shelves, what each line said, and why it was off; files of a time before have none. */
   counts: optional(
     listOf(
       closed({

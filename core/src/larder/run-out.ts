@@ -23,8 +23,8 @@ export interface PacePrior {
 /** Relative spread of one use's amount that a few alike do not rule out, squared. Judgement. */
 const priorAmountCv2 = 0.15
 const amountPriorUses = 2
-/** A few uses seldom show a line at its most usual: what that adds to the spread of the time, squared, for one. Judgement. */
-const fewUses = 0.4
+/** A few uses seldom show a line at its most usual: what that adds to the spread of the time, squared, where none was counted. Judgement. */
+const fewUses = 1.25
 /** watched so long as this at most for a line that has just begun, weeks */
 const longestDays = 36500
 
@@ -59,7 +59,7 @@ export function runOut(onHand: number, uses: readonly Use[], today: CivilDate, p
   const usesLeft = Math.max(1, onHand / mean)
   const meanDays = (7 * onHand) / weekly
   // how irregularly the last uses come, how much each takes, how well the pace is known, and how it may change by then
-  const known = (1 + cv2) / usesLeft + 1 / shape + (cv2 + fewUses) / (1 + counted)
+  const known = (1 + cv2) / usesLeft + 1 / shape + cv2 / (1 + counted) + fewUses / (1 + counted) ** 2
   const logSd = Math.sqrt(Math.log1p(known))
   // a pace that changes falls off more often than it picks up: the late end is the wide one
   const falls = paceDriftLogSd * Math.min(1, meanDays / 90)

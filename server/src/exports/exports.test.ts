@@ -38,6 +38,39 @@ describe('CSV, read back by csv-parse', () => {
       expect(own.every((e) => !Number.isNaN(Date.parse(e['at']!)))).toBe(true)
     }
   })
+  it('holds the larder, the round, the year, the counts and the beds', async () => {
+    await at.client.post('/larder/stock', {
+      requestId: randomUUID(),
+      lines: [
+        {
+          crop: 'plum',
+          form: 'jarred',
+          source: 'grown',
+          unit: 'jar',
+          pieces: 6,
+          placeId: at.place('Cellar'),
+          name: '=jam',
+        },
+      ],
+    })
+    const table = async (name: string) => {
+      const { status, text } = await file(`${name}.csv`)
+      expect(status).toBe(200)
+      return parse(text, { columns: true }) as Record<string, string>[]
+    }
+    const jam = (await table('larder')).find(({ form }) => form === 'jarred')!
+    expect(jam).toMatchObject({ what: "'=jam", pieces: '6', unit: 'jar' })
+    expect(jam['nine_in_ten_until']! > '2026-12-01').toBe(true)
+    expect((await table('round')).some(({ kind, code }) => kind === 'weigh' && code === 'G26-1')).toBe(true)
+    const garlic = (await table('year')).find(({ crop }) => crop === 'garlic-hardneck')!
+    const g = (name: string) => Number(garlic[name])
+    expect(g('put_up_g')).toBeGreaterThan(0)
+    expect(g('start_g') + g('put_up_g') + g('cooked_g') + g('corrected_g')).toBe(
+      g('eaten_g') + g('given_g') + g('planted_g') + g('fed_g') + g('lost_g') + g('dried_g') + g('left_g'),
+    )
+    expect(await table('counts')).toEqual([])
+    expect(await table('beds')).toEqual([])
+  })
   it('holds the readings of one place, and refuses another', async () => {
     const rows = parse((await file(`readings.csv?place=${at.place('Cellar')}&from=2026-07-10`)).text, {
       columns: true,

@@ -44,3 +44,29 @@ export const calendarKey = async (db: Client, householdId: string) =>
 
 export const setCalendarKey = (db: Client, householdId: string, key: string | null) =>
   db.query('update households set calendar_key = $2 where id = $1', [householdId, key])
+
+/** Every line that was counted, with what the books said then. */
+export const countTable = async (db: Client, householdId: string) =>
+  (
+    await db.query(
+      `select n.begun_at as count_begun_at, c.counted_at, l.code, l.crop, c.expected_g, c.expected_pieces, c.there_g,
+         c.there_pieces, c.typed, c.cause
+       from count_entries c
+       join counts n on n.household_id = c.household_id and n.id = c.count_id
+       join lots l on l.household_id = c.household_id and l.id = c.lot_id
+       where c.household_id = $1 order by n.begun_at, c.counted_at, l.code`,
+      [householdId],
+    )
+  ).rows.map((row: Record<string, unknown>) => ({ ...row, ...isoOf(row, 'count_begun_at', 'counted_at') }))
+
+export const bedTable = async (db: Client, householdId: string) =>
+  (
+    await db.query(
+      `select on_day::text as "on", bed, grows_in, crop, variety, what, value, pieces, weight_g, struck
+       from bed_entries where household_id = $1 order by on_day, recorded_at, id`,
+      [householdId],
+    )
+  ).rows
+
+const isoOf = (row: Record<string, unknown>, ...names: string[]) =>
+  Object.fromEntries(names.map((name) => [name, (row[name] as Date).toISOString()]))

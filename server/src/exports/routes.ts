@@ -2,10 +2,15 @@ import { createHash, randomBytes, timingSafeEqual } from 'node:crypto'
 import {
   calendarFeed,
   endCalendarAddress,
+  exportBeds,
+  exportCounts,
   exportJobs,
+  exportLarder,
   exportLedger,
   exportLots,
   exportReadings,
+  exportRound,
+  exportYear,
   makeCalendarAddress,
   readCalendarAddress,
 } from '@vadose/contract/exports'
@@ -22,7 +27,9 @@ import { placesOf } from '../places'
 import { alarmsView, jobView, mutedKeys } from '../round'
 import type { Server, Visit } from '../serve'
 import { bringHousehold, canonical, canonicalHash, householdFileOf } from './household-file'
-import { calendarKey, ledgerTable, lotTable, readingTable, setCalendarKey } from './queries'
+import { larderView } from '../larder'
+import { yearView } from '../year'
+import { bedTable, calendarKey, countTable, ledgerTable, lotTable, readingTable, setCalendarKey } from './queries'
 
 /** What a spreadsheet takes for the beginning of a formula, full-width signs too. */
 const formula = /^[=+\-@\t\r\n＝＋－＠]/
@@ -51,6 +58,57 @@ export function serveExports(server: Server, pool: Pool): void {
 
   server.household(exportLedger, async (visit, _input, response) =>
     send(response, 'text/csv', 'vadose-ledger.csv', csvOf(await visit.read((db) => ledgerTable(db, visit.id)))),
+  )
+
+  server.household(exportLarder, async (visit, _input, response) => {
+    const { lots } = larderView(await visit.house(), await visit.moves())
+    const rows = lots.map((lot) => ({
+      code: lot.code,
+      what: lot.name ?? lot.crop,
+      form: lot.form,
+      variety: lot.variety,
+      source: lot.source,
+      place: lot.place,
+      pieces: lot.pieces,
+      unit: lot.unit,
+      size: lot.size,
+      weight_g: lot.weightG,
+      brought_on: lot.broughtOn,
+      nine_in_ten_until: lot.keepsUntil,
+      past_its_time_since: lot.overdueSince,
+      lost_in_a_fortnight: lot.lossAvoidedPerKg.toFixed(3),
+      note: lot.note,
+    }))
+    return send(response, 'text/csv', 'vadose-larder.csv', csvOf(rows))
+  })
+
+  server.household(exportRound, async (visit, _input, response) => {
+    const house = await visit.house()
+    const rows = planOf(house).map((planned) => {
+      const { kind, dueOn, title, why, code } = jobView(house, planned)
+      return { due_on: dueOn, kind, title, why, code, place: planned.place?.name ?? null }
+    })
+    return send(response, 'text/csv', 'vadose-round.csv', csvOf(rows))
+  })
+
+  server.household(exportYear, async (visit, _input, response) => {
+    const { reckoning, from } = yearView(await visit.house(), await visit.moves())
+    const rows = reckoning.map(({ causes, ...line }) => ({
+      since: from,
+      ...Object.fromEntries(
+        Object.entries(line).map(([name, value]) => [name.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`), value]),
+      ),
+      lost_to: causes.map(({ cause, weightG }) => `${cause} ${weightG} g`).join('; '),
+    }))
+    return send(response, 'text/csv', 'vadose-year.csv', csvOf(rows))
+  })
+
+  server.household(exportCounts, async (visit, _input, response) =>
+    send(response, 'text/csv', 'vadose-counts.csv', csvOf(await visit.read((db) => countTable(db, visit.id)))),
+  )
+
+  server.household(exportBeds, async (visit, _input, response) =>
+    send(response, 'text/csv', 'vadose-beds.csv', csvOf(await visit.read((db) => bedTable(db, visit.id)))),
   )
 
   server.household(exportReadings, async (visit, { query }, response) => {

@@ -1,1 +1,2 @@
+export { larderView } from './view'
 export { writeStock } from './write'

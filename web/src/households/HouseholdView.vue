@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { exportJobs, exportLedger, exportLots, exportReadings } from '@vadose/contract/exports'
+import {
+  exportBeds,
+  exportCounts,
+  exportJobs,
+  exportLarder,
+  exportLedger,
+  exportLots,
+  exportReadings,
+  exportRound,
+  exportYear,
+} from '@vadose/contract/exports'
 import { useView } from '../view'
 import { listHouseholds } from '@vadose/contract/households'
 import { listPlaces } from '@vadose/contract/places'
@@ -27,6 +37,16 @@ function wear(next: 'paper' | 'cellar') {
   document.documentElement.dataset['theme'] = next
   localStorage.setItem('theme', next)
 }
+/** every list as a spreadsheet reads it */
+const tables = [
+  { of: exportLots, label: 'Lots' },
+  { of: exportLarder, label: 'The larder' },
+  { of: exportRound, label: 'The round' },
+  { of: exportBeds, label: 'Beds' },
+  { of: exportCounts, label: 'Counts' },
+  { of: exportYear, label: 'The year' },
+  { of: exportLedger, label: 'The whole ledger' },
+]
 </script>
 
 <template>
@@ -70,8 +90,7 @@ function wear(next: 'paper' | 'cellar') {
       <h2>Take it with you</h2>
       <div class="row">
         <a class="el-button" :href="linkTo(exportJobs, {})" download>Jobs, as a calendar</a>
-        <a class="el-button" :href="linkTo(exportLots, {})" download>Lots, CSV</a>
-        <a class="el-button" :href="linkTo(exportLedger, {})" download>The whole ledger, CSV</a>
+        <a v-for="t in tables" :key="t.label" class="el-button" :href="linkTo(t.of, {})" download>{{ t.label }}, CSV</a>
       </div>
       <p v-if="places?.length">
         Readings, CSV:
