@@ -84,7 +84,8 @@ function frostComing(house: House, place: PlaceState): Alarm[] {
       ({ cropData }) => normalShare((cropData.keeping.freezesAtC!.value - coldest) / sd) >= frostChance,
     )
     if (struck.length === 0) continue
-    const best = keepsElsewhere(house, struck[0]!).find(({ place: to }) => likeOf(to).frostSafe)
+    // a fridge has no room for a harvest
+    const best = keepsElsewhere(house, struck[0]!).find(({ place: to }) => likeOf(to).frostSafe && to.kind !== 'fridge')
     const codes = codesOf(struck)
     return [
       {
@@ -92,16 +93,24 @@ function frostComing(house: House, place: PlaceState): Alarm[] {
         kind: 'frost',
         on: addDays(house.today, night),
         title: `Frost coming to ${place.name.toLowerCase()}`,
-        says: `Down to about ${degrees(coldest)} ${night === 0 ? 'within a day' : `in ${night + 1} days`}: ${listed(struck)} will not stand it.`,
-        todo: best
-          ? `Carry ${codes.length === 1 ? 'it' : 'them'} to ${best.place.name.toLowerCase()}, or cover with sacks and straw tonight.`
-          : 'Cover with sacks and straw tonight, off the floor.',
+        says: `${frostSays(coldest, Math.max(...struck.map(({ cropData }) => cropData.keeping.freezesAtC!.value)), night)}: ${listed(struck)} will not stand it.`,
+        todo: frostTodo(codes.length, best?.place.name, night),
         place,
         codes,
       },
     ]
   }
   return []
+}
+
+const inDays = (night: number) => (night === 0 ? 'tonight' : night === 1 ? 'tomorrow night' : `in ${night} days`)
+const frostSays = (coldest: number, freezesAt: number, night: number) =>
+  coldest < freezesAt
+    ? `Down to about ${degrees(coldest)} ${inDays(night)}`
+    : `About ${degrees(coldest)} ${inDays(night)}, and it may be colder`
+const frostTodo = (lots: number, to: string | undefined, night: number) => {
+  const cover = `over with sacks and straw, off the floor, ${night === 0 ? 'tonight' : 'before then'}.`
+  return to ? `Carry ${lots === 1 ? 'it' : 'them'} to ${to.toLowerCase()}, or c${cover}` : `C${cover}`
 }
 
 /** What is kept dry, in air that has been damp for days. */
