@@ -42,6 +42,10 @@ const most = 7
 const all = ref(false)
 const shown = computed(() => (all.value || kept.value.length <= most + 1 ? kept.value : heaviest.value.slice(0, most)))
 const heaviest = computed(() => [...kept.value].sort((a, b) => b.weightG - a.weightG))
+/** of what there is room for, where the household said how much that is */
+const roomShare = computed(() =>
+  props.place.holdsKg === null ? undefined : props.lots.reduce((g, l) => g + l.weightG, 0) / 1000 / props.place.holdsKg,
+)
 const drying = computed(() => props.lots.filter((l) => l.stage === 'drying'))
 const kept = computed(() => props.lots.filter((l) => l.stage !== 'drying'))
 function dropped(event: DragEvent) {
@@ -85,6 +89,9 @@ function dropped(event: DragEvent) {
         >never measured<template v-if="fill !== undefined">, {{ Math.round(fill * 100) }} % full</template></span
       >
     </header>
+    <p v-if="roomShare !== undefined" class="room" :class="roomShare > 1 ? 'bad' : 'soft'">
+      {{ roomShare > 1 ? '▲ ' : '' }}{{ Math.round(roomShare * 100) }} % of its {{ weight(place.holdsKg! * 1000) }}
+    </p>
     <div class="lots">
       <button
         v-for="lot in shown"
@@ -153,6 +160,10 @@ header {
 }
 .steps .el-button + .el-button {
   margin-left: 4px;
+}
+.room {
+  font-size: 13.5px;
+  margin: 2px 0 0;
 }
 .lots {
   display: flex;

@@ -67,6 +67,13 @@ async function before(target: Place, moved: string) {
   }
   await order(ids)
 }
+/** what a place's box tells */
+const told = (place: Place) => ({
+  choose,
+  drop,
+  before: (moved: string) => before(place, moved),
+  step: (by: -1 | 1) => step(place, by),
+})
 function step(place: Place, by: -1 | 1) {
   const ids = view.value!.places.map(({ id }) => id)
   const beside = of(place.storey)[of(place.storey).findIndex(({ id }) => id === place.id) + by]
@@ -113,64 +120,24 @@ function drop(code: string, to: string) {
       <div class="house">
         <div v-if="of('roof').length" class="roof">
           <svg viewBox="0 0 100 22" preserveAspectRatio="none" aria-hidden="true"><path d="M0 22 50 1 100 22z" /></svg>
-          <PlaceBox
-            v-for="p in of('roof')"
-            :key="p.id"
-            v-bind="box(p)"
-            @choose="choose"
-            @drop="drop"
-            @before="before(p, $event)"
-            @step="step(p, $event)"
-          />
+          <PlaceBox v-for="p in of('roof')" :key="p.id" v-bind="box(p)" v-on="told(p)" />
         </div>
         <div class="walls">
           <div class="floor">
-            <PlaceBox
-              v-for="p in of('floor')"
-              :key="p.id"
-              v-bind="box(p)"
-              @choose="choose"
-              @drop="drop"
-              @before="before(p, $event)"
-              @step="step(p, $event)"
-            />
+            <PlaceBox v-for="p in of('floor')" :key="p.id" v-bind="box(p)" v-on="told(p)" />
           </div>
           <div v-if="of('side').length" class="side">
-            <PlaceBox
-              v-for="p in of('side')"
-              :key="p.id"
-              v-bind="box(p)"
-              @choose="choose"
-              @drop="drop"
-              @before="before(p, $event)"
-              @step="step(p, $event)"
-            />
+            <PlaceBox v-for="p in of('side')" :key="p.id" v-bind="box(p)" v-on="told(p)" />
           </div>
         </div>
         <div class="under">
-          <PlaceBox
-            v-for="p in of('under')"
-            :key="p.id"
-            v-bind="box(p)"
-            @choose="choose"
-            @drop="drop"
-            @before="before(p, $event)"
-            @step="step(p, $event)"
-          />
+          <PlaceBox v-for="p in of('under')" :key="p.id" v-bind="box(p)" v-on="told(p)" />
           <p v-if="of('under').length === 0" class="soft">
             No cellar, fridge or freezer yet. <RouterLink to="/household">Add one</RouterLink>
           </p>
         </div>
         <div v-if="of('garden').length" class="garden">
-          <PlaceBox
-            v-for="p in of('garden')"
-            :key="p.id"
-            v-bind="box(p)"
-            @choose="choose"
-            @drop="drop"
-            @before="before(p, $event)"
-            @step="step(p, $event)"
-          />
+          <PlaceBox v-for="p in of('garden')" :key="p.id" v-bind="box(p)" v-on="told(p)" />
         </div>
       </div>
     </div>
