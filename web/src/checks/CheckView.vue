@@ -9,12 +9,17 @@ import { useRoute } from 'vue-router'
 import { cropColour, cropOf, lotCrop } from '../almanac'
 import { amount, inUnits, longDate, untilDate, useFrame } from '../households'
 import { SurvivalChart, useAct } from '../lots'
+import FaultSign from './FaultSign.vue'
+import { cautionsFirst } from './signs'
 
 const frame = useFrame()
 const route = useRoute()
 const code = String(route.params['code']).toUpperCase()
 const { answer: lot, failure } = useView(readLot, () => ({ params: { code } }))
 const crop = computed(() => (lot.value ? lotCrop(lot.value) : cropOf('')))
+
+/** said before anything is touched */
+const careful = computed(() => cautionsFirst(crop.value.cautions))
 
 const step = ref<'look' | 'decide' | 'done'>('look')
 const lookedAt = ref(0)
@@ -68,6 +73,9 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
     </p>
 
     <template v-else-if="step === 'look'">
+      <ul v-if="careful.length > 0" class="notice careful" aria-label="Careful">
+        <li v-for="c in careful" :key="c.id">{{ inUnits(c.text) }}</li>
+      </ul>
       <section class="stack">
         <h2>How many did you look at?</h2>
         <div class="count" role="group" aria-label="How many looked at">
@@ -109,6 +117,7 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
         <div class="faults">
           <div v-for="f in crop.faults" :key="f.id" class="fault" :class="{ some: (found.get(f.id) ?? 0) > 0 }">
             <button class="hit" :aria-label="`${f.label}: one more`" @click="more(f.id)">
+              <FaultSign :fault="f.id" />
               <strong>{{ f.label }}</strong>
               <span class="soft">{{ f.signs }}</span>
               <b>{{ found.get(f.id) ?? 0 }}</b>
@@ -138,7 +147,9 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
 
     <template v-else-if="step === 'decide'">
       <section v-for="f in faults" :key="f.id" class="card stack" :class="f.spreads">
-        <p class="soft">{{ found.get(f.id) }} with {{ f.label.toLowerCase() }} · {{ f.cause }}</p>
+        <p class="soft with-sign">
+          <FaultSign :fault="f.id" />{{ found.get(f.id) }} with {{ f.label.toLowerCase() }} · {{ f.cause }}
+        </p>
         <Choices
           :label="`What to do with ${f.label}`"
           :model-value="actionOf(f.id)"
@@ -216,9 +227,21 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
   position: relative;
   display: grid;
 }
+.careful {
+  margin: 0;
+  padding-left: 30px;
+}
+.with-sign {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+.hit svg {
+  grid-row: 1 / 3;
+}
 .hit {
   display: grid;
-  grid-template-columns: 1fr auto;
+  grid-template-columns: auto 1fr auto;
   grid-template-rows: auto 1fr;
   gap: 2px 8px;
   text-align: left;
@@ -231,11 +254,11 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
 }
 .hit .soft {
   margin: 0;
-  grid-column: 1;
+  grid-column: 2;
   font-size: 13px;
 }
 .hit b {
-  grid-column: 2;
+  grid-column: 3;
   grid-row: 1 / 3;
   font: 650 24px var(--font-head);
   color: var(--soft);
