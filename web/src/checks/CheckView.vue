@@ -74,7 +74,7 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
 
     <template v-else-if="step === 'look'">
       <ul v-if="careful.length > 0" class="notice careful" aria-label="Careful">
-        <li v-for="c in careful" :key="c.id">{{ inUnits(c.text) }}</li>
+        <li v-for="(c, i) in careful" :key="c.id"><strong v-if="i === 0">Careful. </strong>{{ inUnits(c.text) }}</li>
       </ul>
       <section class="stack">
         <h2>How many did you look at?</h2>
