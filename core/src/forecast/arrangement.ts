@@ -22,6 +22,8 @@ const fridgeKg = 12
 const kgPerLitre = 0.3
 /** gas counts from this share of the full amount on */
 const gasFrom = 0.2
+/** the heaviest of more are what there is to save */
+const mostLots = 80
 /** small houses are looked at way by way; larger ones by the best of each lot's */
 const allWaysUpTo = 8
 
@@ -65,14 +67,17 @@ export function arrangementProblem(house: House): { problem: ArrangeProblem; pla
     const place = house.place(placeId)
     return places.findIndex(({ id }) => id === place?.id || id === place?.within)
   }
-  const lots = workable(house).filter(
-    (lot) =>
-      lot.stage === 'stored' &&
-      lot.form === 'fresh' &&
-      lot.grown.group !== 'goods' &&
-      lot.weightG >= leastKg * 1000 &&
-      wholeOf(lot.placeId) >= 0,
-  )
+  const lots = workable(house)
+    .filter(
+      (lot) =>
+        lot.stage === 'stored' &&
+        lot.form === 'fresh' &&
+        lot.grown.group !== 'goods' &&
+        lot.weightG >= leastKg * 1000 &&
+        wholeOf(lot.placeId) >= 0,
+    )
+    .sort((a, b) => b.weightG - a.weightG)
+    .slice(0, mostLots)
   const all = lots.length <= allWaysUpTo
   return {
     places,

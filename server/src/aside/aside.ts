@@ -65,7 +65,8 @@ export class Aside {
   async forward(request: Request, response: Response, after?: (request: Request) => Promise<void>): Promise<void> {
     const socketPath = await (this.ready ??= this.start())
     const { method, originalUrl: path, headers } = request
-    const asked = ask({ socketPath, method, path, headers })
+    // a line of its own: one kept open may be shut by a thread that was busy just as it is used again
+    const asked = ask({ socketPath, method, path, headers, agent: false })
     const answered = new Promise<IncomingMessage>((resolve, reject) => {
       asked.on('response', resolve)
       asked.on('error', () => reject(gone()))
