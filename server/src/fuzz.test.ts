@@ -79,7 +79,20 @@ async function fault(client: Client, { name, method, path, type, body, headers }
 it(`answers ${requests} random requests without ever failing, and keeps its books`, async () => {
   const failures: string[] = []
   // most that happens in a house happens to its lots; new households cost most and show least
-  const often = { act: 40, 'bring-in': 15, calculate: 10, clock: 1, 'start-household': 1, 'remove-household': 0 }
+  const often = {
+    act: 40,
+    'bring-in': 15,
+    calculate: 10,
+    clock: 1,
+    'start-household': 1,
+    'remove-household': 0,
+    'add-place': 12,
+    settings: 10,
+    'add-reading': 10,
+    lot: 10,
+    stores: 10,
+    pick: 10,
+  }
   for (let done = 0; done < requests; done += perHouse) {
     const { client, asking } = await house()
     const numRuns = Math.min(perHouse, requests - done)
