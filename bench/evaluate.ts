@@ -1,7 +1,8 @@
 import { scoreClimates, type Building } from './evaluation/climates'
 import { scoreCuring } from './evaluation/curing-lots'
 import { eatingWorlds, windowsHeld } from './evaluation/eating'
-import { scoreHouses, truths, type Truth } from './evaluation/houses'
+import { scoreHouses } from './evaluation/houses'
+import { truths, type Truth } from './evaluation/true-houses'
 import { worlds, type World } from './evaluation/store-worlds'
 import { scoreStores } from './evaluation/stores'
 

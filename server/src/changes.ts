@@ -3,7 +3,8 @@ import type { Duplex } from 'node:stream'
 import type { Logger } from 'pino'
 import { WebSocketServer, type WebSocket } from 'ws'
 import type { Pool } from './database'
-import { householdAt } from './households'
+import { householdAt, revisionsOf } from './households'
+import { isLocal } from './security'
 
 /** How often the households somebody watches are asked whether they changed, ms: any server may have written. */
 const askEveryMs = 600
@@ -48,8 +49,7 @@ export class Changes {
     const [, name] = address.exec((request.url ?? '').split('?')[0]!) ?? []
     const { host, origin } = request.headers
     // as for writes: pages of this very address only
-    const ours =
-      host !== undefined && /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/.test(host) && origin === `http://${host}`
+    const ours = isLocal(host) && origin === `http://${host}`
     const household = name && ours && this.count < mostWatchers ? await householdAt(this.pool, name) : undefined
     if (!household) return refuse(socket, ours ? '404 Not Found' : '403 Forbidden')
     const { id, revision, airRevision } = household
@@ -79,11 +79,7 @@ export class Changes {
 
   private async ask(): Promise<void> {
     try {
-      const { rows } = await this.pool.query<{ id: string } & Revisions>(
-        `select id, revision, air_revision as "airRevision" from households where id = any ($1)`,
-        [[...this.watched.keys()]],
-      )
-      for (const { id, revision, airRevision } of rows) {
+      for (const { id, revision, airRevision } of await revisionsOf(this.pool, [...this.watched.keys()])) {
         const was = this.told.get(id)
         if (was && was.revision === revision && was.airRevision === airRevision) continue
         this.told.set(id, { revision, airRevision })

@@ -32,6 +32,8 @@ export const wasmWorker = helmet.contentSecurityPolicy({
 })
 
 const localNames = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/
+/** Whether a host is this machine, by a name only it has. */
+export const isLocal = (host: string | undefined): boolean => localNames.test(host ?? '')
 
 /**
  * Until there is a sign-in, only pages of this machine may talk to the server: a foreign page that resolves its own
@@ -39,7 +41,7 @@ const localNames = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/
  */
 export function onlyFromHere(request: Request, _response: Response, next: NextFunction): void {
   const host = request.headers.host ?? ''
-  if (!localNames.test(host))
+  if (!isLocal(host))
     return next(new Refusal('forbidden', 'Vadose answers on this machine only: use http://127.0.0.1.'))
   const origin = request.headers.origin
   if (request.method !== 'GET' && request.method !== 'HEAD' && origin !== undefined && origin !== `http://${host}`) {

@@ -3,12 +3,13 @@ import { airSeries, hourMs, type AirSeries } from '../air'
 import { fullGasKg, gasReaching } from '../assumptions'
 import { normalDeviate, stream } from '../chance'
 import { dayOf, isDark, likeOf, placeKinds, weatherC } from '../places'
-import { lifeModel, usualPacking, usualPrior } from '../stores'
+import { usualPacking } from '../stores'
 import type { House } from './house'
-import { agesAhead, cullsOf, keepingOf } from './keeping'
+import { agesAhead } from './lived'
 import type { LotState } from './lot'
 import type { PlaceState } from './place'
 import { workable } from './trouble'
+import { wayLosses } from './way-losses'
 
 /** so far ahead an arrangement looks: from now, months */
 export const arrangedMonths = 6
@@ -34,21 +35,25 @@ const wintersAhead = [
   { z: 1.2, seed: 3 },
 ] as const
 const spellDays = 5
+/** colder than this it does not get in what is called frost-safe, °C */
+const frostSafeC = 0.5
 
 /** A place’s air in one of them: the expected, off by as much as it may be, with the spells of weather that come through. */
 function winterIn(house: House, place: PlaceState, { z, seed }: (typeof wintersAhead)[number]): AirSeries {
-  return house.once(null, `winter ${seed} ${place.id}`, [place.ahead, place.fit], () => {
+  return house.once(null, `winter ${seed} ${place.id}`, [place], () => {
     const { ahead, fit } = place
     const hours = Math.min(ahead.hours, (arrangedMonths + 1) * 31 * 24)
     const next = stream(seed * 7919)
     const stays = Math.exp(-1 / spellDays)
     const inside = Math.min(1, Math.max(0, fit.gain)) / Math.sqrt(1 + fit.lagDays / spellDays)
     const temperature = ahead.temperatureC.slice(0, hours)
+    const safe = likeOf(place).frostSafe
     let spell = 0
     for (let i = 0; i < hours; i++) {
       if (i % 24 === 0) spell = stays * spell + weatherC * Math.sqrt(1 - stays * stays) * normalDeviate(next)
       const at = Math.min(fit.sdC.length - 1, dayOf(ahead.startMs + i * hourMs) - fit.firstDay)
-      temperature[i]! += z * fit.sdC[at]! + inside * spell
+      const t = temperature[i]! + z * fit.sdC[at]! + inside * spell
+      temperature[i] = safe ? Math.max(frostSafeC, t) : t
     }
     return airSeries(ahead.startMs, temperature, ahead.relativeHumidityPct.slice(0, hours))
   })
@@ -97,7 +102,6 @@ function roomOf(place: PlaceState): number | null {
 function lotProblem(house: House, lot: LotState, places: readonly PlaceState[], at: number, all: boolean): ArrangeLot {
   const kg = lot.weightG / 1000
   const kgThen = monthEnds.map((_, m) => kg * (1 - m / (arrangedMonths + eatenAfter)))
-  const { belief } = keepingOf(house, lot)
   const open = usualPacking(lot.cropData) !== 'sack' && lot.history.pack !== 'sack'
   const around = (place: PlaceState) => [0, 1].map((gas) => ({ light: open && !isDark(place), gas }))
   /** by winter, by place: how far each end comes, in calm air and beside what gives off gas */
@@ -106,45 +110,14 @@ function lotProblem(house: House, lot: LotState, places: readonly PlaceState[], 
       agesAhead(house, lot, { ...place, ahead: winterIn(house, place, winter) }, around(place), monthEnds),
     ),
   )
-  /** expected to be lost on a way, of what is still there month by month, kg */
-  const lossIn = (way: readonly number[], by: readonly number[][][]) => {
-    const steps = by[0]!.map((_, end) => {
-      const age = new Float64Array(arrangedMonths + 1)
-      age[0] = by[at]![end]![0]!
-      way.forEach((p, m) => (age[m + 1] = age[m]! + by[p]![end]![m + 1]! - by[p]![end]![m]!))
-      return age
-    })
-    const model = lifeModel(steps, { ...usualPrior, culls: cullsOf(lot) })
-    const weights = belief.weights.length === model.prior.length ? belief.weights : model.prior
-    let [lost, before] = [0, 1]
-    for (let m = 0; m < arrangedMonths; m++) {
-      let sound = 0
-      for (let j = 0; j < weights.length; j++) {
-        if (weights[j]! < 1e-4) continue
-        let rise = 0
-        for (let i = 0; i < model.hazard.length; i++) {
-          rise += (model.hazard[i]![m + 1]! - model.hazard[i]![0]!) * model.counts[i]![j]!
-        }
-        sound += weights[j]! * Math.exp(-rise)
-      }
-      lost += kgThen[m]! * Math.max(0, before - sound)
-      before = sound
-    }
-    return lost
-  }
-  const lossOf = (way: readonly number[], gas: 0 | 1) =>
-    winters.reduce(
-      (sum, by) =>
-        sum +
-        lossIn(
-          way,
-          by.map((ages) => ages[gas]!),
-        ),
-      0,
-    ) / winters.length
+  const calm = winters.map((by) => by.map((ages) => ages[0]!))
+  const gassed = winters.map((by) => by.map((ages) => ages[1]!))
+  const lossOn = wayLosses(house, lot, kgThen, [...calm, ...gassed].flat())
+  const lossOf = (way: readonly number[], by: typeof calm) =>
+    by.reduce((sum, ages) => sum + lossOn(way, at, ages), 0) / by.length
   const staying = (p: number) => Array.from({ length: arrangedMonths }, () => p)
   const gasKg = places.map((_, p) => {
-    const more = Math.max(0, lossOf(staying(p), 1) - lossOf(staying(p), 0))
+    const more = Math.max(0, lossOf(staying(p), gassed) - lossOf(staying(p), calm))
     const sum = kgThen.reduce((a, b) => a + b, 0)
     return kgThen.map((there) => (more * there) / sum)
   })
@@ -154,7 +127,7 @@ function lotProblem(house: House, lot: LotState, places: readonly PlaceState[], 
     at,
   ).map((way) => ({
     ...way,
-    lossKg: lossOf(way.places, 0),
+    lossKg: lossOf(way.places, calm),
   }))
   const { keeping, group } = lot.cropData
   const gives =

@@ -29,7 +29,7 @@ export function conflictsIn(house: House, place: PlaceState): Conflict[] {
   if (place.kind === 'freezer') return []
   const here = workable(house).filter((lot) => lot.placeId === place.id && lot.stage === 'stored')
   if (here.length === 0) return []
-  return house.once(null, `conflicts ${place.id}`, [house.lots, place.ahead, place.mice, place.dark, house.today], () =>
+  return house.once(null, `conflicts ${place.id}`, [house.lots, place, house.today], () =>
     [
       frost(house, place, here),
       gas(house, place, here),

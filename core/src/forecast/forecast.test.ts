@@ -1,12 +1,10 @@
-import load from 'highs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { hourMs } from '../air'
-import { almanacWith, cropById, noChanges } from '../almanac'
+import { cropById } from '../almanac'
 import { addDays, daysBetween, instantOf } from '../households'
-import { draft, type EventDraft, type LotEvent } from '../lots'
-import { arrangementOf, choiceFrom, programmeOf } from '../arrange'
-import { climateFor, notDescribed, type PlaceKind } from '../places'
+import { draft, type EventDraft } from '../lots'
+import { notDescribed } from '../places'
 import { recordOf } from '../readings'
 import {
   bestMoves,
@@ -19,44 +17,12 @@ import {
   movePreview,
   placeState,
   planOf,
-  alarmsOf,
-  arrangementProblem,
-  movedSince,
   stockAhead,
   verdictOn,
   weatherOf,
   type LotState,
-  type PlaceState,
 } from './index'
-
-const almanac = almanacWith(noChanges)
-const household = { id: 'h', timeZone: 'Europe/Vienna', latitudeDeg: 47, altitudeM: 430, seasonStart: '05-01' }
-const climate = climateFor(household.latitudeDeg, household.altitudeM)
-const kinds: PlaceKind[] = ['outdoors', 'veranda', 'room', 'cool-room', 'cellar']
-
-/** Places nobody measured: what is expected of them is what comes. */
-const places = (nowMs: number): PlaceState[] =>
-  kinds.map((kind, walk) =>
-    placeState({ id: kind, name: kind, kind, walk, within: null, retiredOn: null, ...notDescribed }, undefined, null, {
-      climate,
-      nowMs: comingHour(nowMs),
-    }),
-  )
-const at = (date: string, hour = 8) => instantOf(date, hour, household.timeZone)
-
-let nextId = 1
-function lot(code: string, crop: string, events: [string, EventDraft][]): LotState {
-  const ledger = events.map(([on, event]): LotEvent => ({ ...event, atMs: at(on), id: nextId++ }))
-  const identity = { id: code, code, crop, heap: 'sound', fate: 'store', variety: null, bed: null }
-  return lotState({ ...identity, broughtOn: events[0]![0] }, ledger, almanac)
-}
-const stored = (code: string, crop: string, on: string, placeId: string, weightG = 8000, pieces = 80) =>
-  lot(code, crop, [
-    [on, draft('brought-in', { weightG, pieces })],
-    [on, draft('finished', { placeId, details: { pack: cropById(crop).packs[0]!.id } })],
-  ])
-const houseOn = (on: string, lots: LotState[], earlier?: House, nowMs = at(on)) =>
-  new House({ household, places: places(nowMs), lots, almanac, nowMs, rainMm: new Map(), stands: [] }, earlier)
+import { almanac, at, climate, household, houseOn, lot, nextEntry, stored } from './made-up-house'
 
 describe('a lot past its time', () => {
   it('is overdue since the day that was said, until somebody finds it fine', () => {
@@ -195,7 +161,7 @@ describe('a house made from an earlier one', () => {
                     ? draft('moved', { placeId: old.placeId === 'room' ? 'cellar' : 'room' })
                     : undefined
           if (add) {
-            const events = [...old.history.events, { ...add, atMs: at(on), id: nextId++ }]
+            const events = [...old.history.events, { ...add, atMs: at(on), id: nextEntry() }]
             now = now.map((l, i) => (i === which ? lotState(old, events, almanac) : l))
           }
           house = houseOn(on, now, house)
@@ -278,83 +244,5 @@ describe('the weather by the household’s days', () => {
       expect(days.find((day) => day.on === '2026-09-30')?.lowC, timeZone).toBeGreaterThan(9)
       expect(days.find((day) => day.on === '2026-10-02')?.ahead).toBe(true)
     }
-  })
-})
-
-describe('the best arrangement of a house', () => {
-  const highs = load()
-  const arranged = async (lots: LotState[]) => {
-    const house = houseOn('2026-10-02', lots)
-    const { problem, places: open } = arrangementProblem(house)
-    const { Status, Columns } = (await highs).solve(programmeOf(problem))
-    expect(Status).toBe('Optimal')
-    const choice = choiceFrom(problem, Columns as Record<string, { Primal: number }>)
-    const { moves, ...lost } = arrangementOf(problem, choice)
-    return { ...lost, moves: moves.map((move) => ({ ...move, from: open[move.from]!.id, to: open[move.to]!.id })) }
-  }
-  it('carries roots from a warm room to the cellar, and leaves what lies well (common practice, no source)', async () => {
-    const { moves, lostStayingKg, lostArrangedKg } = await arranged([
-      stored('C26-1', 'carrot', '2026-09-30', 'room', 20_000),
-      stored('P26-1', 'potato-maincrop', '2026-09-30', 'cellar', 40_000),
-      stored('Q26-1', 'squash-butternut', '2026-09-30', 'cool-room', 20_000, 12),
-    ])
-    expect(moves.find(({ code }) => code === 'C26-1')).toMatchObject({ from: 'room', to: 'cellar', inMonths: 0 })
-    expect(moves.filter(({ code, inMonths }) => code === 'P26-1' && inMonths === 0)).toEqual([])
-    expect(lostArrangedKg).toBeLessThan(0.87 * lostStayingKg)
-  })
-  it('parts apples and potatoes that lie together', async () => {
-    const { moves } = await arranged([
-      stored('A26-1', 'apple-late', '2026-09-30', 'cellar', 60_000, 400),
-      stored('C26-1', 'carrot', '2026-09-30', 'cellar', 25_000),
-    ])
-    expect(moves.length).toBeGreaterThan(0)
-  })
-})
-
-describe('why a date moved since last week', () => {
-  const began = '2026-10-10'
-  const now = '2026-11-20'
-  const looked = (bad: number): LotState =>
-    lot('P26-1', 'potato-maincrop', [
-      [began, draft('brought-in', { weightG: 30_000, pieces: 200 })],
-      [began, draft('finished', { placeId: 'cellar', details: { pack: 'sack' } })],
-      ['2026-11-18', draft('checked', { details: { lookedAt: 60, bad, lotSize: 200 } })],
-    ])
-  it('is nothing where nobody touched it and the air came as expected', () => {
-    const untouched = stored('P26-1', 'potato-maincrop', began, 'cellar', 30_000, 200)
-    expect(movedSince(houseOn(now, [untouched]), untouched)).toBeNull()
-  })
-  it('is the look that found bad ones, or none', () => {
-    const bad = looked(12)
-    const worse = movedSince(houseOn(now, [bad]), bad)!
-    expect(worse.days).toBeLessThan(-3)
-    expect(worse.says).toBe('the look of 18 November found 12 of 60 bad')
-    const alarm = alarmsOf(houseOn(now, [bad])).find(({ kind }) => kind === 'worse')
-    expect(alarm).toMatchObject({ codes: ['P26-1'], on: now })
-    const fine = looked(0)
-    const better = movedSince(houseOn(now, [fine]), fine)
-    expect(better === null || better.days > 0).toBe(true)
-    expect(alarmsOf(houseOn(now, [fine])).filter(({ kind }) => kind === 'worse')).toEqual([])
-  })
-  it('is the place it was carried to', () => {
-    const carried = lot('C26-1', 'carrot', [
-      [began, draft('brought-in', { weightG: 10_000 })],
-      [began, draft('finished', { placeId: 'cellar', details: { pack: 'damp-sand' } })],
-      ['2026-11-18', draft('moved', { placeId: 'room' })],
-    ])
-    const moved = movedSince(houseOn(now, [carried]), carried)!
-    expect(moved.days).toBeLessThan(0)
-    expect(moved.says).toBe('it was carried to room')
-  })
-})
-
-describe('alarms', () => {
-  it('ring for frost where it is tender and not where it is frost-safe', () => {
-    const squash = stored('Q26-1', 'squash-butternut', '2027-01-05', 'veranda', 12_000, 6)
-    const [frost] = alarmsOf(houseOn('2027-01-12', [squash]))
-    expect(frost).toMatchObject({ kind: 'frost', codes: ['Q26-1'] })
-    expect(frost!.todo).toMatch(/^Carry it to/)
-    const inside = stored('Q26-1', 'squash-butternut', '2027-01-05', 'room', 12_000, 6)
-    expect(alarmsOf(houseOn('2027-01-12', [inside]))).toEqual([])
   })
 })

@@ -20,17 +20,16 @@ import {
   usualPacking,
   usualPrior,
   type End,
-  type Exposure,
   type KeepingForecast,
   type LifeModel,
   type LifePrior,
   type LotBelief,
-  type Packing,
 } from '../stores'
 import type { House } from './house'
 import { lotState, type LotState } from './lot'
-import { livedThrough, lotAir, lotAirThen } from './lot-air'
-import { horizonDays, settledFrom, type PlaceState } from './place'
+import { lived, packingOf } from './lived'
+import { lotAir } from './lot-air'
+import { horizonDays, type PlaceState } from './place'
 
 export interface LotKeeping {
   startMs: number
@@ -48,27 +47,6 @@ export interface LotKeeping {
   goThroughAll: boolean
   /** its time is over, and nobody has looked since: when it was, as it was said after the last look */
   overdue: Spread | undefined
-}
-
-interface Lived extends Exposure {
-  startMs: number
-}
-
-/** What a lot's settled days have added up to, continued from where it stood. */
-function lived(house: House, lot: LotState, startMs: number): Lived {
-  const through = livedThrough(house, lot)
-  const days = Math.max(0, Math.floor((settledFrom(house.comingHourMs) - startMs) / dayMs))
-  const known = house.once<{ of: Exposure | undefined }>(lot, 'lived', [through, startMs, lot.cropData], () => ({
-    of: undefined,
-  }))
-  if (!known.of || known.of.days < days) {
-    const fromMs = startMs + (known.of?.days ?? 0) * dayMs
-    known.of = exposureOver(lot.cropData, lotAirThen(house, lot, fromMs, startMs + days * dayMs), known.of)
-  }
-  // a clock that was set back has lived less than was reckoned
-  return known.of.days > days
-    ? { startMs, ...exposureOver(lot.cropData, lotAirThen(house, lot, startMs, startMs + days * dayMs)) }
-    : { startMs, ...known.of }
 }
 
 /** What was set apart as hurt has many that go early. */
@@ -119,7 +97,7 @@ const isClosed = ({ form, grown }: LotState): boolean =>
 export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): LotKeeping {
   const { history, cropData } = lot
   const place = elsewhere ?? house.placeOf(lot)
-  const packing = (history.pack ?? usualPacking(cropData)) as Packing
+  const packing = packingOf(lot)
   const around = house.around(lot, elsewhere ?? house.place(lot.placeId), packing)
   return house.once(
     lot,
@@ -173,33 +151,6 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
     },
   )
 }
-
-/**
- * How far each end of a stored lot has come by now, and would after each of some stretches of days in a place.
- * @param around what lies round it, once or several times over: the air is reckoned once
- */
-export function agesAhead(
-  house: House,
-  lot: LotState,
-  place: PlaceState,
-  around: readonly { light: boolean; gas: number }[],
-  daysAhead: readonly number[],
-): number[][][] {
-  const { history, cropData } = lot
-  const startMs = Math.floor((history.storedAtMs ?? history.broughtAtMs) / hourMs) * hourMs
-  const before = lived(house, lot, startMs)
-  const settledMs = startMs + before.days * dayMs
-  const hours = (daysAhead.at(-1)! + 4) * 24
-  const exposure = exposureOver(cropData, lotAir(house, lot, settledMs, hours, place), before)
-  const today = Math.max(0, Math.floor((house.nowMs - startMs) / dayMs))
-  return around.map((one) =>
-    agesOf(cropData, exposure, packingOf(lot), one).ages.map((age) =>
-      [0, ...daysAhead].map((days) => age[Math.min(age.length - 1, today + days)]!),
-    ),
-  )
-}
-
-const packingOf = ({ history, cropData }: LotState) => (history.pack ?? usualPacking(cropData)) as Packing
 
 /** Day of the calendar for a day of a lot's life. */
 export const keepingDate = (house: House, keeping: LotKeeping, day: number): CivilDate =>

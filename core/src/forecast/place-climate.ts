@@ -3,7 +3,7 @@ import type { Crop } from '../almanac'
 import { timeLeftLogSd } from '../assumptions'
 import { normalQuantile, normalShare, type Spread } from '../chance'
 import { daysBetween } from '../households'
-import { airKindOf, dayOf, placeFit } from '../places'
+import { airKindOf, dayOf, likeOf, placeFit } from '../places'
 import { agesByDay, ends, paceSlopePerC, usualPacking, type Packing } from '../stores'
 import type { House } from './house'
 import { keepsUntil, meanAhead, spreadAheadC } from './keeping'
@@ -28,9 +28,11 @@ const stillC = 0.5
 
 /** The twelve months to come in a place: mean air and how sure, and the nights that freeze in there. */
 export const climateAhead = (house: House, place: PlaceState): MonthAhead[] =>
-  house.once(null, `climate ${place.id}`, [place.ahead, place.fit, house.today], () => {
+  house.once(null, `climate ${place.id}`, [place, house.today], () => {
     const { ahead, fit, kind } = place
     const by = new Map<string, { t: number; rh: number; n: number; sdC: number; sdKPa: number; frost: number }>()
+    // what the household calls frost-safe is not guessed to freeze: only its own thermometer says otherwise
+    const safe = likeOf(place).frostSafe && place.measuredAtMs === null
     const nightSd = kind === 'outdoors' ? nightC : Math.hypot(stillC, nightC * Math.max(0, fit.gain))
     for (let day = 0; (day + 1) * 24 <= ahead.hours; day++) {
       const startMs = ahead.startMs + day * 24 * hourMs
@@ -50,7 +52,7 @@ export const climateAhead = (house: House, place: PlaceState): MonthAhead[] =>
       sum.n++
       sum.sdC += fit.sdC[at]!
       sum.sdKPa += fit.sdKPa[at]!
-      sum.frost += below(0, coldest, Math.hypot(fit.sdC[at]!, nightSd))
+      if (!safe) sum.frost += below(0, coldest, Math.hypot(fit.sdC[at]!, nightSd))
     }
     return [...by].map(([month, { t, rh, n, sdC, sdKPa, frost }]) => {
       const [meanC, meanPct] = [t / n, rh / n]

@@ -2,7 +2,8 @@ import { recentAirMemoryDays } from '../assumptions'
 import { airSeries, hourMs, saturationVapourPressureKPa, type AirSeries } from '../air'
 import { dayMs } from '../households'
 import { outdoorNormal, type Climate } from './climate'
-import { dayOf, type DailyAir, type PlaceFit } from './fit'
+import { dayOf, type DailyAir } from './daily'
+import { type PlaceFit } from './fit'
 import { placeKinds, type PlaceKind } from './kinds'
 
 const hoursADay = 24

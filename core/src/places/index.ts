@@ -1,4 +1,5 @@
 export * from './climate'
+export * from './daily'
 export * from './fit'
 export * from './forecast'
 export * from './kinds'

@@ -77,11 +77,47 @@ function withKinds(kinds: readonly LotKind[], rows: readonly Row[]): LifeModel {
 /** Ageing and sprouting of the whole lot are its common clock: how alike its pieces are is learnt. */
 const clockEnds: readonly string[] = ['rot', 'sprouting']
 
-/** The life of a lot whose ends have come so far by each day (see agesByDay). */
-export function lifeModel(ages: Float64Array[], prior: LifePrior = usualPrior): LifeModel {
-  const comes = (age: Float64Array) => age[age.length - 1] !== 0
-  const hurtGo = comes(ages[ends.indexOf('early rot')]!)
-  const kinds = deviates.flatMap((z, i) =>
+/** How a hazard rises with the age of its end, and how much it counts in each state. */
+interface Law {
+  name: string
+  /** number of its end */
+  end: number
+  shape: number
+  hazard: (age: number) => number
+  counts: (kind: LotKind) => number
+}
+
+/** @param comes whether an end comes at all, by its number */
+function lawsOf(comes: (end: number) => boolean): Law[] {
+  return ends.flatMap((name, end): Law[] => {
+    const shape = endShape[name]
+    if (name === 'early rot') {
+      const gone = (age: number) => -Math.expm1(-Math.LN2 * age)
+      return [{ name, end, shape, hazard: gone, counts: (kind) => -Math.log1p(-kind.culls) }]
+    }
+    const clock = clockEnds.includes(name) && comes(end)
+    const hazard = (age: number) => Math.LN2 * age ** shape
+    const law: Law = { name, end, shape, hazard, counts: (kind) => (clock && kind.unlike ? 0 : kind.scale ** -shape) }
+    if (!clock) return [law]
+    // both kinds have lost a tenth at the same age, which is what books and households speak of
+    const flat = shape * unlikeShape
+    const stretch = Math.LN2 * tenthAge(shape) ** (shape - flat)
+    return [
+      law,
+      {
+        name,
+        end,
+        shape: flat,
+        hazard: (age) => stretch * age ** flat,
+        counts: (kind) => (kind.unlike ? kind.scale ** -flat : 0),
+      },
+    ]
+  })
+}
+
+/** The states a lot may be in. */
+function kindsOf(hurtGo: boolean, prior: LifePrior): LotKind[] {
+  return deviates.flatMap((z, i) =>
     (hurtGo ? cullShares[prior.culls] : [[0, 1] as const]).flatMap(([culls, believed]) =>
       // what lies dry in a jar ages as one
       (hurtGo ? [false, true] : [false]).map((unlike) => ({
@@ -92,27 +128,38 @@ export function lifeModel(ages: Float64Array[], prior: LifePrior = usualPrior): 
       })),
     ),
   )
-  // an end that never comes is the row of noughts it was given
-  const hazardOf = (age: Float64Array, h: (age: number) => number) =>
-    comes(age) ? age.map((a) => (a > 0 ? h(a) : 0)) : age
-  const rows = ends.flatMap((name, i): Row[] => {
-    const age = ages[i]!
-    const shape = endShape[name]
-    if (name === 'early rot') {
-      const gone = (a: number) => -Math.expm1(-Math.LN2 * a)
-      return [{ name, shape, hazard: hazardOf(age, gone), counts: (kind) => -Math.log1p(-kind.culls) }]
-    }
-    const alike = hazardOf(age, (a) => Math.LN2 * a ** shape)
-    const clock = clockEnds.includes(name) && comes(age)
-    const row: Row = { name, shape, hazard: alike, counts: (kind) => (clock && kind.unlike ? 0 : kind.scale ** -shape) }
-    if (!clock) return [row]
-    // both kinds have lost a tenth at the same age, which is what books and households speak of
-    const flat = shape * unlikeShape
-    const hazard = hazardOf(age, (a) => Math.LN2 * tenthAge(shape) ** (shape - flat) * a ** flat)
-    return [row, { name, shape: flat, hazard, counts: (kind) => (kind.unlike ? kind.scale ** -flat : 0) }]
-  })
-  return withKinds(kinds, rows)
 }
+
+/** The life of a lot whose ends have come so far by each day (see agesByDay). */
+export function lifeModel(ages: Float64Array[], prior: LifePrior = usualPrior): LifeModel {
+  const comes = (end: number) => ages[end]!.at(-1) !== 0
+  const rows = lawsOf(comes).map(({ end, hazard, ...law }): Row => {
+    const age = ages[end]!
+    // an end that never comes is the row of noughts it was given
+    return { ...law, hazard: comes(end) ? age.map((a) => (a > 0 ? hazard(a) : 0)) : age }
+  })
+  return withKinds(kindsOf(comes(ends.indexOf('early rot')), prior), rows)
+}
+
+/** A lot's life without the days: for whoever tries many paths of one lot. */
+export interface LifeLaws {
+  /** belief in each state before anybody has looked, summing to 1 */
+  prior: Float64Array
+  laws: { end: number; hazard: (age: number) => number; counts: Float64Array }[]
+}
+
+/** @param comes which ends come on any of the paths, by number */
+export function lifeLaws(comes: readonly boolean[], prior: LifePrior = usualPrior): LifeLaws {
+  const kinds = kindsOf(comes[ends.indexOf('early rot')]!, prior)
+  const total = kinds.reduce((sum, { belief }) => sum + belief, 0)
+  return {
+    prior: Float64Array.from(kinds, ({ belief }) => belief / total),
+    laws: lawsOf((end) => comes[end]!)
+      .filter(({ end }) => comes[end])
+      .map(({ end, hazard, counts }) => ({ end, hazard, counts: Float64Array.from(kinds, counts) })),
+  }
+}
+
 /** Age at which a tenth has gone. */
 const tenthAge = (shape: number) => (-Math.log(0.9) / Math.LN2) ** (1 / shape)
 

@@ -77,6 +77,15 @@ export const lockAddresses = (db: Client) => db.query(`select pg_advisory_xact_l
 export const lockHousehold = async (db: Client, id: string) =>
   (await db.query<HouseholdRow>(`select ${columns} from households where id = $1 for no key update`, [id])).rows[0]
 
+/** How often each household has changed, its ledger and its air. */
+export const revisionsOf = async (db: Pool | Client, ids: readonly string[]) =>
+  (
+    await db.query<Pick<HouseholdRow, 'id' | 'revision' | 'airRevision'>>(
+      `select id, revision, air_revision as "airRevision" from households where id = any ($1)`,
+      [ids],
+    )
+  ).rows
+
 export const setPracticeNow = (db: Client, id: string, now: Date) =>
   db.query('update households set practice_now = $2, revision = revision + 1 where id = $1', [id, now])
 

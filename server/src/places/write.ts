@@ -65,7 +65,8 @@ export async function writePlace(db: Client, household: HouseholdRow, place: New
     simulated: practiceNow !== null && !whole,
     within: whole?.id ?? null,
   })
-  const said = describe(notDescribed, place)
+  // a shelf is as its room is, but for what there is room for on it
+  const said = describe(whole ? { ...whole, litres: null, holdsKg: null } : notDescribed, place)
   if (Object.values(said).some((value) => value !== null)) {
     await setPlace(db, household.id, id, { name, kind: whole?.kind ?? place.kind, ...said })
   }

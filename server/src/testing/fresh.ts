@@ -5,6 +5,7 @@ import { pino } from 'pino'
 import { afterAll, beforeAll } from 'vitest'
 import { makeApp } from '../app'
 import { Aside } from '../aside/aside'
+import { Changes } from '../changes'
 import { openPool, type Pool } from '../database'
 import { freshDatabase, type FreshDatabase } from './database'
 
@@ -35,6 +36,8 @@ export async function serveOver(database: FreshDatabase): Promise<Served> {
   const log = pino({ level: 'silent' })
   const aside = new Aside(`${programs}/aside-worker.js`, database.url, true)
   const server: Server = createServer(makeApp({ pool, aside, webRoot, programs, log, strict: true }))
+  const changes = new Changes(pool, log)
+  changes.attach(server)
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
   return {
@@ -42,6 +45,7 @@ export async function serveOver(database: FreshDatabase): Promise<Served> {
     url: database.ownerUrl,
     client: () => new Client(base),
     close: async () => {
+      changes.end()
       await new Promise((resolve) => {
         server.close(resolve)
         server.closeAllConnections()

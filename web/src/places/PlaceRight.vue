@@ -2,7 +2,7 @@
 import { addPlace, changePlace, joinPlace, retirePlace, type PlaceView } from '@vadose/contract/places'
 import type { PlaceKind } from '@vadose/core/places'
 import { ElButton, ElInput } from 'element-plus'
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { useAttempt } from '../households'
 import { Choices, NumberField, Pick } from '../kit'
 import { write } from '../view'
@@ -31,6 +31,7 @@ const like = reactive(
 const storey = ref<PlaceView['storey'] | undefined>(props.place.storey)
 const cold = computed(() => kind.value === 'freezer' || kind.value === 'fridge')
 const room = ref(String((cold.value ? props.place.litres : props.place.holdsKg) ?? ''))
+watch(cold, () => (room.value = ''))
 const roomTyped = computed(() => (room.value.trim() === '' ? null : Number(room.value.replace(',', '.'))))
 const storeyOptions: { id: PlaceView['storey']; label: string }[] = [
   { id: 'roof', label: 'under the roof' },
