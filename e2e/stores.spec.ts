@@ -90,3 +90,46 @@ test('the best arrangement is found in a worker, and its moves are taken one by 
   await expect(card.getByText('carried')).toBeVisible()
   expect((await api<LotView>(page, `/lots/${code}`)).place).toBe('Cellar')
 })
+
+test('places are put in order by arrows and by dragging, each on its storey; how full one is stands beside it', async ({
+  page,
+}) => {
+  await startHousehold(page, 'Arranged House')
+  await bringIn(page, 'Carrot', '30')
+  const names = () =>
+    page.locator('[data-place]').evaluateAll((all) => all.map((one) => (one as HTMLElement).dataset['place']))
+  await page.goto('/stores')
+  await page.getByRole('button', { name: 'Arrange the places' }).click()
+  const before = await names()
+  expect(before.indexOf('Kitchen')).toBeLessThan(before.indexOf('North room'))
+  // by keyboard
+  await page.getByRole('button', { name: 'North room earlier' }).focus()
+  await page.keyboard.press('Enter')
+  await expect
+    .poll(names)
+    .toEqual(['North room', 'Kitchen', ...before.filter((n) => n !== 'North room' && n !== 'Kitchen')])
+  // by hand: the veranda goes before the kitchen, onto a floor of the house
+  await page.locator('[data-place="Veranda"] header').dragTo(page.locator('[data-place="Kitchen"]'))
+  await expect.poll(async () => (await names()).slice(0, 3)).toEqual(['North room', 'Veranda', 'Kitchen'])
+  const places = await api<{ name: string; storey: string }[]>(page, '/places')
+  expect(places.find(({ name }) => name === 'Veranda')!.storey).toBe('floor')
+  await page.getByRole('button', { name: 'Put right Cellar' }).click()
+  await page.getByLabel('Kilos there is room for in Cellar').fill('20')
+  await page.getByRole('button', { name: 'Put right', exact: true }).last().click()
+  await expect(page.locator('[data-place="Cellar"]')).toContainText('▲ 150 % of its 20.0 kg')
+  await page.getByRole('button', { name: 'Done arranging' }).click()
+  await expect(page.getByRole('button', { name: 'North room earlier' })).toHaveCount(0)
+})
+
+test('a lot says why its date moved since last week', async ({ page }) => {
+  await startHousehold(page, 'Moved House')
+  const code = await bringIn(page, 'Carrot', '20')
+  await page.goto('/')
+  await pass(page, 'Next week')
+  await pass(page, 'Next week')
+  await page.request.post(apiOf(page, `/lots/${code}/acts`), {
+    data: { requestId: randomUUID(), act: 'move', placeId: await idOf(page, 'Kitchen') },
+  })
+  await page.goto(`/lots/${code}`)
+  await expect(page.getByText(/days sooner than was said a week ago: it was carried to kitchen/)).toBeVisible()
+})

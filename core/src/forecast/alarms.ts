@@ -4,9 +4,10 @@ import { beliefAfterChecks } from '../checks'
 import { addDays, dayAsOf, dayMs, daysBetween, type CivilDate } from '../households'
 import { likeOf, placeKinds } from '../places'
 import { hoursOf } from '../readings'
-import { keepingForecast } from '../stores'
+import { closedPackings, keepingForecast } from '../stores'
 import type { House } from './house'
 import { keepingDate, keepingOf, keepsElsewhere } from './keeping'
+import { packingOf } from './lived'
 import type { LotState } from './lot'
 import type { PlaceState } from './place'
 import { troubleOf, workable } from './trouble'
@@ -113,6 +114,10 @@ const frostTodo = (lots: number, to: string | undefined, night: number) => {
   return to ? `Carry ${lots === 1 ? 'it' : 'them'} to ${to.toLowerCase()}, or c${cover}` : `C${cover}`
 }
 
+/** Kept dry, and open to the air: what is in a closed jar feels none of it. */
+const feelsDamp = (lot: LotState) =>
+  lot.cropData.keeping.keptDry && ['fresh', 'dried'].includes(lot.form) && !closedPackings.includes(packingOf(lot))
+
 /** What is kept dry, in air that has been damp for days. */
 function dampFor(house: House, place: PlaceState): Alarm[] {
   if (place.measuredAtMs === null) return []
@@ -120,9 +125,7 @@ function dampFor(house: House, place: PlaceState): Alarm[] {
   const last = past.mouldExcessPct.subarray(Math.max(0, past.hours - dampWatch))
   const damp = last.reduce((n, excess) => n + (excess > 0 ? 1 : 0), 0)
   if (damp < dampHours) return []
-  const dry = lotsIn(house, place).filter(
-    ({ stage, cropData }) => stage === 'drying' || (stage === 'stored' && cropData.keeping.keptDry !== undefined),
-  )
+  const dry = lotsIn(house, place).filter((lot) => lot.stage === 'drying' || (lot.stage === 'stored' && feelsDamp(lot)))
   if (dry.length === 0) return []
   const codes = codesOf(dry)
   return [

@@ -64,7 +64,9 @@ const monthName = (month: string) =>
   new Intl.DateTimeFormat('en-GB', { month: 'long', timeZone: 'UTC' }).format(new Date(`${month}-15T00:00:00Z`))
 
 function gas(house: House, place: PlaceState, here: readonly LotState[]): Conflict[] {
-  const givers = here.filter(({ cropData }) => ['some', 'much'].includes(cropData.keeping.ethyleneGiven.value))
+  const givers = here.filter(
+    ({ form, cropData }) => form === 'fresh' && ['some', 'much'].includes(cropData.keeping.ethyleneGiven.value),
+  )
   if (givers.length === 0) return []
   const felt = here.filter(
     (lot) =>
@@ -115,7 +117,7 @@ function vermin(place: PlaceState, here: readonly LotState[]): Conflict[] {
 }
 
 function smell(here: readonly LotState[]): Conflict[] {
-  const strong = here.filter(({ cropData }) => cropData.keeping.smell !== undefined)
+  const strong = here.filter(({ form, cropData }) => form === 'fresh' && cropData.keeping.smell !== undefined)
   const taken = here.filter(({ cropData, form }) => ['orchard', 'stone'].includes(cropData.group) && form === 'fresh')
   if (strong.length === 0) return []
   return [{ kind: 'smell', says: `${listed(taken)} take on the smell of ${listed(strong)}`, codes: codesOf(taken) }]

@@ -51,21 +51,19 @@ function atOnce(seen: readonly Observed[], noise: { stray: number; hour: number 
   return { level: cov[0]![0]! * q[0]! + cov[0]![1]! * q[1]!, gain: cov[1]![0]! * q[0]! + cov[1]![1]! * q[1]!, cov }
 }
 
-const readings = fc
-  .uniqueArray(fc.integer({ min: 0, max: days - 1 }), { minLength: 1, maxLength: 12 })
-  .chain((on) =>
-    fc.tuple(
-      ...on
-        .sort((a, b) => a - b)
-        .map((d) =>
-          fc.record({
-            d: fc.constant(d),
-            y: fc.double({ min: -5, max: 25, noNaN: true }),
-            hours: fc.integer({ min: 1, max: 8 }),
-          }),
-        ),
-    ),
-  )
+const readings = fc.uniqueArray(fc.integer({ min: 0, max: days - 1 }), { minLength: 1, maxLength: 12 }).chain((on) =>
+  fc.tuple(
+    ...on
+      .sort((a, b) => a - b)
+      .map((d) =>
+        fc.record({
+          d: fc.constant(d),
+          y: fc.double({ min: -5, max: 25, noNaN: true }),
+          hours: fc.integer({ min: 1, max: 8 }),
+        }),
+      ),
+  ),
+)
 
 describe('level and gain behind a wall', () => {
   it('day by day, are what generalised least squares finds at once', () => {

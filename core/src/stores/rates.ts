@@ -220,7 +220,7 @@ export function agesAtPace(
 const cullsAge = 0.06
 
 /** Packings that shut out the air of the place. */
-const closedPackings: readonly Packing[] = ['jar', 'bag']
+export const closedPackings: readonly Packing[] = ['jar', 'bag']
 /** How damp the air in a closed bag of fresh produce is, %. Common practice says 95 and more. */
 const bagHumidityPct = 96
 

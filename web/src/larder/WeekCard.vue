@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { listRecipes } from '@vadose/contract/kitchen'
 import type { LarderView } from '@vadose/contract/larder'
-import { potWays } from '@vadose/core/larder'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
-import { cropColour, cropOf, lotName } from '../almanac'
+import { cropColour, lotName } from '../almanac'
 import { sentence } from '../households'
 import { useView } from '../view'
+import { dishesFor } from './pots'
 import { weekdayOf, weight } from '../households'
 
 /** Seven days of pots that save what would be lost. */
@@ -14,21 +14,7 @@ const props = defineProps<{ view: LarderView }>()
 const { answer: recipes } = useView(listRecipes)
 /** how often other dishes were asked for */
 const turn = ref(0)
-const pots = computed(() => {
-  const cooked = new Set<string>()
-  return props.view.week.pots.flatMap((pot) => {
-    const lot = props.view.lots.find(({ code }) => code === pot.code)
-    if (!lot) return []
-    // what was cooked already is eaten as it is
-    const ways = lot.name ? [] : potWays(cropOf(lot.crop), recipes.value ?? [])
-    // no dish twice in a week, where there is another
-    const from = turn.value % Math.max(1, ways.length)
-    const inTurn = [...ways.slice(from), ...ways.slice(0, from)]
-    const dish = inTurn.find((way) => !cooked.has(way)) ?? inTurn[0]
-    if (dish) cooked.add(dish)
-    return [{ ...pot, lot, ways, dish }]
-  })
-})
+const pots = computed(() => dishesFor(props.view, recipes.value ?? [], turn.value))
 const more = computed(() => pots.value.some(({ ways }) => ways.length > 1))
 const most = computed(() => Math.max(1, ...pots.value.map(({ savesG }) => savesG)))
 </script>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PlaceClimate } from '@vadose/contract/stores'
 import { cropColour } from '../almanac'
-import { monthOf } from '../households'
+import { comfortWords } from './comfort'
 
 /** Who is happy here, and when: a bar of months for each crop, hatched where it will do, hollow where it loses. */
 const props = defineProps<{ view: PlaceClimate }>()
@@ -11,21 +11,7 @@ const kinds = [
   { id: 'loses', says: 'loses by it', css: 'loses' },
 ] as const
 const cssOf = (comfort: string) => kinds.find(({ id }) => id === comfort)!.css
-/** “well to December, then it will do”: the same in words */
-function inWords(months: readonly string[]): string {
-  const runs: { kind: string; last: number }[] = []
-  months.forEach((kind, i) => {
-    const run = runs.at(-1)
-    if (run?.kind === kind) run.last = i
-    else runs.push({ kind, last: i })
-  })
-  if (runs.length === 1) return `${runs[0]!.kind} all year`
-  const to = (i: number) => monthOf(`${props.view.months[i]!.month}-15`)
-  return runs
-    .slice(0, 2)
-    .map(({ kind, last }, i) => (i === 0 ? `${kind} to ${to(last)}` : `then ${kind}`))
-    .join(', ')
-}
+const inWords = (comforts: readonly string[]) => comfortWords(comforts, props.view.months)
 </script>
 
 <template>

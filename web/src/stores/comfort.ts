@@ -1,0 +1,16 @@
+import { monthOf } from '../households'
+
+/** “well to Dec, then will do”: a row of months in words. */
+export function comfortWords(comforts: readonly string[], months: readonly { month: string }[]): string {
+  const runs: { kind: string; last: number }[] = []
+  comforts.forEach((kind, i) => {
+    const run = runs.at(-1)
+    if (run?.kind === kind) run.last = i
+    else runs.push({ kind, last: i })
+  })
+  const [first, next] = runs
+  if (!first) return ''
+  return next
+    ? `${first.kind} to ${monthOf(`${months[first.last]!.month}-15`)}, then ${next.kind}`
+    : `${first.kind} all year`
+}
