@@ -57,7 +57,7 @@ function houseOf(lots: number): House {
     }
     return lotState({ ...identity, broughtOn: '2026-09-10' }, events, almanac)
   })
-  return new House({ household, places, lots: made, almanac, nowMs, rainMm: new Map(), stands: [] })
+  return new House({ household, places, lots: made, almanac, nowMs, rainMm: new Map(), stands: [], lessons: [] })
 }
 
 const seconds = (since: number) => (performance.now() - since) / 1000

@@ -1,6 +1,7 @@
 import { scoreClimates, type Building } from './evaluation/climates'
 import { scoreCuring } from './evaluation/curing-lots'
 import { eatingWorlds, windowsHeld } from './evaluation/eating'
+import { scoreLearning } from './evaluation/learning'
 import { scoreHouses } from './evaluation/houses'
 import { truths, type Truth } from './evaluation/true-houses'
 import { worlds, type World } from './evaluation/store-worlds'
@@ -44,6 +45,37 @@ for (const world of Object.keys(worlds) as World[]) {
   )
 }
 row('wanted', 'as many', '', '', '≥ 30 own, ≥ 0', '70–90')
+
+const learning = Math.round(lots / 10)
+console.log(
+  `\nA lot’s nine-in-ten day before anybody has looked, in ${learning} houses a row: by the books, and after three winters’ looks at two varieties\n`,
+)
+row(
+  'world, varieties and houses differ by',
+  'books miss, %',
+  'learnt miss, %',
+  'books in, %',
+  'learnt in, %',
+  'right order, %',
+)
+rule(6)
+for (const [world, differ] of [
+  ['own', 0],
+  ['own', 0.35],
+  ['twice', 0.35],
+  ['half', 0.35],
+  ['flat', 0.35],
+] as const) {
+  const score = scoreLearning(world, learning, differ)
+  row(
+    `${worlds[world]}, ± ${f(100 * differ, 0)} %`,
+    f(score.missNewPct, 1),
+    f(score.missLearntPct, 1),
+    f(score.coveredNewPct, 1),
+    f(score.coveredLearntPct, 1),
+    differ ? f(score.rightOrderPct, 0) : '',
+  )
+}
 
 console.log(`\nWhen a line runs out: ${lots} lines a kind of use; share of 8-in-10 windows that hold the day, %\n`)
 row('use', 'wanted', 'after 2 weeks', '4 weeks', '10 weeks')

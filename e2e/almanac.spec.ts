@@ -1,4 +1,6 @@
-import { expect, test } from './page'
+import { randomUUID } from 'node:crypto'
+import { api } from './acts'
+import { apiOf, expect, test } from './page'
 import { startHousehold } from './story'
 
 test('a crop is found by any of its names or by what is in the hand', async ({ page }) => {
@@ -92,4 +94,36 @@ test('whom to ask stands beside the cautions once the household has said', async
     'href',
     'https://food.example.org',
   )
+})
+
+test('what a household says of a variety moves the date of its lot, which says so', async ({ page }) => {
+  await startHousehold(page, 'Variety House')
+  const places = await api<{ id: string; name: string }[]>(page, '/places')
+  const made = await page.request.post(apiOf(page, '/harvests'), {
+    data: {
+      requestId: randomUUID(),
+      crop: 'beetroot',
+      variety: 'Lindle Red',
+      harvestedOn: '2026-07-12',
+      totalG: 6000,
+      heaps: [{ heap: 'sound', weightG: 6000, placeId: places.find(({ name }) => name === 'Cellar')!.id }],
+    },
+  })
+  expect(made.status()).toBe(201)
+  const [{ code }] = await api<[{ code: string }]>(page, '/lots')
+  const until = async () =>
+    (await api<{ keeping: { nineInTenUntil: { p50: string } } }>(page, `/lots/${code}`)).keeping.nineInTenUntil.p50
+  const before = await until()
+  await page.goto('/almanac/beetroot')
+  await expect(page.getByText('Looks at lots that are gone teach how long it really keeps here')).toBeVisible()
+  const keeps = page.getByRole('radiogroup', { name: 'How Lindle Red keeps' })
+  await keeps.getByRole('radio', { name: 'usual' }).focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(keeps.getByRole('radio', { name: 'longer' })).toBeChecked()
+  await expect.poll(until).not.toBe(before)
+  expect((await until()) > before).toBe(true)
+  await page.goto(`/lots/${code}`)
+  await expect(page.getByText(/Lindle Red keeps .*longer here|Lindle Red keeps half as long again here/)).toBeVisible()
+  await page.getByRole('link', { name: 'as you said' }).click()
+  await expect(keeps.getByRole('radio', { name: 'longer' })).toBeChecked()
 })

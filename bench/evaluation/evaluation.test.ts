@@ -3,6 +3,7 @@ import { scoreClimates } from './climates'
 import { scoreCuring } from './curing-lots'
 import { eatingWorlds, windowsHeld } from './eating'
 import { scoreHouses } from './houses'
+import { scoreLearning } from './learning'
 import { scoreStores } from './stores'
 
 // small runs of what `npm run evaluate` prints in full; bounds leave room for the chance of fewer lots
@@ -38,6 +39,18 @@ describe.each(['own', 'culls', 'twice', 'flat'] as const)(
     })
   },
 )
+
+describe('what looks at two varieties over three winters teach', () => {
+  it.each(['own', 'twice'] as const)(
+    'makes the next lots’ dates no worse, and tells the longer one, world “%s”',
+    (world) => {
+      const score = scoreLearning(world, 20, 0.35)
+      expect(score.missLearntPct).toBeLessThan(score.missNewPct)
+      expect(score.coveredLearntPct).toBeGreaterThanOrEqual(score.coveredNewPct - 5)
+      expect(score.rightOrderPct).toBeGreaterThan(75)
+    },
+  )
+})
 
 describe('windows of running out', () => {
   it.each(Object.keys(eatingWorlds).flatMap((name) => [2, 4, 10].map((weeks) => [name, weeks] as const)))(

@@ -2,7 +2,7 @@ import { airSeries } from '@vadose/core/air'
 import { cropById } from '@vadose/core/almanac'
 import { normalDeviate, stream } from '@vadose/core/chance'
 import { drawFailures, drawState } from '@vadose/core/checks'
-import { keepingForecast, lotLife, runningShare, spreadPerWeek, type LifeModel } from '@vadose/core/stores'
+import { agesByDay, keepingForecast, lifeModel, runningShare, spreadPerWeek, type LifeModel } from '@vadose/core/stores'
 
 /** What is true of stores in a world; the belief knows nothing of it. */
 export const worlds = {
@@ -21,6 +21,8 @@ const crops = ['garlic-hardneck', 'onion-storing', 'potato-maincrop', 'apple-lat
 
 /** A store and the model that is looked at it with. */
 export interface WorldStore {
+  /** how far each end has come, by day, and the model those make */
+  ages: Float64Array[]
   model: LifeModel
   bookSpread: number
   /** day each piece fails by itself, and whether it runs then */
@@ -79,7 +81,8 @@ export function worldStore(world: World, seed: number): WorldStore {
     Float64Array.from({ length: hours }, (_, i) => wander(i)),
     new Float64Array(hours).fill(damp),
   )
-  const { model } = lotLife(crop, air, pack)
+  const { ages } = agesByDay(crop, air, pack)
+  const model = lifeModel(ages)
   const failsOn = failures(world, model, spreadPerWeek[pack], pieces, next)
   // what rots runs to its neighbours, what sprouts does not; what goes in the first weeks has rotted
   const runs = Uint8Array.from(failsOn, (day) =>
@@ -90,6 +93,7 @@ export function worldStore(world: World, seed: number): WorldStore {
   while (days < 240 && gone(days) < 0.5) days++
   const differs = world === 'spread' ? [0.3, 2.5][Number(next() < 0.5)]! : 1
   return {
+    ages,
     model,
     failsOn,
     runs,

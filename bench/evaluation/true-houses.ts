@@ -127,7 +127,10 @@ export function build(seed: number): Built {
     const kind = next() < 0.15 ? kinds[1 + Math.floor(next() * 5)]! : likely[Math.floor(next() * likely.length)]!
     return storedLot(`L${i}`, crop, kind, Math.round(6000 + 24_000 * next()))
   })
-  return { house: new House({ household, places, lots, almanac, nowMs, rainMm: new Map(), stands: [] }), air }
+  return {
+    house: new House({ household, places, lots, almanac, nowMs, rainMm: new Map(), stands: [], lessons: [] }),
+    air,
+  }
 }
 
 /** roots go into sand, as people do */

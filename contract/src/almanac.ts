@@ -8,9 +8,12 @@ import {
   listOf,
   none,
   number,
+  nullable,
+  oneOf,
   optional,
   pairOf,
   saying,
+  spreadOf,
   textUpTo,
   words,
   type Static,
@@ -45,6 +48,7 @@ export const almanacChanges = closed({
   overrides: listOf(closed({ crop: words, path: words, value: either([number, pairOf(number)]), why: words })),
   choices: listOf(closed({ crop: words, topic: words, choice: words })),
   own: listOf(Unknown()),
+  varieties: listOf(closed({ crop: words, variety: words, keeps: oneOf('shorter', 'longer') })),
 })
 export type AlmanacChangesView = Static<typeof almanacChanges>
 
@@ -71,6 +75,41 @@ export const setChoice = ofHousehold('set-choice', {
   body: choice,
   answer: almanacChanges,
   stale: allViews,
+})
+
+/** How a variety keeps among the rest of its crop, as the household says; `usual` takes that back. */
+export const varietyKeeps = closed({ crop: cropId, variety: saying(60), keeps: oneOf('shorter', 'usual', 'longer') })
+export type VarietyKeeps = Static<typeof varietyKeeps>
+
+export const setVariety = ofHousehold('set-variety', {
+  method: 'PUT',
+  path: '/almanac/variety',
+  says: 'How a variety keeps among the rest of its crop, as the household says.',
+  body: varietyKeeps,
+  answer: almanacChanges,
+  stale: allViews,
+})
+
+/** What looks at lots that are gone have taught: as times the life the books give it, from so many lots of so many years. */
+const learnt = { times: spreadOf(number), lots: number, years: number }
+export const learntView = closed({
+  /** whatever the variety */
+  house: nullable(closed(learnt)),
+  varieties: listOf(
+    closed({ variety: words, keeps: oneOf('shorter', 'usual', 'longer'), learnt: nullable(closed(learnt)) }),
+  ),
+  /** beyond what is true of the whole house */
+  places: listOf(closed({ place: words, ...learnt })),
+  /** two varieties that differ for all the looks say, and how many times as long the longer one keeps */
+  outlasts: listOf(closed({ longer: words, shorter: words, times: spreadOf(number) })),
+})
+export type LearntView = Static<typeof learntView>
+
+export const readLearnt = ofHousehold('learnt', {
+  method: 'GET',
+  path: '/almanac/crops/:crop/learnt',
+  says: 'What the household’s looks over the years have taught about a crop, by variety and place.',
+  answer: learntView,
 })
 
 export const addOwnCrop = ofHousehold('add-own-crop', {

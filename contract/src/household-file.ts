@@ -62,6 +62,7 @@ export const householdFile = closed({
     ),
     choices: listOf(closed({ crop: words, topic: textUpTo(60), choice: textUpTo(60) })),
     own: listOf(closed({ id: words, data: details })),
+    varieties: optional(listOf(closed({ crop: words, variety: saying(60), keeps: oneOf('shorter', 'longer') }))),
   }),
   places: listOf(
     closed({

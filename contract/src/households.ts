@@ -128,7 +128,7 @@ export const lotViews = [
 ] as const
 /** Everything that is worked out from air as well. */
 export const airViews = [...lotViews, 'places', 'weather', 'climate', 'thermometers', 'arrangement'] as const
-export const allViews = [...airViews, 'last-harvests', 'marked-beds', 'picks', 'almanac'] as const
+export const allViews = [...airViews, 'last-harvests', 'marked-beds', 'picks', 'almanac', 'learnt'] as const
 
 export const changeSettings = ofHousehold('settings', {
   method: 'PUT',

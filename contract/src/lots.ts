@@ -115,6 +115,8 @@ export const keepingView = closed({
   weightLossPctPerMonth: number,
   soundNow: number,
   nextCheckOn: civilDate,
+  /** its dates stand on so many times the books' life, as this house has learnt from lots that are gone, or says of the variety */
+  learnt: nullable(closed({ times: number, variety: nullable(words), lots: number, years: number })),
   lookAt: number,
 })
 export type KeepingView = Static<typeof keepingView>

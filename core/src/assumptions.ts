@@ -127,6 +127,23 @@ export const homeToleranceFactor = 2
 /** Log standard deviation of a lot's life against the forecast, before anybody has looked. */
 export const lotLifeLogSd = 0.28
 
+/**
+ * What sets one lot's life apart from another's, as shares of the variance between lots: the house's own ground and hands,
+ * the variety, and what is not known of the place; the rest is the lot's own and its year's. Judgement: varieties of one
+ * crop differ by more than one variety does from year to year.
+ */
+export const lifeVariance = { house: 0.25, variety: 0.35, place: 0.15 } as const
+
+/**
+ * How much longer or shorter a variety keeps than its crop usually does, where the household says so, and what of the
+ * variance between varieties is left then. Keeping and early apples or onions: common practice, no source.
+ */
+export const varietyKeeps = { shorter: 0.7, usual: 1, longer: 1.4 } as const
+export const varietySaidVariance = 0.5
+
+/** Further off than so many standard deviations, a lot speaks the softer the further: a wet sack teaches little of its variety. */
+export const lessonOutlierSd = 1.5
+
 /** Days over which the recent air of a place gives way to what the season usually brings. */
 export const recentAirMemoryDays = 10
 
@@ -225,15 +242,26 @@ export const cullShares: Record<'usual' | 'many', readonly (readonly [share: num
 }
 
 /** However much looks have taught, the time a lot has left is not the model's: log standard deviation. */
-export const timeLeftLogSd = 0.28
+export const timeLeftLogSd = 0.27
 
 /** Share of lots whose life is nothing like the forecast, and how much wider it spreads then. */
 export const strangeLots = 0.25
 export const strangeSd = 2.5
 
-/** Share of lots whose pieces are less alike than usual, and by how much: a factor on the shape of ageing and sprouting. */
-export const unlikeLots = 0.3
-export const unlikeShape = 0.42
+/**
+ * Share of lots whose pieces are less alike than usual, and by how much: a factor on the shape of ageing and sprouting.
+ * Wide enough that after three looks the band holds the day where pieces go one by one all winter, too.
+ */
+export const unlikeLots = 0.44
+export const unlikeShape = 0.3
+
+/**
+ * Where drying out would end a lot first: how many lots are shut in better than their packing says, a lid on the crate or
+ * a sheet over it, and how much slower those dry. Few enough to move no date before a look finds firm what should have
+ * withered. Judgement.
+ */
+export const shutLots = 0.08
+export const shutDrying = 0.15
 
 /**
  * Share of a lot sound at the geometric middle of a handbook's storage life: the book says how long a lot stays good to

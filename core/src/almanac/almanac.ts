@@ -12,9 +12,17 @@ export interface AlmanacChanges {
   choices: { crop: string; topic: string; choice: string }[]
   /** crops of its own */
   own: CropData[]
+  /** what it says of a variety: it keeps shorter or longer than its crop usually does */
+  varieties: VarietySaid[]
 }
 
-export const noChanges: AlmanacChanges = { overrides: [], choices: [], own: [] }
+export interface VarietySaid {
+  crop: string
+  variety: string
+  keeps: 'shorter' | 'longer'
+}
+
+export const noChanges: AlmanacChanges = { overrides: [], choices: [], own: [], varieties: [] }
 
 /** A number of a crop's file that a household may set, found by walking the file. */
 export interface Settable {

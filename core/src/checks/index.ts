@@ -1,4 +1,5 @@
 export * from './check-size'
+export * from './lessons'
 export * from './next-check'
 export * from './next-look'
 export * from './posterior'

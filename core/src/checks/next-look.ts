@@ -41,7 +41,8 @@ export function nextLookInDays(
     nextCheckInDays(model, belief, nowDay, pieces, spread),
     daysUntilLost(model, belief, nowDay, lookBeforeLost),
   )
-  const early = cullsCome(model) ? firstLookDays[looks] : undefined
+  // whoever looked late for the first time has seen what the weeks before would have shown
+  const early = cullsCome(model) ? firstLookDays.find((day, i) => i >= looks && day > nowDay) : undefined
   return early === undefined ? believed : Math.min(believed, Math.max(1, Math.round(early - nowDay)))
 }
 

@@ -29,7 +29,7 @@ function logged(kind: PlaceKind, temperatureC: (hour: number) => number, humidit
   )
 }
 const rings = (place: ReturnType<typeof logged>, lots: LotState[] = []) =>
-  alarmsOf(new House({ household, places: [place], lots, almanac, nowMs, rainMm: new Map(), stands: [] }))
+  alarmsOf(new House({ household, places: [place], lots, almanac, nowMs, rainMm: new Map(), stands: [], lessons: [] }))
 const kinds = (...asked: Parameters<typeof rings>) => rings(...asked).map(({ kind }) => kind)
 
 describe('damp', () => {

@@ -12,7 +12,7 @@ function said(place: string, lots: LotState[], like: Partial<Described> = {}, da
   const plain = houseOn(day, lots)
   const places = plain.places.map((one) => (one.id === place ? { ...one, ...notDescribed, ...like } : one))
   const { household, almanac, nowMs } = plain
-  const house = new House({ household, places, lots, almanac, nowMs, rainMm: new Map(), stands: [] })
+  const house = new House({ household, places, lots, almanac, nowMs, rainMm: new Map(), stands: [], lessons: [] })
   return conflictsIn(house, house.place(place)!)
 }
 const kinds = (found: ReturnType<typeof said>, code: string) =>

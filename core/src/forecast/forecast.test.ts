@@ -21,6 +21,7 @@ import {
   verdictOn,
   weatherOf,
   type LotState,
+  keepingOf,
 } from './index'
 import { almanac, at, climate, household, houseOn, lot, nextEntry, stored } from './made-up-house'
 
@@ -187,12 +188,30 @@ describe('a house made from an earlier one', () => {
       place.id === 'cellar' ? placeState(place, record, before.nowMs - 1, moment, 1) : place,
     )
     const after = new House(
-      { household, places: measured, lots, almanac, nowMs: before.nowMs, rainMm: new Map(), stands: [] },
+      { household, places: measured, lots, almanac, nowMs: before.nowMs, rainMm: new Map(), stands: [], lessons: [] },
       before,
     )
     const until = (house: House, code: string) => keepsUntil(house, house.lot(code)!).nineInTenUntil
     expect(until(after, 'G26-1')).toEqual(until(before, 'G26-1'))
     expect(until(after, 'R26-1').p50 > until(before, 'R26-1').p50).toBe(true)
+  })
+  it('a look that finds firm what should have withered weeks ago is believed, and asks for the next in weeks', () => {
+    const beets = (bad: number) =>
+      lot('R26-1', 'beetroot', [
+        ['2026-10-01', draft('brought-in', { weightG: 9000, pieces: 60 })],
+        ['2026-10-01', draft('finished', { placeId: 'cellar', details: { pack: 'box' } })],
+        ['2026-12-10', draft('checked', { details: { lookedAt: 40, bad, lotSize: 60 } })],
+      ])
+    const before = houseOn(
+      '2026-10-02',
+      [beets(0)].map((one) => ({ ...one, history: { ...one.history, checks: [] } })),
+    )
+    expect(keepsUntil(before, before.lot('R26-1')!).nineInTenUntil.p50 < '2026-10-25').toBe(true)
+    const firm = houseOn('2026-12-10', [beets(0)])
+    expect(keepsUntil(firm, firm.lot('R26-1')!).nineInTenUntil.p50 > '2027-01-10').toBe(true)
+    expect(keepingOf(firm, firm.lot('R26-1')!).nextCheckInDays).toBeGreaterThan(20)
+    const limp = houseOn('2026-12-10', [beets(20)])
+    expect(keepsUntil(limp, limp.lot('R26-1')!).nineInTenUntil.p50).toBe('2026-12-10')
   })
   it('one bruised apple gases nothing; a crate in a shut cellar does', () => {
     const carrots = stored('R26-1', 'carrot', '2026-10-01', 'cellar')
@@ -238,6 +257,7 @@ describe('the weather by the household’s days', () => {
         nowMs,
         rainMm: new Map(),
         stands: [],
+        lessons: [],
       }
       const days = weatherOf(new House(facts), 3)
       expect(days.find((day) => day.on === '2026-10-01')?.lowC, timeZone).toBeCloseTo(-9, 5)

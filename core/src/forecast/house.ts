@@ -2,6 +2,7 @@ import { hourMs } from '../air'
 import { fullGasKg, gasReaching } from '../assumptions'
 import type { Almanac } from '../almanac'
 import type { Stand } from '../beds'
+import type { Lesson } from '../checks'
 import { civilDateOf, instantOf, type CivilDate } from '../households'
 import { climateFor, isDark, placeKinds, type Climate } from '../places'
 import type { LotState } from './lot'
@@ -27,6 +28,8 @@ export interface HouseFacts {
   rainMm: ReadonlyMap<string, number>
   /** what grows, or grew, in the beds */
   stands: readonly Stand[]
+  /** what lots that are gone have taught */
+  lessons: readonly Lesson[]
 }
 
 const gasSteps = 20
@@ -48,6 +51,7 @@ export class House {
   readonly climate: Climate
   readonly rainMm: ReadonlyMap<string, number>
   readonly stands: readonly Stand[]
+  readonly lessons: readonly Lesson[]
   /** start of the household's today, ms */
   readonly dayStartMs: number
   /** changes when the past of any place does */
@@ -65,6 +69,7 @@ export class House {
     this.nowMs = facts.nowMs
     this.rainMm = facts.rainMm
     this.stands = facts.stands
+    this.lessons = facts.lessons
     this.today = civilDateOf(facts.nowMs, facts.household.timeZone)
     this.dayStartMs =
       earlier?.today === this.today ? earlier.dayStartMs : instantOf(this.today, 0, facts.household.timeZone)

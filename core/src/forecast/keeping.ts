@@ -2,8 +2,8 @@ import { hourMs } from '../air'
 import type { Spread } from '../chance'
 import { mapSpread } from '../chance'
 import type { Crop } from '../almanac'
-import { asksForAll, beliefAfterChecks, checkSize, nextLookInDays, type Check } from '../checks'
-import { draft, type LotHistory } from '../lots'
+import { asksForAll, beliefAfterChecks, checkSize, nextLookInDays } from '../checks'
+import { draft } from '../lots'
 import { dayMs, type CivilDate } from '../households'
 import { dayOf } from '../places'
 import {
@@ -13,21 +13,20 @@ import {
   keepingForecast,
   lifeModel,
   paceSlopePerC,
-  runs,
   spreadPerWeek,
   stand,
   survivalCurve,
   usualPacking,
-  usualPrior,
   type End,
   type KeepingForecast,
   type LifeModel,
-  type LifePrior,
   type LotBelief,
 } from '../stores'
 import type { House } from './house'
 import { lotState, type LotState } from './lot'
 import { lived, packingOf } from './lived'
+import { lifePriorOf } from './learnt'
+import { looksSince } from './looks'
 import { lotAir } from './lot-air'
 import { horizonDays, type PlaceState } from './place'
 
@@ -49,34 +48,9 @@ export interface LotKeeping {
   overdue: Spread | undefined
 }
 
-/** What was set apart as hurt has many that go early. */
-const hurtHeaps = ['nicked', 'bruised', 'diseased']
-export const cullsOf = ({ heap }: LotState): LifePrior['culls'] => (hurtHeaps.includes(heap) ? 'many' : 'usual')
-
 /** What not knowing a place's air to come does to the pace of life there. */
 const airLogSd = (house: House, crop: Crop, place: PlaceState | undefined): number =>
   place ? spreadAheadC(house, place) * paceSlopePerC(crop, meanAhead(house, place).temperatureC) : 0
-
-/** A look as it speaks: each find by its cause, what only looks bad left out. */
-function lookOf(crop: Crop, { lookedAt, bad, lotSize, faults }: LotHistory['checks'][number]): Omit<Check, 'day'> {
-  const size = lotSize === undefined ? {} : { lotSize }
-  const known = faults.flatMap(({ fault, pieces, action }) => {
-    const data = crop.faults.find(({ id }) => id === fault)
-    const kept = data?.actions.find(({ id }) => id === action)?.becomes === 'kept'
-    return data ? [{ pieces, ends: data.ends, kept }] : []
-  })
-  const sum = (of: typeof known) => of.reduce((total, { pieces }) => total + pieces, 0)
-  // of a crop that was another one then, only how many is known
-  if (sum(known) !== bad) return { lookedAt, bad, ...size }
-  const real = known.filter(({ ends }) => ends !== 'none')
-  return {
-    lookedAt,
-    bad: sum(real),
-    running: sum(real.filter(({ ends }) => runs.has(ends))),
-    kept: sum(real.filter(({ kept }) => kept)),
-    ...size,
-  }
-}
 
 /** whoever looked knows what lies there for so long, whatever the forecast thought of it, days. Judgement. */
 const knownForDays = 7
@@ -102,7 +76,16 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
   return house.once(
     lot,
     `keeping ${elsewhere?.id ?? ''}`,
-    [lot, place?.ahead, house.epochs, house.today, elsewhere && house.comingHourMs, around.gas, around.light],
+    [
+      lot,
+      place?.ahead,
+      house.epochs,
+      house.today,
+      house.lessons,
+      elsewhere && house.comingHourMs,
+      around.gas,
+      around.light,
+    ],
     () => {
       const beganMs = history.storedAtMs ?? history.broughtAtMs
       const startMs = Math.floor(beganMs / hourMs) * hourMs
@@ -110,13 +93,11 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
       const settledMs = startMs + before.days * dayMs
       const exposure = exposureOver(cropData, lotAir(house, lot, settledMs, horizonDays * 24, place), before)
       const { ages, lossPct } = agesOf(cropData, exposure, packing, around)
-      const model = lifeModel(ages, { ...usualPrior, culls: cullsOf(lot) })
+      const model = lifeModel(ages, lifePriorOf(house, lot, place?.id ?? null))
       // to be carried elsewhere is to be carried there now: the forecast is the one the move itself will make
       const asOfMs = Math.max(elsewhere ? house.nowMs : house.dayStartMs, history.lastAtMs)
       const nowDay = Math.max(0, (asOfMs - beganMs) / dayMs)
-      const checks = history.checks
-        .filter((check) => check.atMs >= beganMs)
-        .map((check) => ({ day: (check.atMs - beganMs) / dayMs, ...lookOf(cropData, check) }))
+      const checks = looksSince(lot, beganMs)
       const spread = spreadPerWeek[packing]
       const belief = beliefAfterChecks(model, checks, nowDay, spread)
       const counted = lot.form === 'fresh' && history.unit !== null ? null : lot.pieces

@@ -37,4 +37,7 @@ export const stored = (code: string, crop: string, on: string, placeId: string, 
     [on, draft('finished', { placeId, details: { pack: cropById(crop).packs[0]!.id } })],
   ])
 export const houseOn = (on: string, lots: LotState[], earlier?: House, nowMs = at(on)) =>
-  new House({ household, places: places(nowMs), lots, almanac, nowMs, rainMm: new Map(), stands: [] }, earlier)
+  new House(
+    { household, places: places(nowMs), lots, almanac, nowMs, rainMm: new Map(), stands: [], lessons: [] },
+    earlier,
+  )

@@ -58,6 +58,7 @@ const factsOf = (house: House) => ({
   nowMs: house.nowMs,
   rainMm: house.rainMm,
   stands: house.stands,
+  lessons: house.lessons,
 })
 
 /** The house with what was known of its air then: of the places the lot has been in. */

@@ -1,5 +1,6 @@
-import { ends, lifeLaws, usualPrior } from '../stores'
-import { cullsOf, keepingOf } from './keeping'
+import { ends, lifeLaws } from '../stores'
+import { keepingOf } from './keeping'
+import { lifePriorOf } from './learnt'
 import type { House } from './house'
 import type { LotState } from './lot'
 
@@ -16,8 +17,9 @@ const leastWeight = 1e-4
  */
 export function wayLosses(house: House, lot: LotState, kgThen: readonly number[], seen: readonly AgesIn[]) {
   const comes = ends.map((_, end) => seen.some((ages) => ages[end]!.at(-1)! > 0))
-  const { prior, laws } = lifeLaws(comes, { ...usualPrior, culls: cullsOf(lot) })
-  const believed = keepingOf(house, lot).belief.weights
+  const { belief, model } = keepingOf(house, lot)
+  const { prior, laws } = lifeLaws(comes, model.driesFirst, lifePriorOf(house, lot, house.placeOf(lot)?.id ?? null))
+  const believed = belief.weights
   const all = believed.length === prior.length ? believed : prior
   const states = [...all.keys()].filter((j) => all[j]! >= leastWeight)
   const total = states.reduce((sum, j) => sum + all[j]!, 0)

@@ -1,4 +1,13 @@
-import { cullShares, lotLifeLogSd, strangeLots, strangeSd, unlikeLots, unlikeShape } from '../assumptions'
+import {
+  cullShares,
+  lotLifeLogSd,
+  shutDrying,
+  shutLots,
+  strangeLots,
+  strangeSd,
+  unlikeLots,
+  unlikeShape,
+} from '../assumptions'
 import type { Spread } from '../chance'
 import { endShape, ends, type End } from './rates'
 
@@ -23,6 +32,8 @@ export interface LifeModel {
   counts: Float64Array[]
   /** the state of a usual lot */
   usual: number
+  /** drying out would end it first: it may be shut in better than its packing says */
+  driesFirst: boolean
 }
 
 /** What is thought of a lot before anybody has looked: by crop, variety, place and heap. */
@@ -49,6 +60,8 @@ interface LotKind {
   culls: number
   /** its pieces are less alike than the usual lot's */
   unlike: boolean
+  /** it dries far slower than its packing says */
+  shut: boolean
   belief: number
 }
 
@@ -60,7 +73,7 @@ interface Row {
   counts: (kind: LotKind) => number
 }
 
-function withKinds(kinds: readonly LotKind[], rows: readonly Row[]): LifeModel {
+function withKinds(kinds: readonly LotKind[], rows: readonly Row[], driesFirst = false): LifeModel {
   const total = kinds.reduce((sum, { belief }) => sum + belief, 0)
   return {
     days: rows[0]!.hazard.length - 1,
@@ -71,6 +84,7 @@ function withKinds(kinds: readonly LotKind[], rows: readonly Row[]): LifeModel {
     prior: Float64Array.from(kinds, ({ belief }) => belief / total),
     counts: rows.map(({ counts }) => Float64Array.from(kinds, counts)),
     usual: kinds.reduce((best, kind, j) => (kind.belief > kinds[best]!.belief ? j : best), 0),
+    driesFirst,
   }
 }
 
@@ -95,6 +109,10 @@ function lawsOf(comes: (end: number) => boolean): Law[] {
       const gone = (age: number) => -Math.expm1(-Math.LN2 * age)
       return [{ name, end, shape, hazard: gone, counts: (kind) => -Math.log1p(-kind.culls) }]
     }
+    if (name === 'drying out') {
+      const counts = (kind: LotKind) => (kind.scale / (kind.shut ? shutDrying : 1)) ** -shape
+      return [{ name, end, shape, hazard: (age) => Math.LN2 * age ** shape, counts }]
+    }
     const clock = clockEnds.includes(name) && comes(end)
     const hazard = (age: number) => Math.LN2 * age ** shape
     const law: Law = { name, end, shape, hazard, counts: (kind) => (clock && kind.unlike ? 0 : kind.scale ** -shape) }
@@ -116,18 +134,28 @@ function lawsOf(comes: (end: number) => boolean): Law[] {
 }
 
 /** The states a lot may be in. */
-function kindsOf(hurtGo: boolean, prior: LifePrior): LotKind[] {
+function kindsOf(hurtGo: boolean, driesFirst: boolean, prior: LifePrior): LotKind[] {
   return deviates.flatMap((z, i) =>
     (hurtGo ? cullShares[prior.culls] : [[0, 1] as const]).flatMap(([culls, believed]) =>
       // what lies dry in a jar ages as one
-      (hurtGo ? [false, true] : [false]).map((unlike) => ({
-        scale: Math.exp(prior.logMean + z * prior.logSd),
-        culls,
-        unlike,
-        belief: density[i]! * believed * (unlike ? unlikeLots : 1 - unlikeLots),
-      })),
+      (hurtGo ? [false, true] : [false]).flatMap((unlike) =>
+        (driesFirst ? [false, true] : [false]).map((shut) => ({
+          scale: Math.exp(prior.logMean + z * prior.logSd),
+          culls,
+          unlike,
+          shut,
+          belief: density[i]! * believed * (unlike ? unlikeLots : 1 - unlikeLots) * (shut ? shutLots : 1 - shutLots),
+        })),
+      ),
     ),
   )
+}
+
+const dryingOut = ends.indexOf('drying out')
+/** Whether drying out would be the first of a lot's common ends. */
+const driesFirst = (ages: readonly Float64Array[]): boolean => {
+  const last = ages.map((age) => age.at(-1)!)
+  return clockEnds.every((name) => last[dryingOut]! > last[ends.indexOf(name as End)]!)
 }
 
 /** The life of a lot whose ends have come so far by each day (see agesByDay). */
@@ -138,7 +166,8 @@ export function lifeModel(ages: Float64Array[], prior: LifePrior = usualPrior): 
     // an end that never comes is the row of noughts it was given
     return { ...law, hazard: comes(end) ? age.map((a) => (a > 0 ? hazard(a) : 0)) : age }
   })
-  return withKinds(kindsOf(comes(ends.indexOf('early rot')), prior), rows)
+  const first = driesFirst(ages)
+  return withKinds(kindsOf(comes(ends.indexOf('early rot')), first, prior), rows, first)
 }
 
 /** A lot's life without the days: for whoever tries many paths of one lot. */
@@ -148,9 +177,12 @@ export interface LifeLaws {
   laws: { end: number; hazard: (age: number) => number; counts: Float64Array }[]
 }
 
-/** @param comes which ends come on any of the paths, by number */
-export function lifeLaws(comes: readonly boolean[], prior: LifePrior = usualPrior): LifeLaws {
-  const kinds = kindsOf(comes[ends.indexOf('early rot')]!, prior)
+/**
+ * @param comes which ends come on any of the paths, by number
+ * @param dries drying out would end it first where it is
+ */
+export function lifeLaws(comes: readonly boolean[], dries: boolean, prior: LifePrior = usualPrior): LifeLaws {
+  const kinds = kindsOf(comes[ends.indexOf('early rot')]!, dries, prior)
   const total = kinds.reduce((sum, { belief }) => sum + belief, 0)
   return {
     prior: Float64Array.from(kinds, ({ belief }) => belief / total),
@@ -184,7 +216,13 @@ export function lifeModelFromSpread(lifeDays: Spread, horizonDays: number): Life
 function weibullLife(median: number, logSd: number, days: number): LifeModel {
   const shape = Math.PI / Math.sqrt(6) / logSd
   const hazard = Float64Array.from({ length: days + 1 }, (_, day) => Math.LN2 * (day / median) ** shape)
-  const kinds = deviates.map((z, i) => ({ scale: Math.exp(z * logSd), culls: 0, unlike: false, belief: density[i]! }))
+  const kinds = deviates.map((z, i) => ({
+    scale: Math.exp(z * logSd),
+    culls: 0,
+    unlike: false,
+    shut: false,
+    belief: density[i]!,
+  }))
   return withKinds(kinds, [{ name: 'life', shape, hazard, counts: ({ scale }) => scale ** -shape }])
 }
 

@@ -19,7 +19,8 @@ const changes = async (of = client) => (await of.get('/almanac')).body as Almana
 const path = 'curing/budget'
 
 describe('a household’s almanac', () => {
-  it('begins as it ships', async () => expect(await changes()).toEqual({ overrides: [], choices: [], own: [] }))
+  it('begins as it ships', async () =>
+    expect(await changes()).toEqual({ overrides: [], choices: [], own: [], varieties: [] }))
 
   it('keeps an override, for this household only, and puts it back', async () => {
     const set = await client.put('/almanac/override', {

@@ -10,7 +10,9 @@ export const changesOf = async (db: Client, householdId: string) =>
           from crop_overrides where household_id = $1) as overrides,
          (select coalesce(json_agg(json_build_object('crop', crop, 'topic', topic, 'choice', choice) order by crop, topic), '[]')
           from crop_choices where household_id = $1) as choices,
-         (select coalesce(json_agg(data order by id), '[]') from own_crops where household_id = $1) as own`,
+         (select coalesce(json_agg(data order by id), '[]') from own_crops where household_id = $1) as own,
+         (select coalesce(json_agg(json_build_object('crop', crop, 'variety', variety, 'keeps', keeps) order by crop, variety), '[]')
+          from crop_varieties where household_id = $1) as varieties`,
       [householdId],
     )
   ).rows[0]!
@@ -60,3 +62,28 @@ export const cropInUse = async (db: Client, householdId: string, crop: string) =
 
 export const removeOwnCrop = (db: Client, householdId: string, crop: string) =>
   db.query('delete from own_crops where household_id = $1 and id = $2', [householdId, crop])
+
+/** Varieties of a crop the household has had, as they were typed, the newest spelling of each; most lots first. */
+export const varietiesOf = async (db: Client, householdId: string, crop: string) =>
+  (
+    await db.query<{ variety: string }>(
+      `select (array_agg(variety order by brought_on desc))[1] as variety from lots
+       where household_id = $1 and crop = $2 and variety is not null
+       group by lower(trim(variety)) order by count(*) desc, 1 limit 40`,
+      [householdId, crop],
+    )
+  ).rows.map((row) => row.variety)
+
+export const sayVariety = (db: Client, householdId: string, crop: string, variety: string, keeps: string) =>
+  db.query(
+    `insert into crop_varieties (household_id, crop, variety, keeps) values ($1, $2, $3, $4)
+     on conflict (household_id, crop, variety) do update set keeps = excluded.keeps`,
+    [householdId, crop, variety, keeps],
+  )
+
+export const unsayVariety = (db: Client, householdId: string, crop: string, variety: string) =>
+  db.query('delete from crop_varieties where household_id = $1 and crop = $2 and variety = $3', [
+    householdId,
+    crop,
+    variety,
+  ])

@@ -1,7 +1,16 @@
-import { addOwnCrop, readAlmanac, removeOwnCrop, setChoice, setOverride } from '@vadose/contract/almanac'
+import {
+  addOwnCrop,
+  readAlmanac,
+  readLearnt,
+  removeOwnCrop,
+  setChoice,
+  setOverride,
+  setVariety,
+} from '@vadose/contract/almanac'
 import type { Server } from '../serve'
-import { changesOf } from './queries'
-import { dropOwnCrop, writeChoice, writeOverride, writeOwnCrop } from './write'
+import { changesOf, varietiesOf } from './queries'
+import { learntView } from './view'
+import { dropOwnCrop, writeChoice, writeOverride, writeOwnCrop, writeVariety } from './write'
 
 export function serveAlmanac(server: Server): void {
   server.household(readAlmanac, (visit) => visit.read((db) => changesOf(db, visit.id)))
@@ -19,6 +28,18 @@ export function serveAlmanac(server: Server): void {
       return changesOf(db, visit.id)
     }),
   )
+
+  server.household(setVariety, (visit, { body }) =>
+    visit.write(async (db) => {
+      await writeVariety(db, visit.id, body)
+      return changesOf(db, visit.id)
+    }),
+  )
+
+  server.household(readLearnt, async (visit, { params }) => {
+    const house = await visit.house()
+    return learntView(house, params.crop, await visit.read((db) => varietiesOf(db, visit.id, params.crop)))
+  })
 
   server.household(addOwnCrop, (visit, { body }) =>
     visit.write(async (db) => {

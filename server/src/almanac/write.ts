@@ -1,11 +1,22 @@
-import type { Choice, Override, OwnCrop } from '@vadose/contract/almanac'
+import type { Choice, Override, OwnCrop, VarietyKeeps } from '@vadose/contract/almanac'
 import { cropFileById, cropFiles, cropSchema, settables, withOverrides, type CropData } from '@vadose/core/almanac'
+import { varietyKey } from '@vadose/core/checks'
 import { cropIn } from '@vadose/core/forecast'
 import { Refusal } from '@vadose/core/refusal'
 import type { Client } from '../database'
 import { checker } from '../validate'
 import { almanacOf } from './household-almanac'
-import { addOwnCrop, clearOverride, cropInUse, ownCropsOf, removeOwnCrop, setChoice, setOverride } from './queries'
+import {
+  addOwnCrop,
+  clearOverride,
+  cropInUse,
+  ownCropsOf,
+  removeOwnCrop,
+  sayVariety,
+  setChoice,
+  setOverride,
+  unsayVariety,
+} from './queries'
 
 const checkFile = checker<CropData>(cropSchema)
 
@@ -34,6 +45,14 @@ export async function writeChoice(db: Client, householdId: string, { crop, topic
     )
   }
   return setChoice(db, householdId, crop, topic, choice)
+}
+
+/** What a variety of a crop is said to be among the rest of it; `usual` takes back what was said. */
+export async function writeVariety(db: Client, householdId: string, { crop, variety, keeps }: VarietyKeeps) {
+  cropIn(await almanacOf(db, householdId), crop)
+  const key = varietyKey(variety)
+  if (!key) throw new Refusal('invalid', 'A variety has a name.', 'variety')
+  return keeps === 'usual' ? unsayVariety(db, householdId, crop, key) : sayVariety(db, householdId, crop, key, keeps)
 }
 
 /** @returns the new crop's id */

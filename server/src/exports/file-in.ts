@@ -169,7 +169,11 @@ export const addSensors = async (
   }
 }
 
-export const addAlmanac = async (db: Client, id: string, { numbers, choices, own }: HouseholdFile['almanac']) => {
+export const addAlmanac = async (
+  db: Client,
+  id: string,
+  { numbers, choices, own, varieties }: HouseholdFile['almanac'],
+) => {
   await fill(
     db,
     'crop_overrides',
@@ -179,6 +183,7 @@ export const addAlmanac = async (db: Client, id: string, { numbers, choices, own
   )
   await fill(db, 'crop_choices', 'crop text, topic text, choice text', id, choices)
   await fill(db, 'own_crops', 'id text, data jsonb', id, own)
+  await fill(db, 'crop_varieties', 'crop text, variety text, keeps text', id, varieties ?? [])
 }
 
 /** Settings that a household does not begin with. */

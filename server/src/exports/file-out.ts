@@ -32,6 +32,11 @@ export const almanacRows = async (db: Client, id: string): Promise<HouseholdFile
     id,
   ),
   own: await rowsOf(db, 'select id, data from own_crops where household_id = $1 order by id', id),
+  varieties: await rowsOf(
+    db,
+    'select crop, variety, keeps from crop_varieties where household_id = $1 order by crop, variety',
+    id,
+  ),
 })
 
 export const placeRows = (db: Client, id: string) =>

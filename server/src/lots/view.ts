@@ -10,6 +10,7 @@ import {
   keepingCurve,
   keepingDate,
   keepingOf,
+  learntOfLot,
   meanAhead,
   overdueSince,
   readyDates,
@@ -89,6 +90,7 @@ export function keepingView(house: House, lot: LotState): KeepingView {
     soundNow: soundNow(belief),
     nextCheckOn: due < house.today ? house.today : due,
     lookAt: keeping.lookAt,
+    learnt: learntOfLot(house, lot),
   }
 }
 

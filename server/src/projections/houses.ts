@@ -26,7 +26,17 @@ import {
   workIn,
 } from './known'
 import { monthOf, monthOfHours } from './place-hours'
-import { descendantsOf, lastEventId, lotsHere, lotsTouchedSince, monthsFrom, monthsSince, movesSince } from './queries'
+import { takeLessons } from './lessons'
+import {
+  descendantsOf,
+  lastEventId,
+  lessonsOf,
+  lotsHere,
+  lotsTouchedSince,
+  monthsFrom,
+  monthsSince,
+  movesSince,
+} from './queries'
 import { roughBytes } from './rough-bytes'
 import { warm } from './warm'
 
@@ -59,8 +69,11 @@ export class Houses {
   async settled(household: HouseholdRow): Promise<House> {
     // entries are worked in first, and begin no air; the second asking does
     await this.upToDate(household)
-    const known = await this.upToDate(household)
-    await known.catchingUp
+    let known = await this.upToDate(household)
+    while (known.catchingUp) {
+      await known.catchingUp
+      known = await this.upToDate(household)
+    }
     return known.house
   }
 
@@ -149,6 +162,7 @@ export class Houses {
           nowMs,
           rainMm: rainByDay(household, rain, expected.rain, nowMs),
           stands: standsNow(bedEntries, moves, civilDateOf(nowMs, household.timeZone)),
+          lessons: await lessonsOf(db, id),
         }),
         places,
         measured,
@@ -163,7 +177,17 @@ export class Houses {
       }
     })
     await warm(known.house)
+    this.teach(known, household)
     return known
+  }
+
+  /** Once a day, beside the requests: what lots that are gone taught since, and what those here are thought to keep by it. */
+  private teach(known: Known, household: HouseholdRow): void {
+    known.catchingUp = takeLessons(this.pool, household, known.house.almanac, known.places)
+      .then((count) => (count > 0 ? this.withAir(known, household, true) : undefined))
+      // tried again when the household is loaded the next time
+      .catch(() => undefined)
+      .finally(() => (known.catchingUp = undefined))
   }
 
   /** Works in what was entered since, here or on another server. */
@@ -211,6 +235,7 @@ export class Houses {
             nowMs: Math.max(nowMs, nowOf(household)),
             rainMm: known.house.rainMm,
             stands: standsNow(bedEntries, moves, known.house.today, known.house.stands),
+            lessons: known.house.lessons,
           },
           known.house,
         ),
@@ -235,12 +260,13 @@ export class Houses {
       .finally(() => (known.catchingUp = undefined))
   }
 
-  private async withAir(known: Known, household: HouseholdRow): Promise<void> {
+  private async withAir(known: Known, household: HouseholdRow, taught = false): Promise<void> {
     const { id } = household
     const nowMs = nowOf(household)
-    const { rows, expected } = await asHousehold(this.pool, id, async (db) => ({
+    const { rows, expected, lessons } = await asHousehold(this.pool, id, async (db) => ({
       rows: await monthsSince(db, id, known.household.airRevision),
       expected: await expectedOutdoors(db, id, nowMs),
+      lessons: taught ? await lessonsOf(db, id) : known.house.lessons,
     }))
     workIn(known, rows, nowMs)
     const forecast = sameRecord(known.expected, expected.record) ? known.expected : expected.record
@@ -253,6 +279,7 @@ export class Houses {
         nowMs,
         rainMm: rainByDay(household, known.rain, expected.rain, nowMs),
         stands: known.house.stands,
+        lessons,
       },
       known.house,
     )

@@ -11,6 +11,7 @@ import { inUnits, useFrame, weight } from '../households'
 import { allCrops, cropColour, currentAlmanac } from './almanac'
 import ConditionRulers from './ConditionRulers.vue'
 import CropList from './CropList.vue'
+import LearntCard from './LearntCard.vue'
 import NumbersTable from './NumbersTable.vue'
 import { numberRows } from './number-words'
 import PathLine from './PathLine.vue'
@@ -136,6 +137,8 @@ async function removeOwn() {
           </ul>
         </section>
       </div>
+
+      <LearntCard :crop="crop.id" :colour="colour" />
 
       <section class="card stack cautions">
         <h2>Careful</h2>

@@ -1,2 +1,3 @@
 export * from './almanac'
 export { outlineOf } from './glyphs'
+export { longerWords, seenWords } from './learnt-words'

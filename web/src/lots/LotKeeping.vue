@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { readElsewhere, readMoved, type KeepingView, type LotView } from '@vadose/contract/lots'
 import { computed } from 'vue'
-import { cropColour } from '../almanac'
+import { cropColour, longerWords, seenWords } from '../almanac'
 import { inUnits, longDate, shortDate, untilDate, useFrame } from '../households'
 import { useView } from '../view'
 import SurvivalChart from './SurvivalChart.vue'
@@ -46,6 +46,12 @@ const colour = computed(() => cropColour(props.lot.crop))
           between {{ shortDate(keeping.nineInTenUntil.p10) }} and {{ shortDate(keeping.nineInTenUntil.p90) }} · half by
           about
           {{ longDate(keeping.halfUntil.p50) }}
+        </p>
+        <p v-if="keeping.learnt">
+          {{ keeping.learnt.variety ?? 'It' }} keeps {{ longerWords(keeping.learnt.times) }} here
+          <RouterLink class="soft" :to="`/almanac/${lot.crop}`">{{
+            keeping.learnt.lots ? `learnt from ${seenWords(keeping.learnt)}` : 'as you said'
+          }}</RouterLink>
         </p>
         <p v-if="moved?.moved" :class="moved.moved.days < 0 ? 'bad' : 'good'">
           {{ moved.moved.days < 0 ? '▲ ' : '' }}{{ Math.abs(moved.moved.days) }} days
