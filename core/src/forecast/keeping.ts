@@ -114,7 +114,8 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
           ? Math.max(knownForDays, Math.floor(said.p50 - lastDay))
           : nextLookInDays(model, beliefThen, lastDay, checks.length, pieces, spread)
       const overdue = checks.length > 0 && said.p50 <= lastDay ? lookedTooLate(lastDay, nextCheckInDays) : said
-      const passed = !elsewhere && Math.max(forecast.nineInTenDay.p50, overdue.p50) <= nowDay
+      // a second of rounding is not a day to come
+      const passed = !elsewhere && Math.max(forecast.nineInTenDay.p50, overdue.p50) <= nowDay + 1e-5
       return {
         startMs: beganMs,
         nowDay,

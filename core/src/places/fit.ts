@@ -52,21 +52,21 @@ export function outdoorDays(climate: Climate, fromMs: number, toMs: number, meas
 /** What is thought of a kind of place before anybody has measured: how sure of its yearly mean, °C, and of its gain. Judgement. */
 const unsureOf: Record<PlaceKind, { meanC: number; gain: number }> = {
   outdoors: { meanC: 2, gain: 0.2 },
-  veranda: { meanC: 1.8, gain: 0.12 },
-  loft: { meanC: 2.6, gain: 0.15 },
-  room: { meanC: 1.5, gain: 0.1 },
-  'cool-room': { meanC: 2.5, gain: 0.16 },
-  shed: { meanC: 1.8, gain: 0.14 },
-  cellar: { meanC: 2, gain: 0.13 },
+  veranda: { meanC: 1.8, gain: 0.07 },
+  loft: { meanC: 2.6, gain: 0.09 },
+  room: { meanC: 1.5, gain: 0.06 },
+  'cool-room': { meanC: 2.5, gain: 0.1 },
+  shed: { meanC: 1.8, gain: 0.085 },
+  cellar: { meanC: 2, gain: 0.08 },
   fridge: { meanC: 1.5, gain: 0.03 },
   freezer: { meanC: 2, gain: 0.03 },
-  ground: { meanC: 2, gain: 0.15 },
-  clamp: { meanC: 2.5, gain: 0.15 },
+  ground: { meanC: 2, gain: 0.09 },
+  clamp: { meanC: 2.5, gain: 0.09 },
 }
 /** the same for vapour: mean, kPa, and share that comes through */
 const unsureVapour = { meanKPa: 0.18, share: 0.2 }
-/** a lag is known to about a factor of two */
-const lagLogSd = 0.7
+/** a lag is known to within two thirds more or less */
+const lagLogSd = 0.5
 const lagsDays = [0.3, 0.7, 1.5, 3, 5, 8, 13, 20, 30, 45, 65]
 
 /** What a day's mean strays from the fit: with doors and weather, for days on end, and by the hour it was read at. Judgement. */
