@@ -1,3 +1,4 @@
+import { scoreBunches, summers, type Summer } from './evaluation/bunches'
 import { scoreClimates, type Building } from './evaluation/climates'
 import { scoreCuring } from './evaluation/curing-lots'
 import { eatingWorlds, windowsHeld } from './evaluation/eating'
@@ -29,6 +30,24 @@ row('calendar rule misses by, median, days', '', ...by((s) => f(s.calendarMedian
 row('middle date over calendar rule', '≤ 0.5', ...by((s) => f(s.missMedian / s.calendarMedian)))
 row('8-in-10 window holds the truth, %', '75–85', ...by((s) => f(s.coveredPct, 1)))
 row('without weighings, off by, % of duration', '≤ 20', ...by((s) => f(s.unweighedMedianPct, 1)))
+
+console.log(
+  `\nGarlic in ${Math.round(lots / 5)} lots of bunches that differ, dried by diffusion, one bunch weighed four times\n`,
+)
+row('summer', 'median days', 'clock misses, days', 'calendar, days', 'ratio', 'in window, %')
+rule(6)
+for (const summer of Object.keys(summers) as Summer[]) {
+  const score = scoreBunches(summer, Math.round(lots / 5))
+  row(
+    summer,
+    f(score.medianDays, 1),
+    f(score.missMedian),
+    f(score.calendarMedian),
+    f(score.missMedian / score.calendarMedian),
+    f(score.coveredPct, 1),
+  )
+}
+row('wanted', '', '', '', '≤ 0.5 on average', '70–90')
 
 console.log(`\nLooking over ${Math.round(lots / 5)} simulated stores a world for a winter, against every three weeks\n`)
 row('world', 'looks', 'lost, fixed', 'lost, belief', 'fewer lost, %', 'in interval, %')

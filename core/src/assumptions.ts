@@ -15,10 +15,16 @@ export const airflowFactor = {
 } as const
 
 /** Water has to come through the layers: above this pull the skins dry, the neck does not follow. kPa */
-export const curingCapKPa = 1.9
+export const curingCapKPa = 1.65
 
-/** What a weighing misses the fitted curve by, as a share of the weight: a swinging bunch on a hanging scale, and the curve itself. */
-export const scaleNoise = 0.006
+/**
+ * What a weighing misses the fitted curve by, as a share of the weight, and the curve itself: the whole lot on a kitchen
+ * scale, a swinging bunch on a hanging one.
+ */
+export const scaleNoise = { lot: 0.006, bunch: 0.015 } as const
+
+/** One bunch is not the lot: how its pace differs from that of half of them, log standard deviation. Judgement. */
+export const bunchLogSd = 0.15
 
 /**
  * Air under a roof moves more on one day than on another: variance of the drying power spent, kPa·h for each kPa·h.

@@ -1,4 +1,4 @@
-import { weatherAheadLogSd } from '../assumptions'
+import { bunchLogSd, weatherAheadLogSd } from '../assumptions'
 import { hourMs, mouldCanStart, type AirSeries } from '../air'
 import { normalPoints, weightedQuantiles, weightedSpread, type Spread } from '../chance'
 import type { Crop, Curing } from '../almanac'
@@ -60,8 +60,9 @@ export interface CuringState {
   reasons: string[]
 }
 
-/** Evenly weighted guesses of how strong the air ahead will be against what is expected. */
-const weatherFactors = normalPoints(7).map((z) => Math.exp(z * weatherAheadLogSd))
+/** Evenly weighted guesses of how the time ahead goes against what is expected: by the air, and by what was weighed. */
+const aheadFactors = (bunch: boolean) =>
+  normalPoints(7).map((z) => Math.exp(z * Math.hypot(weatherAheadLogSd, bunch ? bunchLogSd : 0)))
 
 /**
  * How far a hanging lot has dried and when it will be ready.
@@ -111,6 +112,7 @@ function budgetMarginal(posterior: CuringPosterior): Map<number, number> {
 }
 
 function readyWindow(lot: CuringLot, spent: Float64Array, spentNow: number, budgets: Map<number, number>): Spread {
+  const factors = aheadFactors(lot.weighings.some(({ basis }) => basis === 'bunch'))
   const times: number[] = []
   const weights: number[] = []
   for (const [budget, weight] of budgets) {
@@ -119,9 +121,9 @@ function readyWindow(lot: CuringLot, spent: Float64Array, spentNow: number, budg
       weights.push(weight)
       continue
     }
-    for (const factor of weatherFactors) {
+    for (const factor of factors) {
       times.push(instantReaching(lot.air, spent, spentNow + (budget - spentNow) / factor))
-      weights.push(weight / weatherFactors.length)
+      weights.push(weight / factors.length)
     }
   }
   return weightedSpread(times, weights)

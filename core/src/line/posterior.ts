@@ -102,6 +102,7 @@ const thinned = (group: PoweredWeighing[]): PoweredWeighing[] =>
  */
 function weighingLogLikelihood(weighings: readonly PoweredWeighing[], budget: number, ratio: number): number {
   const n = weighings.length
+  const noise = scaleNoise[weighings[0]!.basis === 'bunch' ? 'bunch' : 'lot']
   const residual = new Float64Array(n)
   const slope = new Float64Array(n)
   for (let i = 0; i < n; i++) {
@@ -115,7 +116,7 @@ function weighingLogLikelihood(weighings: readonly PoweredWeighing[], budget: nu
   for (let i = 0; i < n; i++) {
     for (let j = 0; j <= i; j++) {
       const walked = Math.min(weighings[i]!.powerKPaH, weighings[j]!.powerKPaH)
-      c[i * n + j] = slope[i]! * slope[j]! * airflowWalkKPaH * walked + (i === j ? scaleNoise ** 2 : 0)
+      c[i * n + j] = slope[i]! * slope[j]! * airflowWalkKPaH * walked + (i === j ? noise ** 2 : 0)
     }
   }
   let logDet = 0
