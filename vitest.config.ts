@@ -8,6 +8,8 @@ export default defineConfig({
         test: {
           name: 'core',
           testTimeout: 120_000,
+          // on two cores Vitest would take one of them
+          maxWorkers: 2,
           include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'bench/evaluation/*.test.ts'],
         },
       },
@@ -16,6 +18,7 @@ export default defineConfig({
         test: {
           name: 'web',
           testTimeout: 120_000,
+          maxWorkers: 2,
           include: ['web/src/**/*.test.ts'],
           // its style files are not Node's to load
           server: { deps: { inline: ['element-plus'] } },

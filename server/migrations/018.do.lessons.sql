@@ -40,3 +40,7 @@ begin
     end if;
   end loop;
 end $$;
+
+-- A new picture is something the household's other pages want to know of.
+create trigger lot_photos_bump after insert or update or delete on lot_photos
+  for each statement execute function bump_revision();

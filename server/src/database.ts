@@ -1,6 +1,6 @@
 import pg from 'pg'
 import { SettingError } from './config'
-import { alive, boundOf, settle } from './session-queries'
+import { alive, beginAs, boundOf } from './session-queries'
 
 // counts and sums come as bigint or numeric text: every one of ours fits a double
 pg.types.setTypeParser(pg.types.builtins.INT8, Number)
@@ -88,8 +88,7 @@ async function attempt<T>(
   const client = await pool.connect()
   let broken: Error | undefined
   try {
-    await client.query(begin)
-    await settle(client, householdId, limits)
+    await beginAs(client, begin, householdId, limits)
     const answer = await work(client)
     await client.query('commit')
     return answer

@@ -12,16 +12,26 @@ export const boundOf = async (pool: Pool) =>
     )
   ).rows[0]!
 
-/** Says for this transaction alone whose rows are meant, and how long it may take. */
-export const settle = (
+/**
+ * Begins a transaction and says for it alone whose rows are meant and how long it may take; one way to the database and back.
+ * @param begin how it begins
+ */
+export const beginAs = (
   client: Client,
+  begin: string,
   householdId: string,
   limits: { statement: string; lock: string; idle: string },
-) =>
-  client.query(
-    `select set_config('app.household_id', $1, true), set_config('statement_timeout', $2, true),
-       set_config('lock_timeout', $3, true), set_config('idle_in_transaction_session_timeout', $4, true)`,
-    [householdId, limits.statement, limits.lock, limits.idle],
+) => {
+  const settings = {
+    'app.household_id': householdId,
+    statement_timeout: limits.statement,
+    lock_timeout: limits.lock,
+    idle_in_transaction_session_timeout: limits.idle,
+  }
+  const sets = Object.entries(settings).map(
+    ([name, value]) => `set_config('${name}', ${client.escapeLiteral(value)}, true)`,
   )
+  return client.query(`${begin}; select ${sets.join(', ')}`)
+}
 
 export const alive = (pool: Pool) => pool.query('select 1')

@@ -12,10 +12,19 @@ export function isCivilDate(text: string): boolean {
   return Number.isFinite(ms) && new Date(ms).toISOString().startsWith(text)
 }
 
+// ledgers and forecasts ask for the same few years' days over and over: each is read once
+const numbers = new Map<CivilDate, number>()
+const mostNumbers = 20_000
+
 /** Days since 1970-01-01. @throws Refusal `invalid` when the text is no day */
 export function dayNumber(date: CivilDate): number {
+  const known = numbers.get(date)
+  if (known !== undefined) return known
   if (!isCivilDate(date)) throw new Refusal('invalid', `${date} is not a day; write it as 2026-10-02.`)
-  return Date.parse(`${date}T00:00:00Z`) / dayMs
+  const day = Date.parse(`${date}T00:00:00Z`) / dayMs
+  if (numbers.size >= mostNumbers) numbers.clear()
+  numbers.set(date, day)
+  return day
 }
 
 export const fromDayNumber = (day: number): CivilDate => new Date(Math.round(day) * dayMs).toISOString().slice(0, 10)

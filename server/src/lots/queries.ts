@@ -148,16 +148,18 @@ export const codesOfHarvest = async (db: Client, householdId: string, harvestId:
   ).rows.map((row) => row.code)
 
 /** Codes of the lots brought in with one, itself too. */
-export const sameHarvest = async (db: Client, householdId: string, lotId: string): Promise<string[]> =>
+/** What else a lot's page says of it: whether it has a picture, and the codes of its harvest. */
+export const besideLot = async (db: Client, householdId: string, lotId: string) =>
   (
-    await db.query<{ code: string }>(
-      `select r.code from lots one
-       join lots l on l.household_id = one.household_id and (l.harvest_id = one.harvest_id or l.id = one.id)
-       join lot_rows r on r.household_id = l.household_id and r.id = l.id
-       where one.household_id = $1 and one.id = $2 and not r.never order by length(r.code), r.code`,
+    await db.query<{ pictured: boolean; harvest: string[] }>(
+      `select exists (select from lot_photos where household_id = $1 and lot_id = $2) as pictured,
+         coalesce((select array_agg(r.code order by length(r.code), r.code) from lots one
+           join lots l on l.household_id = one.household_id and (l.harvest_id = one.harvest_id or l.id = one.id)
+           join lot_rows r on r.household_id = l.household_id and r.id = l.id
+           where one.household_id = $1 and one.id = $2 and not r.never), '{}') as harvest`,
       [householdId, lotId],
     )
-  ).rows.map((row) => row.code)
+  ).rows[0]!
 
 /** What the tag of a lot says from now on. */
 export const setLabel = (db: Client, householdId: string, lot: LockedLot) =>

@@ -10,11 +10,10 @@ import { ifRelabelled, keepsElsewhere, keepsIfTakenDown, movedSince } from '@vad
 import type { LotAct } from '@vadose/core/lots'
 import { endWord } from '@vadose/core/stores'
 import { Refusal } from '@vadose/core/refusal'
-import { hasPhoto } from '../photos'
 import { eventsOfLots } from '../projections'
 import type { Server } from '../serve'
 import { codeIn } from './code'
-import { lotByCode, lotsGone, sameHarvest } from './queries'
+import { besideLot, lotByCode, lotsGone } from './queries'
 import { lotRow, lotView } from './view'
 import { lastOn, relabel, restateEntry, strikeEntry, strikeHarvest, undoAct as undoLastAct } from './put-right'
 import { writeAct } from './write'
@@ -38,18 +37,18 @@ export function serveLots(server: Server): void {
     const code = codeIn(params.code)
     const house = await visit.house()
     const here = house.lot(code)
-    const { row, events, pictured, harvest } = await visit.read(async (db) => {
-      const id = here?.id
-      const found = here ? { ...lotRow(house, here), id: here.id } : await lotByCode(db, visit.id, code)
-      if (!found) throw new Refusal('not-found', `There is no lot ${code}.`)
-      return {
-        row: found,
-        events: here?.history.events ?? (await eventsOfLots(db, visit.id, [id ?? found.id])),
-        pictured: await hasPhoto(db, visit.id, found.id),
-        harvest: await sameHarvest(db, visit.id, found.id),
-      }
+    if (here) {
+      // asked for once a revision: what a page says besides the house's own changes only with that
+      const known = house.once<{ beside?: Awaited<ReturnType<typeof besideLot>> }>(here, 'beside', [house], () => ({}))
+      known.beside ??= await visit.read((db) => besideLot(db, visit.id, here.id))
+      return lotView(house, { ...lotRow(house, here), id: here.id }, here.history.events, known.beside)
+    }
+    const { row, events, beside } = await visit.read(async (db) => {
+      const row = await lotByCode(db, visit.id, code)
+      if (!row) throw new Refusal('not-found', `There is no lot ${code}.`)
+      return { row, events: await eventsOfLots(db, visit.id, [row.id]), beside: await besideLot(db, visit.id, row.id) }
     })
-    return lotView(house, row, events, { pictured, harvest })
+    return lotView(house, row, events, beside)
   })
 
   server.household(readElsewhere, async (visit, { params }) => {

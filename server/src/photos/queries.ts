@@ -16,11 +16,3 @@ export const photoOf = async (db: Client, householdId: string, code: string): Pr
       [householdId, code],
     )
   ).rows[0]?.jpeg
-
-export const hasPhoto = async (db: Client, householdId: string, lotId: string): Promise<boolean> =>
-  (
-    await db.query<{ there: boolean }>(
-      'select exists (select from lot_photos where household_id = $1 and lot_id = $2) as there',
-      [householdId, lotId],
-    )
-  ).rows[0]!.there

@@ -14,6 +14,7 @@ import {
   laterHour,
   sameHouse,
   movesOf,
+  movesAfter,
   movesWith,
   lotsOf,
   inOrder,
@@ -213,10 +214,11 @@ export class Houses {
         for (const [lotId, lot] of lots) lots.set(lotId, stateOf(lot, lot.history, almanac))
       }
       const since = new Date(nowOf(household) - backDays * dayMs)
-      const moved =
-        movesWith(known.moved, await movesSince(db, id, new Date(0), known.lastEvent)) ??
-        (await movesSince(db, id, since))
-      const moves = moved === known.moved ? known.moves : movesOf(moved, household.timeZone)
+      const entered = await movesSince(db, id, new Date(0), known.lastEvent)
+      const added = movesWith(known.moved, entered)
+      const moved = added ?? (await movesSince(db, id, since))
+      const moves =
+        (added && movesAfter(known.moves, entered, household.timeZone)) ?? movesOf(moved, household.timeZone)
       const bedEntries = await bedEntriesSince(db, id, civilDateOf(since.getTime(), household.timeZone))
       const lastEvent = touched.length > 0 ? await lastEventId(db, id) : known.lastEvent
       const { nowMs } = known.house

@@ -72,23 +72,43 @@ export function movesWith(known: readonly MoveRow[], rows: readonly MoveRow[]): 
   return rows.length === 0 ? known : [...known, ...rows]
 }
 
+// rows never change: what one tells is worked out once, however often the list is told anew
+const told = new WeakMap<MoveRow, { zone: string; move: Move }>()
+
+function moveOf(row: MoveRow, zone: string): Move {
+  const known = told.get(row)
+  if (known?.zone === zone) return known.move
+  const { id, atMs, kind, crop, code, variety, bed, name, weightG, pieces, details } = row
+  const move: Move = {
+    id,
+    on: civilDateOf(atMs, zone),
+    kind,
+    crop,
+    code,
+    variety,
+    name,
+    cause: kind === 'lost' ? (details.cause ?? null) : null,
+    bed: kind === 'planted' ? (details.bed ?? null) : bed,
+    weightG,
+    pieces,
+  }
+  told.set(row, { zone, move })
+  return move
+}
+
 /** What moved, as it is told now. */
 export const movesOf = (rows: readonly MoveRow[], zone: string): Move[] =>
   standing(rows)
     .filter(({ weightG }) => weightG !== 0)
-    .map(({ id, atMs, kind, crop, code, variety, bed, name, weightG, pieces, details }) => ({
-      id,
-      on: civilDateOf(atMs, zone),
-      kind,
-      crop,
-      code,
-      variety,
-      name,
-      cause: kind === 'lost' ? (details.cause ?? null) : null,
-      bed: kind === 'planted' ? (details.bed ?? null) : bed,
-      weightG,
-      pieces,
-    }))
+    .map((row) => moveOf(row, zone))
+
+/** What moved, with rows entered since; told anew only where one of them says what others are. */
+export const movesAfter = (moves: Move[], rows: readonly MoveRow[], zone: string): Move[] | undefined =>
+  rows.length === 0
+    ? moves
+    : rows.some(({ kind }) => kind === 'undone' || kind === 'restated')
+      ? undefined
+      : [...moves, ...movesOf(rows, zone)]
 
 export async function lotsOf(
   db: Client,
