@@ -108,7 +108,7 @@ console.log(
 )
 row('place, building', 'wanted', 'middle miss', '9 in 10', 'all 12 ≤ 1.5', 'in interval, %')
 rule(5)
-for (const building of ['one mass', 'two masses, doors'] as Building[]) {
+for (const building of ['one mass', 'one mass, doors', 'two masses, doors'] as Building[]) {
   for (const kind of ['shed', 'cool-room', 'cellar', 'loft'] as const) {
     const { missC, wholeYearPct, coveredPct } = scoreClimates(kind, building, Math.round(lots / 5))
     row(

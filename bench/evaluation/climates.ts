@@ -17,9 +17,9 @@ const yearStart = Date.UTC(2025, 0, 1)
 /** what is thought of Seattle's outdoors by its latitude alone */
 const climate: Climate = { meanC: 11.5, swingC: 10, humidityPct: 77, warmestDay: 201 }
 
-/** How a building follows the weather: one mass, as the fit has it; or what is not the fit's: two masses one behind the
- * other, and doors that stand open for days. */
-export type Building = 'one mass' | 'two masses, doors'
+/** How a building follows the weather: one mass, as the fit has it; with doors that stand open for days; or what is not the
+ * fit's, two masses one behind the other as well. */
+export type Building = 'one mass' | 'one mass, doors' | 'two masses, doors'
 
 function building(kind: PlaceKind, world: Building, out: Float64Array, next: () => number): Float64Array {
   const like: Record<string, [tauDays: number, gain: number, meanC: number]> = {
@@ -32,15 +32,15 @@ function building(kind: PlaceKind, world: Building, out: Float64Array, next: () 
   const mean = out.reduce((a, b) => a + b, 0) / out.length
   const inside = new Float64Array(out.length)
   const share = 1 - Math.exp(-1 / (24 * tau))
-  const plain = world === 'one mass'
-  const inner = plain ? 1 : 1 - Math.exp(-1 / (24 * (0.3 * tau + 0.2)))
+  const doors = world !== 'one mass'
+  const inner = world !== 'two masses, doors' ? 1 : 1 - Math.exp(-1 / (24 * (0.3 * tau + 0.2)))
   let [wall, room, door] = [0, 0, 0]
   // the second time round it has forgotten how it began
   for (let i = -out.length; i < out.length; i++) {
     const t = out[(i + out.length) % out.length]! - mean
     wall += share * (t - wall)
     room += inner * (wall - room)
-    if (!plain && i % 24 === 0) door = 0.85 * door + 0.35 * normalDeviate(next)
+    if (doors && i % 24 === 0) door = 0.85 * door + 0.35 * normalDeviate(next)
     if (i >= 0) inside[i] = mean + over + gain * room + door
   }
   return inside

@@ -95,6 +95,12 @@ describe('a place’s climate from twenty readings of six weeks in autumn, drive
     expect(score.wholeYearPct).toBeGreaterThan(75)
     expect(score.coveredPct).toBeGreaterThan(78)
   })
+  it('and a lag and gain with noise, doors that stand open for days: intervals hold about eight in ten', () => {
+    const score = scoreClimates('shed', 'one mass, doors', 60)
+    expect(score.missC.p90).toBeLessThan(1.5)
+    expect(score.coveredPct).toBeGreaterThan(70)
+    expect(score.coveredPct).toBeLessThan(88)
+  })
   it('and where the house is not the fit’s: two masses, doors that stand open for days', () => {
     const score = scoreClimates('cellar', 'two masses, doors', 60)
     expect(score.missC.p90).toBeLessThan(1.8)

@@ -1,3 +1,3 @@
 export * from './almanac'
 export { outlineOf } from './glyphs'
-export { longerWords, seenWords } from './learnt-words'
+export { default as LearntLine } from './LearntLine.vue'

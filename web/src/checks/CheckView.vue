@@ -6,7 +6,7 @@ import { Choices } from '../kit'
 import { ElButton } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { cropColour, cropOf, lotCrop } from '../almanac'
+import { cropColour, cropOf, LearntLine, lotCrop } from '../almanac'
 import { amount, inUnits, longDate, untilDate, useFrame } from '../households'
 import { SurvivalChart, useAct } from '../lots'
 import FaultSign from './FaultSign.vue'
@@ -182,6 +182,11 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
           />
           <p>
             Look again on <strong>{{ longDate(lot.keeping.nextCheckOn) }}</strong>.
+          </p>
+          <LearntLine v-if="lot.keeping.learnt" :learnt="lot.keeping.learnt" :crop="lot.crop" />
+          <p class="soft">
+            When it is gone, its looks teach how long
+            {{ lot.variety ? `${lot.variety} keeps` : 'the next ones keep' }} here.
           </p>
         </template>
       </section>

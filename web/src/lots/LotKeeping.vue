@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { readElsewhere, readMoved, type KeepingView, type LotView } from '@vadose/contract/lots'
 import { computed } from 'vue'
-import { cropColour, longerWords, seenWords } from '../almanac'
+import { cropColour, LearntLine } from '../almanac'
 import { inUnits, longDate, shortDate, untilDate, useFrame } from '../households'
 import { useView } from '../view'
 import SurvivalChart from './SurvivalChart.vue'
@@ -47,12 +47,7 @@ const colour = computed(() => cropColour(props.lot.crop))
           about
           {{ longDate(keeping.halfUntil.p50) }}
         </p>
-        <p v-if="keeping.learnt">
-          {{ keeping.learnt.variety ?? 'It' }} keeps {{ longerWords(keeping.learnt.times) }} here
-          <RouterLink class="soft" :to="`/almanac/${lot.crop}`">{{
-            keeping.learnt.lots ? `learnt from ${seenWords(keeping.learnt)}` : 'as you said'
-          }}</RouterLink>
-        </p>
+        <LearntLine v-if="keeping.learnt" :learnt="keeping.learnt" :crop="lot.crop" />
         <p v-if="moved?.moved" :class="moved.moved.days < 0 ? 'bad' : 'good'">
           {{ moved.moved.days < 0 ? '▲ ' : '' }}{{ Math.abs(moved.moved.days) }} days
           {{ moved.moved.days < 0 ? 'sooner' : 'later' }} than was said a week ago: {{ moved.moved.says }}.
