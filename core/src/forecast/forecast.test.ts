@@ -195,6 +195,28 @@ describe('a house made from an earlier one', () => {
     expect(until(after, 'G26-1')).toEqual(until(before, 'G26-1'))
     expect(until(after, 'R26-1').p50 > until(before, 'R26-1').p50).toBe(true)
   })
+  it('what is noted or eaten moves no date, and nothing of the lot’s life is worked out again', () => {
+    const events: [string, ReturnType<typeof draft>][] = [
+      ['2026-10-01', draft('brought-in', { weightG: 9000, pieces: 60 })],
+      ['2026-10-01', draft('finished', { placeId: 'cellar', details: { pack: 'box' } })],
+    ]
+    const on = '2026-10-20'
+    const nowMs = at(on, 20)
+    const before = houseOn(on, [lot('R26-1', 'carrot', events)], undefined, nowMs)
+    const was = keepingOf(before, before.lot('R26-1')!)
+    const later = lot('R26-1', 'carrot', [
+      ...events,
+      [on, draft('noted', { details: { text: 'the big ones lie below' } })],
+      [on, draft('used', { weightG: -3000, pieces: -20 })],
+    ])
+    const { everyPlace: places, rainMm, stands, lessons } = before
+    const after = new House({ household, places, lots: [later], almanac, nowMs, rainMm, stands, lessons }, before)
+    const now = keepingOf(after, after.lot('R26-1')!)
+    expect(now.forecast).toBe(was.forecast)
+    expect(now.model).toBe(was.model)
+    // how many to look at is another thing
+    expect(now.lookAt).toBeLessThanOrEqual(was.lookAt)
+  })
   it('a look that finds firm what should have withered weeks ago is believed, and asks for the next in weeks', () => {
     const beets = (bad: number) =>
       lot('R26-1', 'beetroot', [

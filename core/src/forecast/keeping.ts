@@ -2,7 +2,7 @@ import { hourMs } from '../air'
 import type { Spread } from '../chance'
 import { mapSpread } from '../chance'
 import type { Crop } from '../almanac'
-import { asksForAll, beliefAfterChecks, checkSize, nextLookInDays } from '../checks'
+import { asksForAll, beliefAfterChecks, checkSize, nextLookInDays, type Check } from '../checks'
 import { draft } from '../lots'
 import { dayMs, type CivilDate } from '../households'
 import { dayOf } from '../places'
@@ -32,7 +32,7 @@ import { horizonDays, type PlaceState } from './place'
 
 export interface LotKeeping {
   startMs: number
-  /** day of its life the forecast is made on: this morning, or its last entry if that is later */
+  /** day of its life the forecast is made on: this morning, or when it was last moved or looked over if that is later */
   nowDay: number
   model: LifeModel
   lossPct: Float64Array
@@ -67,17 +67,29 @@ const mostPieces = 1_000_000
 const isClosed = ({ form, grown }: LotState): boolean =>
   ['jarred', 'frozen', 'cooked'].includes(form) || grown.group === 'goods'
 
-/** How a stored or waiting lot keeps; in another place when one is given. */
-export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): LotKeeping {
+/** What is believed of a lot's life, however much of it is left. */
+type LotLife = Pick<LotKeeping, 'startMs' | 'nowDay' | 'model' | 'lossPct' | 'belief' | 'spread' | 'forecast'> & {
+  checks: Check[]
+  /** day of the last look, what was believed then, and when nine in ten were said to be sound to */
+  lastDay: number
+  beliefThen: LotBelief
+  said: Spread
+}
+
+/** A lot's life where it is, or in another place. What is eaten, weighed or noted changes nothing of it. */
+function lifeOf(house: House, lot: LotState, elsewhere?: PlaceState): LotLife {
   const { history, cropData } = lot
   const place = elsewhere ?? house.placeOf(lot)
   const packing = packingOf(lot)
   const around = house.around(lot, elsewhere ?? house.place(lot.placeId), packing)
+  const beganMs = history.storedAtMs ?? history.broughtAtMs
+  const told = JSON.stringify([beganMs, history.stays, packing, history.checks, lot.heap, lot.variety])
   return house.once(
     lot,
-    `keeping ${elsewhere?.id ?? ''}`,
+    `life ${elsewhere?.id ?? ''}`,
     [
-      lot,
+      told,
+      cropData,
       place?.ahead,
       house.epochs,
       house.today,
@@ -87,51 +99,54 @@ export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): 
       around.light,
     ],
     () => {
-      const beganMs = history.storedAtMs ?? history.broughtAtMs
       const startMs = Math.floor(beganMs / hourMs) * hourMs
       const before = lived(house, lot, startMs)
       const settledMs = startMs + before.days * dayMs
       const exposure = exposureOver(cropData, lotAir(house, lot, settledMs, horizonDays * 24, place), before)
       const { ages, lossPct } = agesOf(cropData, exposure, packing, around)
       const model = lifeModel(ages, lifePriorOf(house, lot, place?.id ?? null))
-      // to be carried elsewhere is to be carried there now: the forecast is the one the move itself will make
-      const asOfMs = Math.max(elsewhere ? house.nowMs : house.dayStartMs, history.lastAtMs)
-      const nowDay = Math.max(0, (asOfMs - beganMs) / dayMs)
       const checks = looksSince(lot, beganMs)
+      const lastDay = checks.at(-1)?.day ?? 0
+      // to be carried elsewhere is to be carried there now: the forecast is the one the move itself will make
+      const asOfMs = Math.max(elsewhere ? house.nowMs : house.dayStartMs, history.stays.at(-1)?.atMs ?? beganMs)
+      const nowDay = Math.max(0, lastDay, (asOfMs - beganMs) / dayMs)
       const spread = spreadPerWeek[packing]
       const belief = beliefAfterChecks(model, checks, nowDay, spread)
-      const counted = lot.form === 'fresh' && history.unit !== null ? null : lot.pieces
-      const pieces = counted ?? Math.max(1, Math.round(lot.weightG / cropData.pieceG.value))
-      const lastDay = checks.at(-1)?.day ?? 0
       const beliefThen = beliefAfterChecks(model, checks, lastDay, spread)
       const airSd = airLogSd(house, cropData, place)
       const forecast = keepingForecast(model, lossPct, nowDay, belief, spread, airSd)
-      const goThroughAll = checks.length > 0 && asksForAll(checks.at(-1)!)
       const said = keepingForecast(model, lossPct, lastDay, beliefThen, spread, airSd).nineInTenDay
-      const nextCheckInDays = goThroughAll
-        ? 0
-        : isClosed(lot)
-          ? Math.max(knownForDays, Math.floor(said.p50 - lastDay))
-          : nextLookInDays(model, beliefThen, lastDay, checks.length, pieces, spread)
-      const overdue = checks.length > 0 && said.p50 <= lastDay ? lookedTooLate(lastDay, nextCheckInDays) : said
-      // a second of rounding is not a day to come
-      const passed = !elsewhere && Math.max(forecast.nineInTenDay.p50, overdue.p50) <= nowDay + 1e-5
-      return {
-        startMs: beganMs,
-        nowDay,
-        model,
-        lossPct,
-        belief,
-        spread,
-        forecast,
-        overdue: passed ? overdue : undefined,
-        nextCheckInDays,
-        // nine in ten sure of catching a fault that one in ten has
-        lookAt: goThroughAll ? pieces : checkSize(Math.min(mostPieces, pieces), 0.1, 0.9),
-        goThroughAll,
-      }
+      return { startMs: beganMs, nowDay, model, lossPct, belief, spread, forecast, checks, lastDay, beliefThen, said }
     },
   )
+}
+
+/** How a stored or waiting lot keeps; in another place when one is given. */
+export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): LotKeeping {
+  const life = lifeOf(house, lot, elsewhere)
+  const counted = lot.form === 'fresh' && lot.history.unit !== null ? null : lot.pieces
+  const pieces = counted ?? Math.max(1, Math.round(lot.weightG / lot.cropData.pieceG.value))
+  return house.once(lot, `keeping ${elsewhere?.id ?? ''}`, [life, pieces, isClosed(lot)], () => {
+    const { checks, lastDay, beliefThen, said, ...kept } = life
+    const { model, spread, forecast, nowDay } = kept
+    const goThroughAll = checks.length > 0 && asksForAll(checks.at(-1)!)
+    const nextCheckInDays = goThroughAll
+      ? 0
+      : isClosed(lot)
+        ? Math.max(knownForDays, Math.floor(said.p50 - lastDay))
+        : nextLookInDays(model, beliefThen, lastDay, checks.length, pieces, spread)
+    const overdue = checks.length > 0 && said.p50 <= lastDay ? lookedTooLate(lastDay, nextCheckInDays) : said
+    // a second of rounding is not a day to come
+    const passed = !elsewhere && Math.max(forecast.nineInTenDay.p50, overdue.p50) <= nowDay + 1e-5
+    return {
+      ...kept,
+      overdue: passed ? overdue : undefined,
+      nextCheckInDays,
+      // nine in ten sure of catching a fault that one in ten has
+      lookAt: goThroughAll ? pieces : checkSize(Math.min(mostPieces, pieces), 0.1, 0.9),
+      goThroughAll,
+    }
+  })
 }
 
 /** Day of the calendar for a day of a lot's life. */
