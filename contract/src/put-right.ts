@@ -85,8 +85,13 @@ export const relabel = ofHousehold('relabel', {
 export const previewLabel = ofHousehold('preview-label', {
   method: 'GET',
   path: '/lots/:code/label',
-  says: 'What would change with another crop, heap or day: the dates as they are and as they would be. Nothing is done.',
-  query: closed({ crop: optional(textUpTo(40)), heap: optional(textUpTo(40)), broughtOn: optional(civilDate) }),
+  says: 'What would change with another crop, variety, heap or day: the dates as they are and as they would be. Nothing is done.',
+  query: closed({
+    crop: optional(textUpTo(40)),
+    variety: optional(textUpTo(60)),
+    heap: optional(textUpTo(40)),
+    broughtOn: optional(civilDate),
+  }),
   answer: closed({
     now: nullable(closed({ from: nullable(civilDate), to: nullable(civilDate), says: words })),
     then: nullable(closed({ from: nullable(civilDate), to: nullable(civilDate), says: words })),

@@ -6,6 +6,7 @@ import { House } from './house'
 import { keepsUntil } from './keeping'
 import { cropLearnt, learntOfLot, lessonOf } from './learnt'
 import { lotState, type LotState } from './lot'
+import { ifRelabelled } from './relabel'
 import { at, houseOn, household, nextEntry } from './made-up-house'
 
 const looked = (lookedAt: number, sprouted: number): EventDraft =>
@@ -96,6 +97,12 @@ describe('a lot’s date', () => {
       until(houseWith([onions('Red', [])], [], [{ crop: 'onion-storing', variety: 'red', keeps }])).p50
     expect(said('shorter') < until(houseWith([onions('Red', [])], [])).p50).toBe(true)
     expect(said('longer') > until(houseWith([onions('Red', [])], [])).p50).toBe(true)
+  })
+  it('is said beforehand where a tag is put right to another variety', () => {
+    const house = houseWith([onions('White', [])], red)
+    const { now, then } = ifRelabelled(house, house.lot('N26-1')!, { variety: 'Red' }, household.timeZone)
+    expect(then!.to! > now!.to!).toBe(true)
+    expect(then!.to).toBe(until(houseWith([onions('Red', [])], red)).p90)
   })
   it('is its own again once it was dried or frozen: no variety’s', () => {
     const frozen = onions('Red', [

@@ -14,17 +14,18 @@ export interface LabelDates {
   says: 'ready' | 'keeps' | 'use within'
 }
 
-/** What a lot's dates would be with another crop, heap or day on its tag. Nothing is done. */
+/** What a lot's dates would be with another crop, variety, heap or day on its tag. Nothing is done. */
 export function ifRelabelled(
   house: House,
   lot: LotState,
-  { crop, heap, broughtOn }: Partial<Pick<Label, 'crop' | 'heap' | 'broughtOn'>>,
+  { crop, variety, heap, broughtOn }: Partial<Pick<Label, 'crop' | 'variety' | 'heap' | 'broughtOn'>>,
   timeZone: string,
 ): { now: LabelDates | null; then: LabelDates | null } {
   const becomes = cropIn(house.almanac, crop ?? lot.crop)
   requireCanBe(becomes, lot.stage)
   const is = {
     ...(crop ? { crop } : {}),
+    ...(variety ? { variety } : {}),
     ...(broughtOn ? { broughtOn } : {}),
     heap: heap ?? heapLike(becomes, lot.heap),
   }

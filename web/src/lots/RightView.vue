@@ -49,9 +49,14 @@ const changes = computed((): Omit<Correction, 'whole' | 'why'> => {
 })
 const any = computed(() => Object.keys(changes.value).length > 0)
 const dates = computed(() => {
-  const { crop: to, heap, broughtOn } = changes.value
-  return to || heap || broughtOn
-    ? { ...(to ? { crop: to } : {}), ...(heap ? { heap } : {}), ...(broughtOn ? { broughtOn } : {}) }
+  const { crop: to, variety, heap, broughtOn } = changes.value
+  return to || variety || heap || broughtOn
+    ? {
+        ...(to ? { crop: to } : {}),
+        ...(variety ? { variety } : {}),
+        ...(heap ? { heap } : {}),
+        ...(broughtOn ? { broughtOn } : {}),
+      }
     : null
 })
 const { answer: preview, failure: previewFailure } = useView(previewLabel, () =>
@@ -130,7 +135,8 @@ async function strike() {
         <dl v-else class="changes">
           <template v-if="preview">
             <dt>Dates</dt>
-            <dd>
+            <dd v-if="says(preview.now) === says(preview.then)">{{ says(preview.now) }}, as before</dd>
+            <dd v-else>
               <s>{{ says(preview.now) }}</s> → <strong>{{ says(preview.then) }}</strong>
             </dd>
           </template>
