@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import type { Page } from '@playwright/test'
 import type { AlarmView } from '@vadose/contract/round'
 import type { LotView } from '@vadose/contract/lots'
-import { api, bringIn, pass } from './acts'
+import { api, bringIn, pass, pick } from './acts'
 import { apiOf, expect, test } from './page'
 import { startHousehold } from './story'
 
@@ -89,6 +89,61 @@ test('the best arrangement is found in a worker, and its moves are taken one by 
   await card.getByRole('button', { name: `Carry ${code}` }).click()
   await expect(card.getByText('carried')).toBeVisible()
   expect((await api<LotView>(page, `/lots/${code}`)).place).toBe('Cellar')
+})
+
+test('a house is arranged, its cellar read, a date moves, and a sack with three faults is looked over', async ({
+  page,
+}) => {
+  await startHousehold(page, 'Whole House')
+  const code = await bringIn(page, 'Carrot', '15', 150)
+  await page.request.post(apiOf(page, `/lots/${code}/acts`), {
+    data: { requestId: randomUUID(), act: 'move', placeId: await idOf(page, 'Kitchen') },
+  })
+  await page.goto('/stores')
+  await page.getByRole('button', { name: 'Find the best arrangement' }).click()
+  const card = page.getByRole('region', { name: 'The best arrangement' })
+  await card.getByRole('button', { name: `Carry ${code}` }).click({ timeout: 30_000 })
+  await expect(card.getByText('carried')).toBeVisible()
+  // on to a cellar that nobody has measured
+  await page.request.post(apiOf(page, '/places'), { data: { name: 'Back cellar', kind: 'cellar' } })
+  await page.request.post(apiOf(page, `/lots/${code}/acts`), {
+    data: { requestId: randomUUID(), act: 'move', placeId: await idOf(page, 'Back cellar') },
+  })
+  const until = async () => (await api<LotView>(page, `/lots/${code}`)).keeping!.nineInTenUntil.p50
+  const before = await until()
+
+  // two weeks of a logger there: warmer than cellars are
+  await pass(page, 'Next week')
+  await pass(page, 'Next week')
+  const stamp = (hour: number, minute: number) =>
+    new Date(Date.UTC(2026, 6, 12, hour, minute)).toISOString().slice(0, 16).replace('T', ' ')
+  // beside the sensor that writes every full hour
+  const lines = Array.from({ length: 13 * 24 }, (_, hour) =>
+    [10, 20, 30, 40, 50].map((minute) => `${stamp(hour, minute)},${(21.4 + (hour % 7) / 10).toFixed(1)},60`),
+  ).flat()
+  await page.goto('/readings')
+  await pick(page, 'Place the logger hung in', 'Back cellar')
+  await page.getByLabel('Logger file').setInputFiles({
+    name: 'cellar.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(['time,temp C,rh', ...lines].join('\n')),
+  })
+  await page.getByRole('button', { name: 'Look it through' }).click()
+  await page.getByRole('button', { name: /^Keep [\d,]+ readings in back cellar$/ }).click()
+  await expect(page.getByRole('status')).toContainText('new readings in back cellar')
+  await expect.poll(until).not.toBe(before)
+  expect((await until()) < before).toBe(true)
+
+  await page.goto(`/lots/${code}/check`)
+  await page.getByRole('button', { name: 'all 150' }).click()
+  for (const i of [0, 1, 2]) await page.locator('.fault').nth(i).locator('.hit').click()
+  await page.getByRole('button', { name: 'What to do with the 3' }).click()
+  await page.getByRole('button', { name: 'Done with them' }).click()
+  await expect(page.getByText(/9 in 10 sound to/)).toBeVisible()
+  await expect(page.getByText(/Look again on/)).toBeVisible()
+  expect((await api<LotView>(page, `/lots/${code}`)).checks).toEqual([
+    expect.objectContaining({ lookedAt: 150, bad: 3 }),
+  ])
 })
 
 test('places are put in order by arrows and by dragging, each on its storey; how full one is stands beside it', async ({
