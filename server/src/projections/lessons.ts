@@ -9,8 +9,8 @@ import { lastOf, lotsOf, placesNow, type Measured } from './known'
 import { monthOf, monthOfHours } from './place-hours'
 import { keepLesson, lotsUntaught, monthsSpanning } from './queries'
 
-/** lots worked out between two breaths of the database */
-const atOnce = 20
+/** lots worked out between two breaths of the database: their places are fitted anew each time */
+const atOnce = 200
 
 /** A house as it was for some lots that are gone: what is measured of the days they lay there. */
 async function houseOf(
