@@ -195,7 +195,7 @@ describe('a house made from an earlier one', () => {
     expect(until(after, 'G26-1')).toEqual(until(before, 'G26-1'))
     expect(until(after, 'R26-1').p50 > until(before, 'R26-1').p50).toBe(true)
   })
-  it('what is noted or eaten moves no date, and nothing of the lot’s life is worked out again', () => {
+  it('what is noted or eaten moves no date, and nothing of the lot’s life is worked out again; its jobs are', () => {
     const events: [string, ReturnType<typeof draft>][] = [
       ['2026-10-01', draft('brought-in', { weightG: 9000, pieces: 60 })],
       ['2026-10-01', draft('finished', { placeId: 'cellar', details: { pack: 'box' } })],
@@ -204,13 +204,20 @@ describe('a house made from an earlier one', () => {
     const nowMs = at(on, 20)
     const before = houseOn(on, [lot('R26-1', 'carrot', events)], undefined, nowMs)
     const was = keepingOf(before, before.lot('R26-1')!)
-    const later = lot('R26-1', 'carrot', [
-      ...events,
-      [on, draft('noted', { details: { text: 'the big ones lie below' } })],
-      [on, draft('used', { weightG: -3000, pieces: -20 })],
-    ])
+    planOf(before)
+    const note: [string, ReturnType<typeof draft>] = [
+      on,
+      draft('noted', { details: { text: 'the big ones lie below', mindOn: '2026-10-22' } }),
+    ]
     const { everyPlace: places, rainMm, stands, lessons } = before
-    const after = new House({ household, places, lots: [later], almanac, nowMs, rainMm, stands, lessons }, before)
+    const next = (lots: LotState[], earlier: House) =>
+      new House({ household, places, lots, almanac, nowMs, rainMm, stands, lessons }, earlier)
+    const noted = next([lot('R26-1', 'carrot', [...events, note])], before)
+    expect(keepingOf(noted, noted.lot('R26-1')!)).toBe(was)
+    const minded = (house: House) => planOf(house).filter(({ kind }) => kind === 'mind')
+    expect(minded(noted)).toMatchObject([{ dueOn: '2026-10-22' }])
+    const eaten = draft('used', { weightG: -3000, pieces: -20 })
+    const after = next([lot('R26-1', 'carrot', [...events, note, [on, eaten]])], noted)
     const now = keepingOf(after, after.lot('R26-1')!)
     expect(now.forecast).toBe(was.forecast)
     expect(now.model).toBe(was.model)

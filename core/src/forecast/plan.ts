@@ -79,7 +79,7 @@ function lotJobs(house: House, lot: LotState): Job[] {
   }
   const kitchen = madeJobs(house, lot)
   const keeping = keepingOf(house, lot)
-  return house.once(lot, 'jobs', [keeping, house.today], () => {
+  return house.once(lot, 'jobs', [lot, keeping, house.today], () => {
     const { storedAtMs, checks } = lot.history
     const checked = checks.filter((check) => check.atMs >= storedAtMs!)
     const since = overdueSince(house, lot)
