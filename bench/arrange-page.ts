@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
-import { chromium } from '@playwright/test'
 import serve from '../e2e/serve'
+import { caller, longestDuring, watchedPage } from './in-browser'
 
 /**
  * The best arrangement of sixty lots in eight places over six months, found from the page as a household would: how long
@@ -20,15 +20,7 @@ const kinds = ['shed', 'room', 'cool-room', 'cellar', 'loft', 'clamp', 'cool-roo
 
 const end = await serve()
 const base = process.env['VADOSE_URL']!
-const call = async <T>(method: string, path: string, body?: object): Promise<T> => {
-  const answer = await fetch(`${base}/api${path}`, {
-    method,
-    headers: { 'Content-Type': 'application/json' },
-    ...(body ? { body: JSON.stringify(body) } : {}),
-  })
-  if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`)
-  return answer.json() as Promise<T>
-}
+const call = caller(base)
 
 /** A household of so many lots, put anywhere, in eight places besides the garden. */
 async function house(lots: number): Promise<string> {
@@ -63,38 +55,29 @@ async function house(lots: number): Promise<string> {
 try {
   for (const lots of [10, 60]) {
     const address = await house(lots)
-    const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] })
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
-    await page.addInitScript(() => {
-      const tasks: number[] = []
-      Object.assign(window, { tasks })
-      new PerformanceObserver((list) => tasks.push(...list.getEntries().map((e) => e.duration))).observe({
-        type: 'longtask',
-        buffered: true,
+    await watchedPage(`${base}/${address}/stores`, async (page) => {
+      let [began, solving, done] = [0, 0, 0]
+      const away = await longestDuring(page, async () => {
+        began = performance.now()
+        await page.getByRole('button', { name: 'Find the best arrangement' }).click()
+        // the server reckons first; the worker says when it begins to solve
+        await page
+          .getByText(/ways of \d+ lots/)
+          .first()
+          .waitFor({ timeout: 120_000 })
+        solving = performance.now()
+        await page
+          .getByRole('region', { name: 'The best arrangement' })
+          .getByText(/kg saved|as well as it can/)
+          .first()
+          .waitFor({ timeout: 120_000 })
+        done = performance.now()
       })
+      console.log(
+        `arrange from the page, ${lots} lots × ${kinds.length} places × 6 months: reckoned in ${((solving - began) / 1000).toFixed(1)} s, ` +
+          `solved in the worker in ${((done - solving) / 1000).toFixed(1)} s (wanted < 10), longest task of the page ${away} ms`,
+      )
     })
-    await page.goto(`${base}/${address}/stores`, { waitUntil: 'networkidle' })
-    await page.evaluate(() => ((window as unknown as { tasks: number[] }).tasks.length = 0))
-    const began = performance.now()
-    await page.getByRole('button', { name: 'Find the best arrangement' }).click()
-    // the server reckons first; the worker says when it begins to solve
-    await page
-      .getByText(/ways of \d+ lots/)
-      .first()
-      .waitFor({ timeout: 120_000 })
-    const solving = performance.now()
-    await page
-      .getByRole('region', { name: 'The best arrangement' })
-      .getByText(/kg saved|as well as it can/)
-      .first()
-      .waitFor({ timeout: 120_000 })
-    const done = performance.now()
-    const away = await page.evaluate(() => Math.max(0, ...(window as unknown as { tasks: number[] }).tasks))
-    console.log(
-      `arrange from the page, ${lots} lots × ${kinds.length} places × 6 months: reckoned in ${((solving - began) / 1000).toFixed(1)} s, ` +
-        `solved in the worker in ${((done - solving) / 1000).toFixed(1)} s (wanted < 10), longest task of the page ${Math.round(away)} ms`,
-    )
-    await browser.close()
   }
 } finally {
   await end()

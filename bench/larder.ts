@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
-import { chromium } from '@playwright/test'
 import serve from '../e2e/serve'
+import { caller, longestDuring, watchedPage } from './in-browser'
 
 /**
  * The larder with five hundred lines in a real browser: the longest task while it is scrolled, filtered and ordered anew,
@@ -10,22 +10,16 @@ const units = ['jar', 'bag', 'bottle', 'tin', 'box', 'portion'] as const
 const crops = ['plum', 'tomato', 'cucumber', 'kale', 'raspberry', 'pear', 'courgette', 'bean-green']
 
 async function stocked(base: string, lines: number): Promise<string> {
-  const post = async (path: string, body: object) => {
-    const answer = await fetch(`${base}/api${path}`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ requestId: randomUUID(), ...body }),
-    })
-    if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`)
-    return answer.json() as Promise<Record<string, string>>
-  }
+  const call = caller(base)
+  const post = (path: string, body: object) =>
+    call<Record<string, string>>('POST', path, { requestId: randomUUID(), ...body })
   const { address } = await post('/households', {
     name: `Bench ${lines}`,
     clock: 'practice',
     timeZone: 'Europe/Vienna',
     startsOn: '2026-10-02',
   })
-  const places = (await (await fetch(`${base}/api/households/${address}/places`)).json()) as { id: string }[]
+  const places = await call<{ id: string }[]>('GET', `/households/${address}/places`)
   const all = Array.from({ length: lines }, (_, i) => ({
     crop: crops[i % crops.length],
     name: `Line ${i + 1}`,
@@ -41,41 +35,23 @@ async function stocked(base: string, lines: number): Promise<string> {
   return address!
 }
 
-/** The longest task of the page while something is done with it, ms; 0 where none was over 50. */
-async function longest(base: string, address: string): Promise<Record<string, number>> {
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] })
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
-  await page.addInitScript(() => {
-    const tasks: number[] = []
-    Object.assign(window, { tasks })
-    new PerformanceObserver((list) => tasks.push(...list.getEntries().map((e) => e.duration))).observe({
-      type: 'longtask',
-      buffered: true,
-    })
+/** The longest task of the page while the larder is scrolled, filtered and ordered, ms. */
+const longest = (base: string, address: string): Promise<Record<string, number>> =>
+  watchedPage(`${base}/${address}/larder`, async (page) => {
+    await page.locator('[data-lot]').first().waitFor()
+    const find = page.getByLabel('Find on the shelves')
+    return {
+      scroll: await longestDuring(page, async () => {
+        for (let i = 0; i < 30; i++) {
+          await page.mouse.wheel(0, 900)
+          await page.evaluate(() => new Promise(requestAnimationFrame))
+        }
+      }),
+      filter: await longestDuring(page, () => find.pressSequentially('line 12')),
+      'filter off': await longestDuring(page, () => find.fill('')),
+      order: await longestDuring(page, () => page.getByRole('radio', { name: 'Eat first' }).click()),
+    }
   })
-  await page.goto(`${base}/${address}/larder`, { waitUntil: 'networkidle' })
-  await page.locator('[data-lot]').first().waitFor()
-  const during = async (work: () => Promise<void>) => {
-    await page.evaluate(() => new Promise((done) => setTimeout(done, 300)))
-    await page.evaluate(() => ((window as unknown as { tasks: number[] }).tasks.length = 0))
-    await work()
-    await page.evaluate(() => new Promise((done) => setTimeout(done, 300)))
-    return page.evaluate(() => Math.round(Math.max(0, ...(window as unknown as { tasks: number[] }).tasks)))
-  }
-  const found = {
-    scroll: await during(async () => {
-      for (let i = 0; i < 30; i++) {
-        await page.mouse.wheel(0, 900)
-        await page.evaluate(() => new Promise(requestAnimationFrame))
-      }
-    }),
-    filter: await during(() => page.getByLabel('Find on the shelves').pressSequentially('line 12')),
-    'filter off': await during(() => page.getByLabel('Find on the shelves').fill('')),
-    order: await during(() => page.getByRole('radio', { name: 'Eat first' }).click()),
-  }
-  await browser.close()
-  return found
-}
 
 const end = await serve()
 const base = process.env['VADOSE_URL']!

@@ -16,10 +16,10 @@ export const truths = {
 } as const
 export type Truth = keyof typeof truths
 
-const household = { id: 'h', timeZone: 'Europe/Vienna', latitudeDeg: 47, altitudeM: 300, seasonStart: '05-01' }
-const climate = climateFor(household.latitudeDeg, household.altitudeM)
+export const household = { id: 'h', timeZone: 'Europe/Vienna', latitudeDeg: 47, altitudeM: 300, seasonStart: '05-01' }
+export const climate = climateFor(household.latitudeDeg, household.altitudeM)
 const almanac = almanacWith(noChanges)
-const nowMs = instantOf('2026-10-05', 8, household.timeZone)
+export const nowMs = instantOf('2026-10-05', 8, household.timeZone)
 export const days = 182
 export const kinds: PlaceKind[] = ['outdoors', 'shed', 'room', 'cool-room', 'cellar', 'loft']
 export const crops = [

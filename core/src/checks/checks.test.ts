@@ -82,6 +82,18 @@ describe('what looking teaches', () => {
     expect(at(10)).toBeGreaterThan(at(80))
     expect(at(80)).toBeGreaterThanOrEqual(at(150))
   })
+  it('comes after twelve days and after four weeks, and a late first look counts for both', () => {
+    const { model } = steadyLife(cropById('carrot'), 3, 95, 'damp-sand')
+    const after = (looks: number, day: number) => {
+      const checks = Array.from({ length: looks }, () => ({ day, lookedAt: 30, bad: 0, lotSize: 200 }))
+      return nextLookInDays(model, beliefAfterChecks(model, checks, day), day, looks, 200, spreadPerWeek['damp-sand'])
+    }
+    expect(after(0, 0)).toBe(12)
+    expect(after(1, 12)).toBe(16)
+    expect(after(1, 20)).toBe(8)
+    // whoever looks for the first time after five weeks is not asked again tomorrow
+    expect(after(1, 36)).toBeGreaterThan(14)
+  })
   it('looks before a tenth of it is gone, whatever ends it: carrots lying in a warm kitchen', () => {
     const { model } = steadyLife(cropById('carrot'), 22, 60, 'bare')
     const belief = beliefAfterChecks(model, [], 0)

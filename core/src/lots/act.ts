@@ -1,7 +1,7 @@
 import { Refusal } from '../refusal'
 import type { CleaningStep, Crop, HungIn } from '../almanac'
 import { asideReasons, endings, type Ending, type EventDraft, type Verdict } from './event'
-import type { LotHistory } from './history'
+import type { LotHistory } from './history-type'
 
 /** Surprises are asked about, never refused for good: `sure` passes. */
 export const surpriseShare = 1.2

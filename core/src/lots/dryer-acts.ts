@@ -3,7 +3,7 @@ import { conditioningVerdict, dehydratingOf } from '../line'
 import { Refusal } from '../refusal'
 import { requireStage, surpriseShare, type ActContext, type ActOutcome, type LotAct } from './act'
 import { draft, type EventDraft } from './event'
-import type { LotHistory } from './history'
+import type { LotHistory } from './history-type'
 import { piecesOfGrams } from './quantity'
 
 /** Peel, core and trimmings seldom come to more than the rest: below this share something was mistyped. */

@@ -2,7 +2,7 @@ import { trimmedShare } from '../assumptions'
 import { Refusal } from '../refusal'
 import { requireDrying, surpriseShare, type ActContext, type ActOutcome, type Grade, type LotAct } from './act'
 import { draft, type EventDetails, type EventDraft } from './event'
-import type { LotHistory } from './history'
+import type { LotHistory } from './history-type'
 import { piecesOfGrams } from './quantity'
 
 /** Taking down, sorting by size, threshing: what a lot goes through on its way into store. */

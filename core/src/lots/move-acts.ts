@@ -2,7 +2,7 @@ import { Refusal } from '../refusal'
 import { requireStage, type ActContext, type ActOutcome, type LotAct, type Taking } from './act'
 import { draft, type EventDetails, type EventDraft } from './event'
 import { guessedBy } from './guessed'
-import type { LotHistory } from './history'
+import type { LotHistory } from './history-type'
 import type { Quantity } from './quantity'
 import { taken } from './taking'
 

@@ -1,5 +1,6 @@
 import type { Entry } from './retell'
-import { lotHistory, type LotHistory } from './history'
+import { lotHistory } from './history'
+import type { LotHistory } from './history-type'
 import { standing } from './undo'
 
 /** A lot's ledger, and the lot it was taken from. */

@@ -2,7 +2,7 @@ import type { Crop } from '../almanac'
 import { Refusal } from '../refusal'
 import { gradeNames } from './act'
 import { draft, type EventDraft, type Label, type LotEvent } from './event'
-import type { Stage } from './history'
+import type { Stage } from './history-type'
 import { retold, type Entry } from './retell'
 import { standing } from './undo'
 

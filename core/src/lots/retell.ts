@@ -1,6 +1,7 @@
 import { Refusal } from '../refusal'
 import { draft, type EventDraft, type EventKind, type LotEvent, type Telling } from './event'
-import { stageAfter, type Stage } from './history'
+import { stageAfter } from './history'
+import type { Stage } from './history-type'
 import { gramsOfPieces, piecesOfGrams } from './quantity'
 import { standing, undoneIn } from './undo'
 

@@ -13,7 +13,7 @@ import {
 import { daysAside } from './aside'
 import { asideReasons, draft, endings, type Ending, type EventDraft } from './event'
 import { guessedBy } from './guessed'
-import type { LotHistory } from './history'
+import type { LotHistory } from './history-type'
 import { gramsOfPieces, piecesOfGrams, type Quantity } from './quantity'
 
 /** What a lot in store can have lost as water since it was last weighed; more is not accounted for. Judgement. */

@@ -1,6 +1,7 @@
 export { paceSlopePerC } from './common-clock'
 export { agesByDay, agesOf } from './anchor'
 export * from './forecast'
+export { usualPrior, type LifePrior } from './life-kinds'
 export * from './life-model'
 export * from './rates'
 export * from './seed-life'

@@ -98,6 +98,15 @@ describe('a picture of a lot', () => {
     expect((await lot('G26-1')).pictured).toBe(true)
     expect((await send('G26-1', await picture(30, 20).png().toBuffer(), 'image/png')).status).toBe(201)
   })
+  it('is on the lot’s page at once, though the page was read before it, and another page is told', async () => {
+    const revision = async () => Number((await at.client.get('/frame')).headers.get('x-revision'))
+    expect((await lot('G26-3')).pictured).toBe(false)
+    const before = await revision()
+    expect((await send('G26-3', await picture(20, 20).jpeg().toBuffer())).status).toBe(201)
+    expect((await lot('G26-3')).pictured).toBe(true)
+    expect(await revision()).toBeGreaterThan(before)
+    expect((await lot('G26-2')).pictured).toBe(false)
+  })
   it('is refused when it is none, too large, or of no lot', async () => {
     const jpeg = await fromCamera()
     const refused = async (body: Buffer, type?: string) => {

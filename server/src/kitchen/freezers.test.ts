@@ -1,21 +1,8 @@
-import { randomUUID } from 'node:crypto'
 import { describe, expect, it } from 'vitest'
-import { practiceFile } from '../testing/fresh'
+import { hands, practiceFile } from '../testing/fresh'
 
 const at = practiceFile('2026-10-02')
-const post = (path: string, what: object) => at.client.post(path, { requestId: randomUUID(), ...what })
-const bring = async (crop: string, weightG: number, pieces?: number, over: object = {}) =>
-  (
-    await post('/harvests', {
-      crop,
-      harvestedOn: '2026-10-01',
-      totalG: weightG,
-      heaps: [{ heap: 'sound', weightG, placeId: at.place('Cellar'), ...(pieces ? { pieces } : {}) }],
-      sure: true,
-      ...over,
-    })
-  ).body.lots[0].code as string
-const lot = async (code: string) => (await at.client.get(`/lots/${code}`)).body
+const { post, bring, lot } = hands(at, '2026-10-01')
 describe('a note with a day', () => {
   it('is a job on that day, until it is done; the note stays', async () => {
     const code = await bring('squash-butternut', 4000, 3)

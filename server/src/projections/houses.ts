@@ -27,17 +27,9 @@ import {
   workIn,
 } from './known'
 import { monthOf, monthOfHours } from './place-hours'
+import { lessonsOf } from './lesson-queries'
 import { takeLessons } from './lessons'
-import {
-  descendantsOf,
-  lastEventId,
-  lessonsOf,
-  lotsHere,
-  lotsTouchedSince,
-  monthsFrom,
-  monthsSince,
-  movesSince,
-} from './queries'
+import { descendantsOf, lastEventId, lotsHere, lotsTouchedSince, monthsFrom, monthsSince, movesSince } from './queries'
 import { roughBytes } from './rough-bytes'
 import { warm } from './warm'
 

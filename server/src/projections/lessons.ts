@@ -7,7 +7,8 @@ import { asHousehold, inTransaction, type Client, type Pool } from '../database'
 import { nowOf, type HouseholdRow } from '../households'
 import { lastOf, lotsOf, placesNow, type Measured } from './known'
 import { monthOf, monthOfHours } from './place-hours'
-import { keepLesson, lotsUntaught, monthsSpanning } from './queries'
+import { keepLesson, lotsUntaught } from './lesson-queries'
+import { monthsSpanning } from './queries'
 
 /** lots worked out between two breaths of the database: their places are fitted anew each time */
 const atOnce = 200

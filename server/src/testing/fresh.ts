@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { fileURLToPath } from 'node:url'
@@ -75,4 +76,22 @@ export function practiceFile(startsOn?: string): PracticeFile {
   })
   afterAll(() => at.served.close())
   return at
+}
+
+/** Bringing things in, and looking at them, in a test file's household. */
+export function hands(at: PracticeFile, harvestedOn: string) {
+  const post = (path: string, what: object) => at.client.post(path, { requestId: randomUUID(), ...what })
+  const bring = async (crop: string, weightG: number, pieces?: number, over: object = {}) =>
+    (
+      await post('/harvests', {
+        crop,
+        harvestedOn,
+        totalG: weightG,
+        heaps: [{ heap: 'sound', weightG, placeId: at.place('Cellar'), ...(pieces ? { pieces } : {}) }],
+        sure: true,
+        ...over,
+      })
+    ).body.lots[0].code as string
+  const lot = async (code: string) => (await at.client.get(`/lots/${code}`)).body
+  return { post, bring, lot }
 }

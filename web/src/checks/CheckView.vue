@@ -6,13 +6,13 @@ import { Choices } from '../kit'
 import { ElButton } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { cropColour, cropOf, LearntLine, lotCrop } from '../almanac'
-import { amount, inUnits, longDate, untilDate, useFrame } from '../households'
-import { SurvivalChart, useAct } from '../lots'
+import { cropOf, lotCrop } from '../almanac'
+import { amount, inUnits } from '../households'
+import { useAct } from '../lots'
+import CheckDone from './CheckDone.vue'
 import FaultSign from './FaultSign.vue'
 import { cautionsFirst } from './signs'
 
-const frame = useFrame()
 const route = useRoute()
 const code = String(route.params['code']).toUpperCase()
 const { answer: lot, failure } = useView(readLot, () => ({ params: { code } }))
@@ -166,30 +166,7 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
     </template>
 
     <template v-else>
-      <section class="card stack">
-        <p class="soft">{{ code }} now: {{ amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }}</p>
-        <template v-if="lot.keeping">
-          <p class="figure">9 in 10 sound to {{ untilDate(lot.keeping.nineInTenUntil.p50, lot.keeping.beyond) }}</p>
-          <p v-if="before && before !== lot.keeping.nineInTenUntil.p50" class="soft">
-            Before you looked: {{ longDate(before) }}.
-          </p>
-          <SurvivalChart
-            :keeping="lot.keeping"
-            :today="frame.today"
-            :checks="lot.checks"
-            :colour="cropColour(lot.crop)"
-            small
-          />
-          <p>
-            Look again on <strong>{{ longDate(lot.keeping.nextCheckOn) }}</strong>.
-          </p>
-          <LearntLine v-if="lot.keeping.learnt" :learnt="lot.keeping.learnt" :crop="lot.crop" />
-          <p class="soft">
-            When it is gone, its looks teach how long
-            {{ lot.variety ? `${lot.variety} keeps` : 'the next ones keep' }} here.
-          </p>
-        </template>
-      </section>
+      <CheckDone :lot="lot" :before="before" />
       <RouterLink class="el-button el-button--primary go" to="/">Back to the round</RouterLink>
       <RouterLink class="el-button go" :to="`/lots/${code}`">To the lot</RouterLink>
     </template>

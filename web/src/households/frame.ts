@@ -7,6 +7,7 @@ import { computed, ref, watch } from 'vue'
 import { useChanges } from '../almanac'
 import { householdHere } from '../call'
 import { useView, write } from '../view'
+import { useWeekStart } from './week-start'
 import { useSeason, useUnits } from './words'
 
 /** Who, when and the year: shared by every screen. */
@@ -24,6 +25,7 @@ export const useFrame = defineStore('frame', () => {
     (next) => {
       if (!next) return
       useUnits(next.household.units)
+      useWeekStart(next.household.units)
       useSeason(next.year)
     },
     { immediate: true, flush: 'sync' },
