@@ -8,6 +8,7 @@ import { readRequest } from '@vadose/contract/households'
 import { fullDate, useFrame, YearStrip } from './households'
 import { FindBox, UndoBar, useLastAct } from './lots'
 import { tabs } from './router'
+import { say } from './say'
 
 const frame = useFrame()
 const route = useRoute()
@@ -73,7 +74,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 
 <template>
   <header class="band">
-    <RouterLink class="name" to="/" aria-label="Vadose, to today's round">Vadose</RouterLink>
+    <RouterLink class="name" to="/" :aria-label="say('vadoseToTodaysRound')">{{ say('vadose') }}</RouterLink>
     <div v-if="frame.frame" class="year">
       <YearStrip
         :year="frame.frame.year"
@@ -85,20 +86,20 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     <div v-if="frame.frame" class="when">
       <strong>{{ fullDate(frame.today) }}</strong>
       <RouterLink to="/household"
-        >{{ frame.frame.household.name }}{{ frame.frame.household.demo ? ' · demo' : '' }}</RouterLink
+        >{{ frame.frame.household.name }}{{ frame.frame.household.demo ? say('demo') : '' }}</RouterLink
       >
     </div>
     <div
       v-if="frame.frame?.household.clock === 'practice'"
       class="clock"
       role="group"
-      aria-label="Move the practice clock"
+      :aria-label="say('moveThePracticeClock')"
     >
-      <button :disabled="frame.moving" @click="frame.moveClock('next-morning')">Next morning</button>
-      <button :disabled="frame.moving" @click="frame.moveClock('next-week')">Next week</button>
+      <button :disabled="frame.moving" @click="frame.moveClock('next-morning')">{{ say('nextMorning') }}</button>
+      <button :disabled="frame.moving" @click="frame.moveClock('next-week')">{{ say('nextWeek') }}</button>
     </div>
   </header>
-  <nav v-if="!nobody" class="tabs" aria-label="Screens">
+  <nav v-if="!nobody" class="tabs" :aria-label="say('screens')">
     <RouterLink
       v-for="tab in tabs"
       :key="tab.name"
@@ -113,22 +114,22 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   <main>
     <p v-if="frame.failure && !nobody" class="notice bad" role="alert">{{ frame.failure }}</p>
     <p v-if="arrived" class="notice" role="status">
-      What you kept just before this page was loaded again did arrive; it need not be entered once more.
+      {{ say('whatYouKeptJustBefore') }}
     </p>
     <UndoBar />
     <WhoseView v-if="nobody" :unknown="householdHere" />
     <!-- no screen begins before its household is known -->
     <RouterView v-else-if="frame.frame || frame.failure" />
   </main>
-  <nav v-if="!nobody" class="thumb-bar" aria-label="Screens, by thumb">
-    <RouterLink to="/">Today</RouterLink>
-    <RouterLink to="/bring-in">Bring in</RouterLink>
-    <RouterLink to="/find">Find</RouterLink>
-    <RouterLink to="/larder">Larder</RouterLink>
-    <RouterLink to="/household">More</RouterLink>
+  <nav v-if="!nobody" class="thumb-bar" :aria-label="say('screensByThumb')">
+    <RouterLink to="/">{{ say('today') }}</RouterLink>
+    <RouterLink to="/bring-in">{{ say('bringIn') }}</RouterLink>
+    <RouterLink to="/find">{{ say('find') }}</RouterLink>
+    <RouterLink to="/larder">{{ say('larder') }}</RouterLink>
+    <RouterLink to="/household">{{ say('more') }}</RouterLink>
   </nav>
-  <aside v-if="keysShown" class="keys card" aria-label="Keys">
-    <h2>Keys</h2>
+  <aside v-if="keysShown" class="keys card" :aria-label="say('keys')">
+    <h2>{{ say('keys') }}</h2>
     <dl>
       <template v-for="tab in tabs" :key="tab.name">
         <dt>
@@ -137,22 +138,24 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         <dd>{{ tab.label }}</dd>
       </template>
       <dt><kbd>b</kbd></dt>
-      <dd>In the beds: looks before the harvest</dd>
+      <dd>{{ say('inTheBedsLooksBefore') }}</dd>
       <dt><kbd>k</kbd></dt>
-      <dd>In the kitchen: dishes, jars, salt</dd>
+      <dd>{{ say('inTheKitchenDishesJars') }}</dd>
       <dt><kbd>/</kbd></dt>
-      <dd>Find a lot, crop or place</dd>
+      <dd>{{ say('findALotCropOr') }}</dd>
       <dt><kbd>u</kbd> <kbd>c</kbd> <kbd>s</kbd> <kbd>m</kbd></dt>
-      <dd>On a lot: use, look over, sort, move</dd>
-      <dt><kbd>Alt</kbd> <kbd>1</kbd> … <kbd>8</kbd></dt>
-      <dd>Sorting: what is in the hand goes on that heap</dd>
+      <dd>{{ say('onALotUseLook') }}</dd>
+      <dt>
+        <kbd>{{ say('alt') }}</kbd> <kbd>1</kbd> … <kbd>8</kbd>
+      </dt>
+      <dd>{{ say('sortingWhatIsInThe') }}</dd>
       <dt><kbd>w</kbd></dt>
-      <dd>On the line: weigh the chosen lot</dd>
+      <dd>{{ say('onTheLineWeighThe') }}</dd>
       <dt><kbd>z</kbd></dt>
-      <dd>Undo the last thing done to a lot</dd>
+      <dd>{{ say('undoTheLastThingDone') }}</dd>
       <dt><kbd>?</kbd></dt>
-      <dd>This list</dd>
+      <dd>{{ say('thisList') }}</dd>
     </dl>
-    <ElButton @click="keysShown = false">Close</ElButton>
+    <ElButton @click="keysShown = false">{{ say('close') }}</ElButton>
   </aside>
 </template>

@@ -1,6 +1,7 @@
 import { filled, isFile, type Endpoint } from '@vadose/contract/endpoint'
 import type { ErrorBody } from '@vadose/contract/shapes'
 import { answered, keyOfWrite, numberFor } from './unanswered'
+import { say } from './say'
 
 /** A refusal or failure of the server, with a message a person can act on. */
 export class ApiError extends Error {
@@ -100,7 +101,7 @@ export async function send(endpoint: Endpoint, asked: AnyAsked, views: readonly 
       ...(body === undefined ? {} : { body: content }),
     })
   } catch {
-    throw new ApiError('away', 'Vadose does not answer. Is it still running on this machine?')
+    throw new ApiError('away', say('vadoseDoesNotAnswerIs'))
   }
   const revision = Number(response.headers.get('X-Revision'))
   if (method !== 'GET' && revision > written) written = revision
@@ -109,11 +110,7 @@ export async function send(endpoint: Endpoint, asked: AnyAsked, views: readonly 
   if (key && response.status < 500) answered(key)
   if (response.ok) return response.json()
   const error = ((await response.json().catch(() => undefined)) as ErrorBody | undefined)?.error
-  throw new ApiError(
-    error?.code ?? 'internal',
-    error?.message ?? 'Something failed; nothing was written.',
-    error?.field,
-  )
+  throw new ApiError(error?.code ?? 'internal', error?.message ?? say('somethingFailedNothingWasWritten'), error?.field)
 }
 
 /** Asks an endpoint whose answer nothing on the page shows. */

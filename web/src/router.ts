@@ -1,15 +1,72 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import { householdHere } from './call'
+import { say } from './say'
 
 export const tabs = [
-  { path: '/', name: 'today', label: 'Today', key: '1' },
-  { path: '/bring-in', name: 'bring-in', label: 'Bring in', key: '2' },
-  { path: '/line', name: 'line', label: 'Drying line', key: '3' },
-  { path: '/stores', name: 'stores', label: 'Stores', key: '4' },
-  { path: '/larder', name: 'larder', label: 'Larder', key: '5' },
-  { path: '/year', name: 'year', label: 'Year', key: '6' },
-  { path: '/almanac', name: 'almanac', label: 'Almanac', key: '7' },
-  { path: '/bench', name: 'bench', label: 'Bench', key: '8' },
+  {
+    path: '/',
+    name: 'today',
+    get label() {
+      return say('today')
+    },
+    key: '1',
+  },
+  {
+    path: '/bring-in',
+    name: 'bring-in',
+    get label() {
+      return say('bringIn')
+    },
+    key: '2',
+  },
+  {
+    path: '/line',
+    name: 'line',
+    get label() {
+      return say('dryingLine')
+    },
+    key: '3',
+  },
+  {
+    path: '/stores',
+    name: 'stores',
+    get label() {
+      return say('stores')
+    },
+    key: '4',
+  },
+  {
+    path: '/larder',
+    name: 'larder',
+    get label() {
+      return say('larder')
+    },
+    key: '5',
+  },
+  {
+    path: '/year',
+    name: 'year',
+    get label() {
+      return say('year')
+    },
+    key: '6',
+  },
+  {
+    path: '/almanac',
+    name: 'almanac',
+    get label() {
+      return say('almanac')
+    },
+    key: '7',
+  },
+  {
+    path: '/bench',
+    name: 'bench',
+    get label() {
+      return say('bench')
+    },
+    key: '8',
+  },
 ] as const
 
 export const router = createRouter({

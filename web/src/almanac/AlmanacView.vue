@@ -16,6 +16,7 @@ import NumbersTable from './NumbersTable.vue'
 import { numberRows } from './number-words'
 import PathLine from './PathLine.vue'
 import SchoolsCard from './SchoolsCard.vue'
+import { say } from './say'
 
 const frame = useFrame()
 const route = useRoute()
@@ -74,31 +75,34 @@ async function removeOwn() {
     <CropList :chosen="crop?.id" @choose="editing = false" />
 
     <article v-if="crop" class="stack">
-      <RouterLink class="back" to="/almanac">All crops</RouterLink>
+      <RouterLink class="back" to="/almanac">{{ say('allCrops') }}</RouterLink>
       <header class="head">
         <h1>{{ crop.name }}</h1>
         <p class="soft">
           {{ crop.botanical }} · {{ crop.family }}
-          <template v-if="crop.synonyms.length"> · also {{ crop.synonyms.slice(0, 4).join(', ') }}</template>
-          <template v-if="isOwn"> · a crop of your own</template>
+          <template v-if="crop.synonyms.length">
+            {{ say('also', { synonyms: crop.synonyms.slice(0, 4).join(', ') }) }}</template
+          >
+          <template v-if="isOwn"> {{ say('aCropOfYourOwn') }}</template>
         </p>
         <div class="acts">
-          <ElButton @click="editing = !editing">{{ editing ? 'Done' : 'Change for our house' }}</ElButton>
-          <ElButton @click="adding = !adding">Add a crop like it</ElButton>
-          <ElButton v-if="isOwn" @click="removeOwn">Remove it</ElButton>
+          <ElButton @click="editing = !editing">{{ editing ? say('done') : say('changeForOurHouse') }}</ElButton>
+          <ElButton @click="adding = !adding">{{ say('addACropLikeIt') }}</ElButton>
+          <ElButton v-if="isOwn" @click="removeOwn">{{ say('removeIt') }}</ElButton>
         </div>
       </header>
       <form v-if="adding" class="card row" @submit.prevent="addOwn">
         <label class="field"
-          >Name of your crop <ElInput v-model="ownName" maxlength="60" :placeholder="`like ${crop.name}, but …`"
+          >{{ say('nameOfYourCrop') }}
+          <ElInput v-model="ownName" maxlength="60" :placeholder="say('likeBut', { name: crop.name })"
         /></label>
-        <ElButton type="primary" native-type="submit" :disabled="!ownName.trim()">Add it</ElButton>
-        <p class="soft">It begins with everything {{ crop.name }} has; change what differs.</p>
+        <ElButton type="primary" native-type="submit" :disabled="!ownName.trim()">{{ say('addIt') }}</ElButton>
+        <p class="soft">{{ say('itBeginsWithEverythingHas', { name: crop.name }) }}</p>
       </form>
       <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
 
       <section class="card">
-        <h2 class="visually-hidden">From bed to plate</h2>
+        <h2 class="visually-hidden">{{ say('fromBedToPlate') }}</h2>
         <PathLine :crop="crop" :colour="colour" />
       </section>
 
@@ -106,30 +110,39 @@ async function removeOwn() {
         <SchoolsCard :crop="crop" @choose="choose" />
 
         <section class="card stack">
-          <h2>Air it likes</h2>
+          <h2>{{ say('airItLikes') }}</h2>
           <ConditionRulers :crop="crop" :colour="colour" :places="places ?? []" />
           <p class="soft">
-            At home: {{ inUnits(crop.keeping.atHome.value) }}. Usually in:
-            {{ crop.packs.map((p) => p.label).join(', ') }}. A piece weighs about {{ weight(crop.pieceG.value) }}.
+            {{
+              say('atHomeUsuallyInA', {
+                atHome: inUnits(crop.keeping.atHome.value),
+                packs: crop.packs.map((p) => p.label).join(', '),
+                pieceG: weight(crop.pieceG.value),
+              })
+            }}
           </p>
           <p
             v-if="crop.keeping.ethyleneGiven.value !== 'none' || crop.keeping.ethyleneFelt.value !== 'none'"
             class="soft"
           >
-            Ripening gas: gives {{ crop.keeping.ethyleneGiven.value }}, feels {{ crop.keeping.ethyleneFelt.value
+            {{
+              say('ripeningGasGivesFeels', {
+                ethyleneGiven: crop.keeping.ethyleneGiven.value,
+                ethyleneFelt: crop.keeping.ethyleneFelt.value,
+              })
             }}<template v-if="crop.keeping.ethyleneShows"> ({{ crop.keeping.ethyleneShows }})</template>.
-            <template v-if="crop.keeping.smell"> Smell: {{ crop.keeping.smell }}.</template>
+            <template v-if="crop.keeping.smell"> {{ say('smell', { smell: crop.keeping.smell }) }}</template>
           </p>
-          <RouterLink :to="`/bench/keep?crop=${crop.id}`">How long would it keep here? To the bench</RouterLink>
+          <RouterLink :to="`/bench/keep?crop=${crop.id}`">{{ say('howLongWouldItKeep') }}</RouterLink>
         </section>
 
         <section class="card stack">
-          <h2>What ends it, what to do</h2>
+          <h2>{{ say('whatEndsItWhatTo') }}</h2>
           <ul class="rows plain">
             <li v-for="f in crop.faults" :key="f.id">
               <strong>{{ f.label }}</strong>
               <span v-if="f.spreads !== 'no'" class="tag">{{
-                f.spreads === 'quickly' ? 'runs fast' : 'runs slowly'
+                f.spreads === 'quickly' ? say('runsFast') : say('runsSlowly')
               }}</span>
               <p class="soft">{{ f.signs }}</p>
               <p class="soft">→ {{ f.actions.map((a) => a.label.toLowerCase()).join(', or ') }}</p>
@@ -141,34 +154,36 @@ async function removeOwn() {
       <LearntCard :crop="crop.id" :colour="colour" />
 
       <section class="card stack cautions">
-        <h2>Careful</h2>
+        <h2>{{ say('careful') }}</h2>
         <ul class="plain">
           <li v-for="c in crop.cautions" :key="c.id">{{ inUnits(c.text) }}</li>
-          <li v-if="!crop.cautions.length">Nothing special; the usual kitchen care.</li>
+          <li v-if="!crop.cautions.length">{{ say('nothingSpecialTheUsualKitchen') }}</li>
         </ul>
         <p class="soft">
-          Advice, not authority.
+          {{ say('adviceNotAuthority') }}
           <a
             v-if="frame.frame?.household.authority"
             :href="frame.frame.household.authority.url"
             rel="noreferrer noopener"
-            >{{ frame.frame.household.authority.name }} comes first</a
+            >{{ say('comesFirst', { name: frame.frame.household.authority.name }) }}</a
           >
           <template v-else
-            >Your local food-safety authority comes first: <RouterLink to="/household">say who that is</RouterLink>, and
-            its address stands here.</template
+            >{{ say('yourLocalFoodSafetyAuthority') }}
+            <RouterLink to="/household">{{ say('sayWhoThatIs') }}</RouterLink>{{
+              say('andItsAddressStandsHere')
+            }}</template
           >
         </p>
       </section>
 
       <section class="card stack">
         <h2>
-          Numbers and where they are from
-          <span v-if="overridden" class="soft">◆ {{ overridden }} of your own</span>
+          {{ say('numbersAndWhereTheyAre') }}
+          <span v-if="overridden" class="soft">{{ say('ofYourOwn', { overridden }) }}</span>
         </h2>
         <NumbersTable :crop="crop.id" :editing="editing" />
         <details>
-          <summary class="soft">Sources in full</summary>
+          <summary class="soft">{{ say('sourcesInFull') }}</summary>
           <ul>
             <li v-for="s in used" :key="s" class="soft">{{ s }}</li>
           </ul>
@@ -176,14 +191,14 @@ async function removeOwn() {
       </section>
     </article>
     <div v-else class="stack">
-      <h1>Almanac</h1>
-      <p v-if="route.params['crop']" class="notice bad">There is no “{{ route.params['crop'] }}” in the almanac.</p>
-      <p>
-        {{ allCrops().length }} crops and forms, each from bed to plate: when it is ready, how it dries, what air it
-        likes, what ends it, and where each number is from. Find yours by name, by another name, or by what is in your
-        hand.
+      <h1>{{ say('almanac') }}</h1>
+      <p v-if="route.params['crop']" class="notice bad">
+        {{ say('thereIsNoInThe', { params: String(route.params['crop']) }) }}
       </p>
-      <p class="soft">Change any number for your house, and add crops of your own from the nearest one.</p>
+      <p>
+        {{ say('cropsAndFormsEachFrom', { allCrops: allCrops().length }) }}
+      </p>
+      <p class="soft">{{ say('changeAnyNumberForYour') }}</p>
     </div>
   </div>
 </template>

@@ -4,6 +4,7 @@ import type { Crop } from '@vadose/core/almanac'
 import { scaleLinear } from 'd3-scale'
 import { computed } from 'vue'
 import { fromCelsius, humidity, temperature } from '../households'
+import { say } from './say'
 
 /** What air a crop likes, against the air the household's places have now. */
 const props = defineProps<{ crop: Crop; colour: string; places: PlaceView[] }>()
@@ -39,7 +40,14 @@ const rowsHeight = computed(() => 15 * (1 + Math.max(-1, ...marks.value.map((m) 
     <svg
       :viewBox="`0 0 ${width} ${150 + rowsHeight}`"
       role="img"
-      :aria-label="`Likes ${temperature(bestT[0])} to ${temperature(bestT[1])} and ${humidity(bestH[0])} to ${humidity(bestH[1])}`"
+      :aria-label="
+        say('likesToAndTo', {
+          temperature: temperature(bestT[0]),
+          temperature2: temperature(bestT[1]),
+          humidity: humidity(bestH[0]),
+          humidity2: humidity(bestH[1]),
+        })
+      "
     >
       <defs>
         <pattern id="harm" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -47,7 +55,7 @@ const rowsHeight = computed(() => 15 * (1 + Math.max(-1, ...marks.value.map((m) 
           <line x1="0" y1="0" x2="0" y2="6" stroke="var(--cold)" stroke-width="3" />
         </pattern>
       </defs>
-      <text class="name" x="10" y="14">Temperature</text>
+      <text class="name" x="10" y="14">{{ say('temperature') }}</text>
       <rect x="10" y="22" :width="width - 20" height="22" rx="4" class="rail" />
       <rect v-if="chills !== undefined" x="10" y="22" :width="t(chills) - 10" height="22" fill="url(#harm)" />
       <rect v-else-if="freezes !== undefined" x="10" y="22" :width="t(freezes) - 10" height="22" fill="url(#harm)" />
@@ -61,7 +69,7 @@ const rowsHeight = computed(() => 15 * (1 + Math.max(-1, ...marks.value.map((m) 
         <text class="axis place-name" :x="m.x + 4" :y="76 + m.row * 15">{{ m.name }}</text>
       </g>
       <g :transform="`translate(0 ${74 + rowsHeight})`">
-        <text class="name" x="10" y="22">Humidity</text>
+        <text class="name" x="10" y="22">{{ say('humidity') }}</text>
         <rect x="10" y="30" :width="width - 20" height="22" rx="4" class="rail" />
         <rect :x="h(bestH[0]) - 3" y="27" :width="h(bestH[1]) - h(bestH[0]) + 6" height="28" rx="5" :fill="colour" />
         <text
@@ -77,10 +85,11 @@ const rowsHeight = computed(() => 15 * (1 + Math.max(-1, ...marks.value.map((m) 
       </g>
     </svg>
     <figcaption class="soft">
-      <template v-if="chills !== undefined">Chills below {{ temperature(chills) }}. </template>
-      <template v-else-if="freezes !== undefined">Freezes at {{ temperature(freezes) }}. </template>
-      Solid: best. Hatched: harm. Dots: your places now.
-      {{ keeping.keptDry ? 'Damp rots it.' : 'Dry air shrivels it.' }}
+      <template v-if="chills !== undefined">{{ say('chillsBelow', { temperature: temperature(chills) }) }} </template>
+      <template v-else-if="freezes !== undefined"
+        >{{ say('freezesAt', { temperature: temperature(freezes) }) }}
+      </template>
+      {{ say('solidBestHatchedHarmDots', { keptDry: keeping.keptDry ? 'yes' : 'no' }) }}
     </figcaption>
   </figure>
 </template>

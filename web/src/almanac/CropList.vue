@@ -4,6 +4,7 @@ import { ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { allCrops, cropColour } from './almanac'
+import { say } from './say'
 
 /** Every crop by its kind, or those that fit what is typed. */
 defineProps<{ chosen?: string | undefined }>()
@@ -12,21 +13,21 @@ const router = useRouter()
 const query = ref('')
 
 const groupNames: Record<CropGroup, string> = {
-  allium: 'Onions and garlic',
-  tuber: 'Potatoes',
-  squash: 'Squash',
-  root: 'Roots',
-  cabbage: 'Cabbages',
-  leaf: 'Leaves',
-  fruiting: 'Tomatoes and kin',
-  legume: 'Beans, peas, corn',
-  orchard: 'Apples and pears',
-  stone: 'Stone fruit, figs, grapes',
-  berry: 'Berries',
-  herb: 'Herbs',
-  seed: 'Seeds and grain',
-  brining: 'For the brine',
-  goods: 'Stores',
+  allium: say('onionsAndGarlic'),
+  tuber: say('potatoes'),
+  squash: say('squash'),
+  root: say('roots'),
+  cabbage: say('cabbages'),
+  leaf: say('leaves'),
+  fruiting: say('tomatoesAndKin'),
+  legume: say('beansPeasCorn'),
+  orchard: say('applesAndPears'),
+  stone: say('stoneFruitFigsGrapes'),
+  berry: say('berries'),
+  herb: say('herbs'),
+  seed: say('seedsAndGrain'),
+  brining: say('forTheBrine'),
+  goods: say('stores'),
 }
 const found = computed(() => findCrops(allCrops(), query.value))
 const grouped = computed(() => {
@@ -44,19 +45,19 @@ function take() {
 <template>
   <aside class="list">
     <label class="field">
-      What have you got?
+      {{ say('whatHaveYouGot') }}
       <ElInput
         v-model="query"
         clearable
-        placeholder="soft neck, zucchini…"
-        aria-label="Find a crop by name, other name or what is in your hand"
+        :placeholder="say('softNeckZucchini')"
+        :aria-label="say('findACropByName')"
         @keydown.enter.prevent="take"
       />
     </label>
     <p v-if="!found.length" class="soft">
-      Nothing fits “{{ query }}”. Open the nearest crop and add one of your own from it.
+      {{ say('nothingFitsOpenTheNearest', { query }) }}
     </p>
-    <nav aria-label="Crops">
+    <nav :aria-label="say('crops')">
       <section v-for="g in grouped" :key="g.name">
         <h2 v-if="g.name">{{ g.name }}</h2>
         <RouterLink

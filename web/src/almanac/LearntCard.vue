@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { Choices } from '../kit'
 import { useView, write } from '../view'
 import { longerWords, onRuler, seenWords, timesBand } from './learnt-words'
+import { say } from './say'
 
 /** What looks over the years have taught of a crop here, variety by variety, and what the household says itself. */
 const props = defineProps<{ crop: string; colour: string }>()
@@ -18,7 +19,7 @@ const rows = computed(() =>
   !view.value
     ? []
     : [
-        ...(view.value.house ? [{ key: 'house', name: 'All of it', said: undefined, ...view.value.house }] : []),
+        ...(view.value.house ? [{ key: 'house', name: say('allOfIt'), said: undefined, ...view.value.house }] : []),
         ...view.value.varieties.map(({ variety, keeps: said, learnt }) => ({
           key: `v ${variety}`,
           name: variety,
@@ -33,19 +34,19 @@ const rows = computed(() =>
         })),
       ],
 )
-const say = (variety: string, said: VarietyKeeps['keeps'] | undefined) =>
+const tell = (variety: string, said: VarietyKeeps['keeps'] | undefined) =>
   said && void write(setVariety, { body: { crop: props.crop, variety, keeps: said } })
 </script>
 
 <template>
   <section v-if="shown && view" class="card stack">
-    <h2>What your house has learnt of it</h2>
+    <h2>{{ say('whatYourHouseHasLearnt') }}</h2>
     <p v-for="o in view.outlasts.slice(0, 3)" :key="o.longer + o.shorter">
-      <strong>{{ o.longer }} outlasts {{ o.shorter }} here</strong>: {{ longerWords(o.times.p50) }}
-      <span class="soft">({{ timesBand(o.times) }})</span>.
+      <strong>{{ say('outlastsHere', { longer: o.longer, shorter: o.shorter }) }}</strong>:
+      {{ longerWords(o.times.p50) }} <span class="soft">({{ timesBand(o.times) }})</span>.
     </p>
     <p v-if="!view.house" class="soft">
-      Looks at lots that are gone teach how long it really keeps here. Until then, say what you know of a variety.
+      {{ say('looksAtLotsThatAre') }}
     </p>
     <ul class="bare">
       <li v-for="r in rows" :key="r.key" class="line">
@@ -56,7 +57,7 @@ const say = (variety: string, said: VarietyKeeps['keeps'] | undefined) =>
           viewBox="0 0 100 14"
           preserveAspectRatio="none"
           role="img"
-          :aria-label="`${longerWords(r.times.p50)}, ${timesBand(r.times)} the books’ life`"
+          :aria-label="say('theBooksLife', { longerWords: longerWords(r.times.p50), timesBand: timesBand(r.times) })"
         >
           <line x1="0" x2="100" y1="7" y2="7" class="base" />
           <line x1="50" x2="50" y1="0" y2="14" class="book" />
@@ -70,7 +71,7 @@ const say = (variety: string, said: VarietyKeeps['keeps'] | undefined) =>
           />
           <rect :x="100 * onRuler(r.times.p50) - 0.7" width="1.4" y="1" height="12" :fill="colour" />
         </svg>
-        <span v-else class="soft ruler">nothing learnt yet</span>
+        <span v-else class="soft ruler">{{ say('nothingLearntYet') }}</span>
         <span class="says"
           ><template v-if="r.times"
             >{{ longerWords(r.times.p50) }}
@@ -80,16 +81,15 @@ const say = (variety: string, said: VarietyKeeps['keeps'] | undefined) =>
         <Choices
           v-if="r.said"
           class="said"
-          :label="`How ${r.name} keeps`"
+          :label="say('howKeeps', { name: r.name })"
           :model-value="r.said"
           :options="keeps"
-          @update:model-value="say(r.name, $event)"
+          @update:model-value="tell(r.name, $event)"
         />
       </li>
     </ul>
     <p class="soft">
-      Against the books’ life in the same air, the line in the middle; the band holds it 8 times in 10. A lot’s dates
-      stand on this until its own looks say more.
+      {{ say('againstTheBooksLifeIn') }}
     </p>
   </section>
 </template>

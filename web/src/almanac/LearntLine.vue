@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { KeepingView } from '@vadose/contract/lots'
 import { longerWords, seenWords } from './learnt-words'
+import { say } from './say'
 
 /** What a lot's dates stand on besides the books, with the way to all that was learnt of its crop. */
 defineProps<{ learnt: NonNullable<KeepingView['learnt']>; crop: string }>()
@@ -8,9 +9,9 @@ defineProps<{ learnt: NonNullable<KeepingView['learnt']>; crop: string }>()
 
 <template>
   <p>
-    {{ learnt.variety ?? 'It' }} keeps {{ longerWords(learnt.times) }} here
+    {{ say('keepsHere', { variety: learnt.variety ?? say('it'), longerWords: longerWords(learnt.times) }) }}
     <RouterLink class="soft" :to="`/almanac/${crop}`">{{
-      learnt.lots ? `learnt from ${seenWords(learnt)}` : 'as you said'
+      learnt.lots ? say('learntFrom', { seenWords: seenWords(learnt) }) : say('asYouSaid')
     }}</RouterLink>
   </p>
 </template>

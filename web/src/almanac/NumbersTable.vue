@@ -5,6 +5,7 @@ import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { ApiError } from '../call'
 import { numberRows, readNumber, type NumberRow } from './number-words'
+import { say } from './say'
 
 const props = defineProps<{ crop: string; editing: boolean }>()
 const rows = computed(() => numberRows(props.crop))
@@ -27,7 +28,7 @@ function begin(row: NumberRow) {
 async function keep(row: NumberRow, back = false) {
   const value = back ? null : readNumber(text.value, row.value, row.unit)
   if (value === undefined) {
-    failure.value = Array.isArray(row.value) ? 'Type two numbers, as 4 to 7.' : 'Type one number.'
+    failure.value = Array.isArray(row.value) ? say('typeTwoNumbersAsTo') : say('typeOneNumber')
     return
   }
   try {
@@ -42,17 +43,19 @@ async function keep(row: NumberRow, back = false) {
 <template>
   <table class="numbers">
     <caption class="visually-hidden">
-      Numbers and where they are from
+      {{
+        say('numbersAndWhereTheyAre')
+      }}
     </caption>
     <tbody>
       <template v-for="row in rows" :key="row.path">
         <tr :class="{ ours: row.ours }">
           <th scope="row">{{ row.label }}</th>
           <td class="value">{{ row.shown }} {{ row.unit }}</td>
-          <td class="soft" :title="row.sourceText">{{ row.ours ? 'our house' : row.sourceShort }}</td>
+          <td class="soft" :title="row.sourceText">{{ row.ours ? say('ourHouse') : row.sourceShort }}</td>
           <td v-if="editing">
-            <ElButton size="small" @click="begin(row)">Change</ElButton>
-            <ElButton v-if="row.ours" size="small" @click="keep(row, true)">Put back</ElButton>
+            <ElButton size="small" @click="begin(row)">{{ say('change') }}</ElButton>
+            <ElButton v-if="row.ours" size="small" @click="keep(row, true)">{{ say('putBack') }}</ElButton>
           </td>
         </tr>
         <tr v-if="open === row.path">
@@ -61,9 +64,15 @@ async function keep(row: NumberRow, back = false) {
               <ElInput v-model="text" class="typed" :aria-label="`${row.label}, ${row.unit}`"
                 ><template #suffix>{{ row.unit }}</template></ElInput
               >
-              <ElInput v-model="why" class="why" maxlength="300" aria-label="Why" placeholder="why, for next year" />
-              <ElButton type="primary" native-type="submit">Keep</ElButton>
-              <ElButton @click="open = ''">Leave it</ElButton>
+              <ElInput
+                v-model="why"
+                class="why"
+                maxlength="300"
+                :aria-label="say('why')"
+                :placeholder="say('whyForNextYear')"
+              />
+              <ElButton type="primary" native-type="submit">{{ say('keep') }}</ElButton>
+              <ElButton @click="open = ''">{{ say('leaveIt') }}</ElButton>
             </form>
             <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
           </td>

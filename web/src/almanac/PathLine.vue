@@ -4,6 +4,7 @@ import { scaleLinear } from 'd3-scale'
 import { area, curveMonotoneX } from 'd3-shape'
 import { computed } from 'vue'
 import { inUnits, temperature } from '../households'
+import { say } from './say'
 
 /** A crop's way from bed to plate as one line, as thick as the weight that is left: water leaving, slowly. */
 const props = defineProps<{ crop: Crop; colour: string }>()
@@ -64,10 +65,11 @@ const columns = computed(() => edges.value.map(([a, b]) => `${(b - a).toFixed(4)
       </li>
     </ol>
     <figcaption class="soft">
-      The band is as thick as the weight that is left.
+      {{ say('theBandIsAsThick') }}
       <template v-for="o in others" :key="o.id">
         <strong> {{ o.label }}:</strong> {{ inUnits(o.detail)
-        }}<template v-if="o.days"> ({{ span(o.days) }} at {{ temperature(-18, 0) }})</template>.
+        }}<template v-if="o.days"> {{ say('at', { span: span(o.days), temperature: temperature(-18, 0) }) }}</template
+        >.
       </template>
     </figcaption>
   </figure>

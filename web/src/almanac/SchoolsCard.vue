@@ -2,26 +2,27 @@
 import { Choices } from '../kit'
 import type { Crop } from '@vadose/core/almanac'
 import { schoolOf } from './almanac'
+import { say } from './say'
 
 /** Where practitioners differ, with the household's choice; when it is ready; the ways of keeping it. */
 defineProps<{ crop: Crop }>()
 defineEmits<{ choose: [topic: string, choice: string] }>()
 const wayWord: Record<string, string> = {
-  store: 'Store',
-  'in-ground': 'Leave in the ground',
-  freeze: 'Freeze',
-  dry: 'Dry',
-  brine: 'Brine',
-  jar: 'Jar',
-  seed: 'Seed',
-  fresh: 'Eat fresh',
+  store: say('store'),
+  'in-ground': say('leaveInTheGround'),
+  freeze: say('freeze'),
+  dry: say('dry'),
+  brine: say('brine'),
+  jar: say('jar'),
+  seed: say('seed'),
+  fresh: say('eatFresh'),
 }
 </script>
 
 <template>
   <section class="card stack">
-    <h2>Where people differ</h2>
-    <p v-if="!crop.schools.length" class="soft">Nobody argues about this one.</p>
+    <h2>{{ say('wherePeopleDiffer') }}</h2>
+    <p v-if="!crop.schools.length" class="soft">{{ say('nobodyArguesAboutThisOne') }}</p>
     <div v-for="s in crop.schools" :key="s.topic" class="school">
       <h3>{{ s.topic }}</h3>
       <Choices
@@ -33,14 +34,16 @@ const wayWord: Record<string, string> = {
       />
     </div>
     <div v-if="crop.readiness" class="school">
-      <h3>Ready when</h3>
+      <h3>{{ say('readyWhen') }}</h3>
       <ul>
         <li v-for="s in crop.readiness.schools" :key="s.id">{{ s.label }}</li>
       </ul>
-      <p class="soft">Too early: {{ crop.readiness.earlyCost }}. Too late: {{ crop.readiness.lateCost }}.</p>
+      <p class="soft">
+        {{ say('tooEarlyTooLate', { earlyCost: crop.readiness.earlyCost, lateCost: crop.readiness.lateCost }) }}
+      </p>
     </div>
     <div class="school">
-      <h3>Ways of keeping</h3>
+      <h3>{{ say('waysOfKeeping') }}</h3>
       <ul>
         <li v-for="w in crop.ways" :key="w.way">
           <strong>{{ wayWord[w.way] }}</strong> <span class="soft">{{ w.note }}</span>

@@ -1,4 +1,5 @@
 import type { LearntView } from '@vadose/contract/almanac'
+import { say } from './say'
 
 type Times = LearntView['outlasts'][number]['times']
 
@@ -12,21 +13,20 @@ const shares = [
 
 /** “about a fifth longer”, “as long”, “twice as long”. */
 export function longerWords(times: number): string {
-  if (Math.abs(times - 1) < 0.05) return 'as long'
-  if (times >= 1.85) return times < 2.3 ? 'twice as long' : `${times.toFixed(1)} times as long`
+  if (Math.abs(times - 1) < 0.05) return say('asLong')
+  if (times >= 1.85) return times < 2.3 ? say('twiceAsLong') : say('timesAsLong', { times: times.toFixed(1) })
   const off = Math.abs(times - 1)
   const [, word] = shares.reduce((best, one) => (Math.abs(one[0] - off) < Math.abs(best[0] - off) ? one : best))
   // “half longer” is no English
-  if (word === 'half') return times > 1 ? 'half as long again' : 'half as long'
-  return `about ${word} ${times > 1 ? 'longer' : 'less long'}`
+  if (word === 'half') return times > 1 ? say('halfAsLongAgain') : say('halfAsLong')
+  return say('aboutLonger', { word, times: times > 1 ? 'yes' : 'no' })
 }
 
 /** “× 0.9–1.4” */
 export const timesBand = ({ p10, p90 }: Times): string => `× ${p10.toFixed(1)}–${p90.toFixed(1)}`
 
 /** “4 lots, 2 years” */
-export const seenWords = ({ lots, years }: { lots: number; years: number }): string =>
-  `${lots} ${lots === 1 ? 'lot' : 'lots'}, ${years} ${years === 1 ? 'year' : 'years'}`
+export const seenWords = ({ lots, years }: { lots: number; years: number }): string => say('lotYear', { lots, years })
 
 const [least, most] = [0.4, 2.5]
 

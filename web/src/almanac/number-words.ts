@@ -1,42 +1,109 @@
 import { cropFileById, settables, sources, withOverrides, type CropData, type Settable } from '@vadose/core/almanac'
 import { fromCelsius, degree, isUs, toCelsius } from '../households'
 import { currentAlmanac } from './almanac'
+import { say } from './say'
 
 const names: Record<string, string> = {
-  pieceG: 'A piece weighs|g',
-  waterPct: 'Water in it|%',
-  'readiness/countOf': 'Counted out of|',
-  'readiness/sharePerWeek': 'The sign moves in a week by|',
-  'curing/budget': 'Wants, to be ready|kPa·h',
-  'curing/budgetLogSd': 'Lots differ by (log sd)|',
-  'curing/stillAbovePct': 'Stands still above|%',
-  'curing/healsAtC': 'Heals at|°C',
-  'curing/healsAtPct': 'Heals at|%',
-  'curing/finalWeightRatio': 'Weight left when ready|of 1',
-  'curing/finalWeightRatioSd': 'Lots differ by|',
-  'curing/bunch': 'In a bunch|pieces',
-  'curing/usualDays': 'The calendar says|days',
-  'keeping/bestTemperatureC': 'Keeps best at|°C',
-  'keeping/bestHumidityPct': 'Keeps best at|%',
-  'keeping/lifeDays': 'Keeps there|days',
-  'keeping/homeDays': 'Keeps at home|days',
-  'keeping/freezesAtC': 'Freezes at|°C',
-  'keeping/transpiration': 'Water lost|ng/(kg·s·Pa)',
-  'keeping/largestLossPct': 'Bearable loss|%',
-  'keeping/ageingQ10': 'Ages faster each 10 °C|times',
-  'keeping/ageingDays': 'Half have aged after|days',
+  get pieceG() {
+    return say('aPieceWeighsG')
+  },
+  get waterPct() {
+    return say('waterInIt')
+  },
+  get 'readiness/countOf'() {
+    return say('countedOutOf')
+  },
+  get 'readiness/sharePerWeek'() {
+    return say('theSignMovesInA')
+  },
+  get 'curing/budget'() {
+    return say('wantsToBeReadyKpa')
+  },
+  get 'curing/budgetLogSd'() {
+    return say('lotsDifferByLogSd')
+  },
+  get 'curing/stillAbovePct'() {
+    return say('standsStillAbove')
+  },
+  get 'curing/healsAtC'() {
+    return say('healsAtC')
+  },
+  get 'curing/healsAtPct'() {
+    return say('healsAt')
+  },
+  get 'curing/finalWeightRatio'() {
+    return say('weightLeftWhenReadyOf')
+  },
+  get 'curing/finalWeightRatioSd'() {
+    return say('lotsDifferBy')
+  },
+  get 'curing/bunch'() {
+    return say('inABunchPieces')
+  },
+  get 'curing/usualDays'() {
+    return say('theCalendarSaysDays')
+  },
+  get 'keeping/bestTemperatureC'() {
+    return say('keepsBestAtC')
+  },
+  get 'keeping/bestHumidityPct'() {
+    return say('keepsBestAt')
+  },
+  get 'keeping/lifeDays'() {
+    return say('keepsThereDays')
+  },
+  get 'keeping/homeDays'() {
+    return say('keepsAtHomeDays')
+  },
+  get 'keeping/freezesAtC'() {
+    return say('freezesAtC')
+  },
+  get 'keeping/transpiration'() {
+    return say('waterLostNgKgS')
+  },
+  get 'keeping/largestLossPct'() {
+    return say('bearableLoss')
+  },
+  get 'keeping/ageingQ10'() {
+    return say('agesFasterEachCTimes')
+  },
+  get 'keeping/ageingDays'() {
+    return say('halfHaveAgedAfterDays')
+  },
   'keeping/ageingAtC': '… at|°C',
-  'keeping/rootsAbovePct': 'Roots above|%',
-  'keeping/rootingDays': 'Half have rooted after|days',
-  'keeping/chillsBelowC': 'Chills below|°C',
-  'keeping/chillingDays': 'Half spoilt 5° below after|days',
-  'keeping/greeningDays': 'Half green in light after|days',
-  'freezing/lifeMonths': 'Frozen, good for|months',
-  'freezing/warmShare': 'Life at −12 over −18 °C|of 1',
-  'dehydrating/airC': 'Dryer air|°C',
-  'dehydrating/hours': 'In the dryer|hours',
-  'dehydrating/startMoisturePct': 'Water when it goes on the trays|%',
-  'dehydrating/finalMoisturePct': 'Water left when dry|%',
+  get 'keeping/rootsAbovePct'() {
+    return say('rootsAbove')
+  },
+  get 'keeping/rootingDays'() {
+    return say('halfHaveRootedAfterDays')
+  },
+  get 'keeping/chillsBelowC'() {
+    return say('chillsBelowC')
+  },
+  get 'keeping/chillingDays'() {
+    return say('halfSpoiltBelowAfterDays')
+  },
+  get 'keeping/greeningDays'() {
+    return say('halfGreenInLightAfter')
+  },
+  get 'freezing/lifeMonths'() {
+    return say('frozenGoodForMonths')
+  },
+  get 'freezing/warmShare'() {
+    return say('lifeAtOverCOf')
+  },
+  get 'dehydrating/airC'() {
+    return say('dryerAirC')
+  },
+  get 'dehydrating/hours'() {
+    return say('inTheDryerHours')
+  },
+  get 'dehydrating/startMoisturePct'() {
+    return say('waterWhenItGoesOn')
+  },
+  get 'dehydrating/finalMoisturePct'() {
+    return say('waterLeftWhenDry')
+  },
 }
 
 export interface NumberRow extends Settable {
@@ -67,7 +134,9 @@ export function numberRows(crop: string): NumberRow[] {
     if (!label) return []
     const both = Array.isArray(s.value) ? s.value : [s.value]
     const shown =
-      both[0] === both.at(-1) ? show(both[0]!, unit!) : `${show(both[0]!, unit!)} to ${show(both[1]!, unit!)}`
+      both[0] === both.at(-1)
+        ? show(both[0]!, unit!)
+        : say('to', { show: show(both[0]!, unit!), show2: show(both[1]!, unit!) })
     const source = sources[s.source as keyof typeof sources]
     return [
       {
@@ -84,11 +153,11 @@ export function numberRows(crop: string): NumberRow[] {
 }
 
 function wordFor(path: string, file: CropData): [string, string] | undefined {
-  if (path === 'curing/budget' && file.curing?.clock === 'healing') return ['Wants, at the best air', 'hours']
+  if (path === 'curing/budget' && file.curing?.clock === 'healing') return [say('wantsAtTheBestAir'), 'hours']
   const known = names[path]
   if (known) return known.split('|') as [string, string]
   const blanch = /^freezing\/blanch\/(\d+)\/waterMinutes$/.exec(path)
-  if (blanch) return [`Blanch, ${file.freezing?.blanch[Number(blanch[1])]?.cut}`, 'min']
+  if (blanch) return [say('blanch', { cut: file.freezing?.blanch[Number(blanch[1])]?.cut }), 'min']
   return undefined
 }
 

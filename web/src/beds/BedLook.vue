@@ -6,6 +6,7 @@ import { cropOf } from '../almanac'
 import { useFrame } from '../households'
 import { Choices, DayField } from '../kit'
 import { useWriteDown, type AtBed, type Seen } from './write-down'
+import { say } from './say'
 
 /** What can be seen and done at a bed: one tap writes it down. */
 const props = defineProps<{ at: AtBed; planted: boolean }>()
@@ -45,10 +46,10 @@ async function keep(seen: Seen) {
       />
     </template>
     <template v-if="look?.scapeDays">
-      <h4>How far have the scapes turned?</h4>
+      <h4>{{ say('howFarHaveTheScapes') }}</h4>
       <Choices
         :model-value="undefined"
-        label="Turns of the scapes"
+        :label="say('turnsOfTheScapes')"
         :options="turns"
         @update:model-value="keep({ what: 'scapes', value: Number($event) })"
       />
@@ -62,17 +63,26 @@ async function keep(seen: Seen) {
         @update:model-value="keep({ what: 'tried', value: Number($event) })"
       />
     </template>
-    <div class="row done" role="group" aria-label="Done at the bed">
-      <ElButton v-if="look?.scapeDays" :disabled="busy" @click="keep({ what: 'scapes-cut' })">Scapes cut</ElButton>
-      <ElButton v-if="driesOff" :disabled="busy" @click="keep({ what: 'unwatered' })">Watering ended</ElButton>
-      <ElButton v-if="at.growsIn !== 'bed'" :disabled="busy" @click="keep({ what: 'watered' })">Watered</ElButton>
-      <ElButton v-if="topsFall" :disabled="busy" @click="keep({ what: 'tops-bent' })">Tops bent over</ElButton>
-      <ElButton v-if="!planted" :aria-expanded="planting" :disabled="busy" @click="planting = !planting"
-        >Planted</ElButton
-      >
-      <ElButton :disabled="busy" @click="keep({ what: 'cleared' })">Bed cleared</ElButton>
+    <div class="row done" role="group" :aria-label="say('doneAtTheBed')">
+      <ElButton v-if="look?.scapeDays" :disabled="busy" @click="keep({ what: 'scapes-cut' })">{{
+        say('scapesCut')
+      }}</ElButton>
+      <ElButton v-if="driesOff" :disabled="busy" @click="keep({ what: 'unwatered' })">{{
+        say('wateringEnded')
+      }}</ElButton>
+      <ElButton v-if="at.growsIn !== 'bed'" :disabled="busy" @click="keep({ what: 'watered' })">{{
+        say('watered')
+      }}</ElButton>
+      <ElButton v-if="topsFall" :disabled="busy" @click="keep({ what: 'tops-bent' })">{{
+        say('topsBentOver')
+      }}</ElButton>
+      <ElButton v-if="!planted" :aria-expanded="planting" :disabled="busy" @click="planting = !planting">{{
+        say('planted')
+      }}</ElButton>
+      <ElButton :disabled="busy" @click="keep({ what: 'cleared' })">{{ say('bedCleared') }}</ElButton>
       <label class="day"
-        ><span class="soft">seen on</span> <DayField v-model="on" label="Seen on" :until="frame.today"
+        ><span class="soft">{{ say('seenOn') }}</span>
+        <DayField v-model="on" :label="say('seenOn2')" :until="frame.today"
       /></label>
     </div>
     <form v-if="planting" class="row" @submit.prevent="keep({ what: 'planted', ...(count ? { pieces: count } : {}) })">
@@ -80,12 +90,12 @@ async function keep(seen: Seen) {
         v-model="pieces"
         class="count"
         inputmode="numeric"
-        :aria-label="`How many ${crop.piece.many} planted`"
-        placeholder="how many"
+        :aria-label="say('howManyPlanted', { many: crop.piece.many })"
+        :placeholder="say('howMany')"
       />
-      <ElButton type="primary" native-type="submit" :disabled="busy || (pieces.trim() !== '' && !count)"
-        >Planted on that day</ElButton
-      >
+      <ElButton type="primary" native-type="submit" :disabled="busy || (pieces.trim() !== '' && !count)">{{
+        say('plantedOnThatDay')
+      }}</ElButton>
     </form>
     <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
   </div>

@@ -9,6 +9,7 @@ import { amount, longDate, weight } from '../households'
 import { useView } from '../view'
 import NewStand from './NewStand.vue'
 import StandCard from './StandCard.vue'
+import { say } from './say'
 
 const { answer: stands, failure } = useView(listBeds)
 const { answer: memory } = useView(lastHarvests)
@@ -27,8 +28,8 @@ const liftedG = (stand: StandView) => stand.lifted.reduce((sum, { weightG }) => 
 function gave({ planted, lifted }: StandView): string {
   const pieces = lifted.reduce((sum, l) => sum + l.pieces, 0)
   const grams = lifted.reduce((sum, l) => sum + l.weightG, 0)
-  if (planted.weightG > 0 && grams > 0) return `${(grams / planted.weightG).toFixed(1)} times its weight`
-  if (planted.pieces > 0 && pieces > 0) return `${(pieces / planted.pieces).toFixed(1)} for each planted`
+  if (planted.weightG > 0 && grams > 0) return say('timesItsWeight', { grams: (grams / planted.weightG).toFixed(1) })
+  if (planted.pieces > 0 && pieces > 0) return say('forEachPlanted', { pieces: (pieces / planted.pieces).toFixed(1) })
   return ''
 }
 </script>
@@ -37,10 +38,12 @@ function gave({ planted, lifted }: StandView): string {
   <p v-if="failure" class="notice bad">{{ failure }}</p>
   <div v-if="stands" class="stack">
     <header class="head">
-      <h1>In the beds</h1>
-      <p class="soft">what was seen, what it comes to, and when to look again</p>
+      <h1>{{ say('inTheBeds') }}</h1>
+      <p class="soft">{{ say('whatWasSeenWhatIt') }}</p>
       <div class="acts">
-        <ElButton :aria-expanded="adding" @click="adding = !adding">{{ adding ? 'Close' : 'Another bed' }}</ElButton>
+        <ElButton :aria-expanded="adding" @click="adding = !adding">{{
+          adding ? say('close') : say('anotherBed')
+        }}</ElButton>
       </div>
     </header>
     <NewStand v-if="adding || stands.length === 0" :memory="memory ?? []" @kept="adding = false" />
@@ -54,22 +57,23 @@ function gave({ planted, lifted }: StandView): string {
       />
     </div>
     <section v-if="over.length" class="card">
-      <h2>Lifted</h2>
+      <h2>{{ say('lifted') }}</h2>
       <ul class="rows">
         <li v-for="stand in over" :key="stand.key" :style="{ '--crop': cropColour(stand.crop) }">
           <strong>{{ cropOf(stand.crop).name }}{{ stand.variety ? ` ${stand.variety}` : '' }}</strong>
           <span class="soft">{{ stand.bed }}</span>
-          <span v-if="stand.lifted.length"
-            >{{ weight(liftedG(stand)) }}, last on {{ longDate(stand.lifted.at(-1)!.on) }}</span
-          >
-          <span v-else>cleared</span>
+          <span v-if="stand.lifted.length">{{
+            say('lastOn', { weight: weight(liftedG(stand)), on: longDate(stand.lifted.at(-1)!.on) })
+          }}</span>
+          <span v-else>{{ say('cleared') }}</span>
           <span class="soft"
             ><template v-if="stand.plantedOn"
-              >planted
+              >{{ say('planted2') }}
               <template v-if="stand.planted.pieces || stand.planted.weightG">{{
                 amount(stand.planted.pieces || null, stand.planted.weightG, cropOf(stand.crop).piece)
               }}</template>
-              on {{ longDate(stand.plantedOn) }}<template v-if="gave(stand)">: {{ gave(stand) }}</template></template
+              {{ say('on', { plantedOn: longDate(stand.plantedOn) })
+              }}<template v-if="gave(stand)">: {{ gave(stand) }}</template></template
             ></span
           >
         </li>

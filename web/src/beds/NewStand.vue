@@ -6,6 +6,7 @@ import { computed, ref } from 'vue'
 import { allCrops } from '../almanac'
 import { Choices, Pick } from '../kit'
 import BedLook from './BedLook.vue'
+import { say } from './say'
 
 /** A bed nothing was written down of yet: named, then looked at. */
 const props = defineProps<{ memory: IntakeMemory[] }>()
@@ -35,25 +36,30 @@ const at = computed(() =>
 
 <template>
   <section class="card stack">
-    <h2>Another bed</h2>
+    <h2>{{ say('anotherBed') }}</h2>
     <div class="row">
       <label class="field"
-        >What grows there <Pick v-model="crop" label="What grows there" find :options="crops" class="crop"
+        >{{ say('whatGrowsThere') }}
+        <Pick v-model="crop" :label="say('whatGrowsThere')" find :options="crops" class="crop"
       /></label>
-      <label class="field">Bed or pots <ElInput v-model="bed" maxlength="60" placeholder="Bed 3" /></label>
-      <label class="field">Variety <ElInput v-model="variety" maxlength="60" placeholder="if you know it" /></label>
+      <label class="field"
+        >{{ say('bedOrPots') }} <ElInput v-model="bed" maxlength="60" :placeholder="say('bed')"
+      /></label>
+      <label class="field"
+        >{{ say('variety') }} <ElInput v-model="variety" maxlength="60" :placeholder="say('ifYouKnowIt')"
+      /></label>
     </div>
     <Choices
       v-model="growsIn"
-      label="Where it grows"
+      :label="say('whereItGrows')"
       :options="[
         { id: 'bed', label: 'a bed' },
-        { id: 'pot', label: 'pots in the open' },
-        { id: 'roofed', label: 'pots under a roof' },
+        { id: 'pot', label: say('potsInTheOpen') },
+        { id: 'roofed', label: say('potsUnderARoof') },
       ]"
     />
     <BedLook v-if="at" :key="at.crop" :at="at" :planted="false" @kept="emit('kept')" />
-    <p v-else class="soft">Name the crop and the bed, then tap what you see: each tap is kept.</p>
+    <p v-else class="soft">{{ say('nameTheCropAndThe') }}</p>
   </section>
 </template>
 

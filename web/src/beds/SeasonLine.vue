@@ -4,6 +4,7 @@ import { addDays, daysBetween } from '@vadose/core/households'
 import { scaleLinear } from 'd3-scale'
 import { computed, useId } from 'vue'
 import { dateRange, longDate, monthTicks, shortDate } from '../households'
+import { say } from './say'
 
 /** A bed's season on one line: what was seen, today, and when to lift. What it says stands in the list beside it. */
 const props = defineProps<{ stand: StandView; today: string }>()
@@ -34,14 +35,21 @@ const nearWindow = (date: string) =>
   lifting.value !== null && Math.abs(x.value(date) - (x.value(lifting.value.from) + x.value(lifting.value.to)) / 2) < 80
 const says = computed(() =>
   [
-    ...[...seen.value].reverse().map((entry) => `${entry.says} on ${longDate(entry.on)}`),
-    ...(lifting.value ? [`to lift from ${longDate(lifting.value.from)} to ${longDate(lifting.value.to)}`] : []),
+    ...[...seen.value].reverse().map((entry) => say('on2', { says: entry.says, on: longDate(entry.on) })),
+    ...(lifting.value
+      ? [say('toLiftFromTo', { from: longDate(lifting.value.from), to: longDate(lifting.value.to) })]
+      : []),
   ].join('; '),
 )
 </script>
 
 <template>
-  <svg class="line" :viewBox="`0 0 ${width} 62`" role="img" :aria-label="`${stand.bed}: ${says || 'nothing seen yet'}`">
+  <svg
+    class="line"
+    :viewBox="`0 0 ${width} 62`"
+    role="img"
+    :aria-label="`${stand.bed}: ${says || say('nothingSeenYet')}`"
+  >
     <defs>
       <pattern :id="ripe" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
         <rect width="7" height="7" class="ripe" />
@@ -76,7 +84,7 @@ const says = computed(() =>
     <path v-for="l in stand.lifted" :key="l.on" class="lifted" :d="`M${x(l.on) - 6},${base} l6,-11 l6,11 z`" />
     <g class="today">
       <line :x1="x(today)" :x2="x(today)" y1="12" :y2="base + 5" />
-      <text :x="x(today)" y="10" text-anchor="middle">today</text>
+      <text :x="x(today)" y="10" text-anchor="middle">{{ say('today') }}</text>
     </g>
   </svg>
 </template>

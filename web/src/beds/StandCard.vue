@@ -7,6 +7,7 @@ import { amount, fullDate, inUnits, longDate, sentence, shortDate, useFrame } fr
 import BedLook from './BedLook.vue'
 import SeasonLine from './SeasonLine.vue'
 import { useWriteDown } from './write-down'
+import { say } from './say'
 
 const props = defineProps<{ stand: StandView; open: boolean }>()
 const emit = defineEmits<{ turn: [] }>()
@@ -14,18 +15,20 @@ const frame = useFrame()
 const { strike, failure, busy } = useWriteDown()
 const crop = computed(() => cropOf(props.stand.crop))
 const verdict = computed(() => props.stand.verdict)
-const where = { bed: '', pot: ', pots in the open', roofed: ', pots under a roof' }
+const where = { bed: '', pot: say('potsInTheOpen2'), roofed: say('potsUnderARoof2') }
 const headline = computed(() => {
   const { state, window, day } = verdict.value ?? { state: 'unknown', window: null, day: null }
-  if (state === 'late') return 'lift now, it is past its time'
+  if (state === 'late') return say('liftNowItIsPast')
   if (state === 'lift') {
-    return day && day !== frame.today ? `lift on ${fullDate(day)}` : `lift, until ${longDate(window!.to)}`
+    return day && day !== frame.today
+      ? say('liftOn', { fullDate: fullDate(day) })
+      : say('liftUntil', { to: longDate(window!.to) })
   }
-  if (window && state === 'wait') return `lift ${longDate(window.from)} to ${longDate(window.to)}`
-  return 'look, to know when'
+  if (window && state === 'wait') return say('liftTo', { from: longDate(window.from), to: longDate(window.to) })
+  return say('lookToKnowWhen')
 })
 const mark = computed(() => ({ lift: '▲', late: '▲▲', wait: '·', unknown: '?' })[verdict.value?.state ?? 'unknown'])
-const nextWord = { look: 'Look again', 'cut-scapes': 'Cut the scapes', lift: 'Lift' }
+const nextWord = { look: say('lookAgain'), 'cut-scapes': say('cutTheScapes'), lift: say('lift') }
 const bringIn = computed(() => ({
   path: '/bring-in',
   query: {
@@ -40,7 +43,11 @@ const planted = computed(() => {
   const { plantedOn, planted: of, from } = props.stand
   if (!plantedOn) return ''
   const much = of.pieces || of.weightG ? `${amount(of.pieces || null, of.weightG, crop.value.piece)} ` : ''
-  return `planted ${much}on ${longDate(plantedOn)}${from.length ? ` from ${from.join(', ')}` : ''}`
+  return say('plantedOn', {
+    much,
+    longDate: longDate(plantedOn),
+    from: from.length ? say('from', { from: from.join(', ') }) : '',
+  })
 })
 </script>
 
@@ -59,35 +66,41 @@ const planted = computed(() => {
     <p v-for="says in verdict?.says" :key="says">{{ inUnits(says) }}</p>
     <p class="soft">
       <template v-if="verdict?.next"
-        >{{ nextWord[verdict.next.what] }}: {{ verdict.next.on <= frame.today ? 'today' : fullDate(verdict.next.on) }}.
+        >{{ nextWord[verdict.next.what] }}:
+        {{ verdict.next.on <= frame.today ? say('today') : fullDate(verdict.next.on) }}.
       </template>
       <template v-if="planted">{{ sentence(inUnits(planted)) }}.</template>
     </p>
     <div class="row">
       <ElButton type="primary" :plain="verdict?.state === 'lift'" :aria-expanded="open" @click="emit('turn')">{{
-        open ? 'Close' : 'What do you see?'
+        open ? say('close') : say('whatDoYouSee')
       }}</ElButton>
       <RouterLink
         v-if="verdict?.state !== 'wait'"
         class="el-button"
         :class="{ 'el-button--primary': verdict?.state === 'lift' || verdict?.state === 'late' }"
         :to="bringIn"
-        >Bring it in</RouterLink
+        >{{ say('bringItIn') }}</RouterLink
       >
-      <RouterLink v-else class="el-button" :to="bringIn">Bring in some</RouterLink>
+      <RouterLink v-else class="el-button" :to="bringIn">{{ say('bringInSome') }}</RouterLink>
     </div>
     <BedLook v-if="open" :at="stand" :planted="stand.plantedOn !== null" />
-    <ul v-if="stand.entries.length" class="rows entries" :aria-label="`Seen at ${stand.bed}`">
+    <ul v-if="stand.entries.length" class="rows entries" :aria-label="say('seenAt', { bed: stand.bed })">
       <li v-for="entry in shown" :key="entry.id">
         <span class="soft">{{ shortDate(entry.on) }}</span> {{ inUnits(entry.says) }}
-        <ElButton size="small" text :disabled="busy" :aria-label="`Strike out: ${entry.says}`" @click="strike(entry.id)"
-          >strike out</ElButton
+        <ElButton
+          size="small"
+          text
+          :disabled="busy"
+          :aria-label="say('strikeOut', { says: entry.says })"
+          @click="strike(entry.id)"
+          >{{ say('strikeOut2') }}</ElButton
         >
       </li>
     </ul>
-    <ElButton v-if="stand.entries.length > 4 && !allEntries" size="small" text @click="allEntries = true"
-      >all {{ stand.entries.length }} looks</ElButton
-    >
+    <ElButton v-if="stand.entries.length > 4 && !allEntries" size="small" text @click="allEntries = true">{{
+      say('allLooks', { entries: stand.entries.length })
+    }}</ElButton>
     <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
   </article>
 </template>

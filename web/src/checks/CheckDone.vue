@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { cropColour, LearntLine, lotCrop } from '../almanac'
 import { amount, longDate, untilDate, useFrame } from '../households'
 import { SurvivalChart } from '../lots'
+import { say } from './say'
 
 /** What a look at a lot came to: its new date, when to look again, and what its dates stand on. */
 const props = defineProps<{
@@ -17,11 +18,15 @@ const crop = computed(() => lotCrop(props.lot))
 
 <template>
   <section class="card stack">
-    <p class="soft">{{ lot.code }} now: {{ amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }}</p>
+    <p class="soft">
+      {{ say('now', { code: lot.code, amount: amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }) }}
+    </p>
     <template v-if="lot.keeping">
-      <p class="figure">9 in 10 sound to {{ untilDate(lot.keeping.nineInTenUntil.p50, lot.keeping.beyond) }}</p>
+      <p class="figure">
+        {{ say('inSoundTo', { untilDate: untilDate(lot.keeping.nineInTenUntil.p50, lot.keeping.beyond) }) }}
+      </p>
       <p v-if="before && before !== lot.keeping.nineInTenUntil.p50" class="soft">
-        Before you looked: {{ longDate(before) }}.
+        {{ say('beforeYouLooked', { longDate: longDate(before) }) }}
       </p>
       <SurvivalChart
         :keeping="lot.keeping"
@@ -31,12 +36,15 @@ const crop = computed(() => lotCrop(props.lot))
         small
       />
       <p>
-        Look again on <strong>{{ longDate(lot.keeping.nextCheckOn) }}</strong>.
+        {{ say('lookAgainOn') }} <strong>{{ longDate(lot.keeping.nextCheckOn) }}</strong>.
       </p>
       <LearntLine v-if="lot.keeping.learnt" :learnt="lot.keeping.learnt" :crop="lot.crop" />
       <p class="soft">
-        When it is gone, its looks teach how long
-        {{ lot.variety ? `${lot.variety} keeps` : 'the next ones keep' }} here.
+        {{
+          say('whenItIsGoneIts', {
+            variety: lot.variety ? say('keeps', { variety: lot.variety }) : say('theNextOnesKeep'),
+          })
+        }}
       </p>
     </template>
   </section>

@@ -12,6 +12,7 @@ import { useAct } from '../lots'
 import CheckDone from './CheckDone.vue'
 import FaultSign from './FaultSign.vue'
 import { cautionsFirst } from './signs'
+import { say } from './say'
 
 const route = useRoute()
 const code = String(route.params['code']).toUpperCase()
@@ -61,7 +62,7 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
   <p v-if="failure" class="notice bad">{{ failure }}</p>
   <div v-if="lot" class="check stack">
     <header class="head">
-      <h1>{{ step === 'done' ? 'Looked over' : 'Look over' }} {{ code }}</h1>
+      <h1>{{ step === 'done' ? say('lookedOver') : say('lookOver') }} {{ code }}</h1>
       <p class="soft">
         {{ crop.name }} · {{ amount(lot.pieces, lot.weightG, crop.piece, lot.guessed)
         }}<template v-if="lot.place"> · {{ lot.place.toLowerCase() }}</template>
@@ -69,24 +70,26 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
     </header>
 
     <p v-if="lot.stage !== 'stored' && step !== 'done'" class="notice">
-      Only what is in store is looked over. <RouterLink :to="`/lots/${code}`">To the lot</RouterLink>
+      {{ say('onlyWhatIsInStore') }} <RouterLink :to="`/lots/${code}`">{{ say('toTheLot') }}</RouterLink>
     </p>
 
     <template v-else-if="step === 'look'">
-      <ul v-if="careful.length > 0" class="notice careful" aria-label="Careful">
-        <li v-for="(c, i) in careful" :key="c.id"><strong v-if="i === 0">Careful. </strong>{{ inUnits(c.text) }}</li>
+      <ul v-if="careful.length > 0" class="notice careful" :aria-label="say('careful')">
+        <li v-for="(c, i) in careful" :key="c.id">
+          <strong v-if="i === 0">{{ say('careful2') }} </strong>{{ inUnits(c.text) }}
+        </li>
       </ul>
       <section class="stack">
-        <h2>How many did you look at?</h2>
-        <div class="count" role="group" aria-label="How many looked at">
-          <button aria-label="one fewer" @click="lookedAt = clamp(lookedAt - 1)">−</button>
+        <h2>{{ say('howManyDidYouLook') }}</h2>
+        <div class="count" role="group" :aria-label="say('howManyLookedAt')">
+          <button :aria-label="say('oneFewer')" @click="lookedAt = clamp(lookedAt - 1)">−</button>
           <input
             :value="lookedAt"
             inputmode="numeric"
-            aria-label="Number looked at"
+            :aria-label="say('numberLookedAt')"
             @change="lookedAt = clamp(Number(($event.target as HTMLInputElement).value))"
           />
-          <button aria-label="one more" @click="lookedAt = clamp(lookedAt + 1)">+</button>
+          <button :aria-label="say('oneMore')" @click="lookedAt = clamp(lookedAt + 1)">+</button>
         </div>
         <div class="choices quick">
           <button
@@ -104,19 +107,18 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
             :aria-pressed="lookedAt === lot.pieces"
             @click="lookedAt = lot.pieces"
           >
-            all {{ lot.pieces }}
+            {{ say('all', { pieces: lot.pieces }) }}
           </button>
         </div>
         <p v-if="lot.keeping" class="soft">
-          {{ lot.keeping.lookAt }} of {{ lot.pieces ?? 'them' }} make you 9 in 10 sure of catching a fault that one in
-          ten has.
+          {{ say('ofMakeYouInSure', { lookAt: lot.keeping.lookAt, pieces: lot.pieces ?? say('them') }) }}
         </p>
       </section>
       <section class="stack">
-        <h2>Not right? Tap each one you find</h2>
+        <h2>{{ say('notRightTapEachOne') }}</h2>
         <div class="faults">
           <div v-for="f in crop.faults" :key="f.id" class="fault" :class="{ some: (found.get(f.id) ?? 0) > 0 }">
-            <button class="hit" :aria-label="`${f.label}: one more`" @click="more(f.id)">
+            <button class="hit" :aria-label="say('oneMore2', { label: f.label })" @click="more(f.id)">
               <FaultSign :fault="f.id" />
               <strong>{{ f.label }}</strong>
               <span class="soft">{{ f.signs }}</span>
@@ -126,49 +128,49 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
               <input
                 :value="found.get(f.id)"
                 inputmode="numeric"
-                :aria-label="`${f.label}: how many`"
+                :aria-label="say('howMany', { label: f.label })"
                 @change="typed(f.id, ($event.target as HTMLInputElement).value)"
               />
-              <button :aria-label="`${f.label}: one fewer`" @click="fewer(f.id)">−</button>
+              <button :aria-label="say('oneFewer2', { label: f.label })" @click="fewer(f.id)">−</button>
             </span>
           </div>
         </div>
       </section>
-      <p v-if="bad > lookedAt" class="notice bad">That is more than were looked at.</p>
+      <p v-if="bad > lookedAt" class="notice bad">{{ say('thatIsMoreThanWere') }}</p>
       <p v-else-if="asksForAll({ lookedAt, bad, ...(lot.pieces && { lotSize: lot.pieces }) })" class="notice bad">
-        More than a quarter are bad: go through all of it.
-        <RouterLink :to="`/lots/${code}/sort`">Pour it out and sort it</RouterLink>
+        {{ say('moreThanAQuarterAre') }}
+        <RouterLink :to="`/lots/${code}/sort`">{{ say('pourItOutAndSort') }}</RouterLink>
       </p>
       <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
       <ElButton class="go" type="primary" :disabled="busy || bad > lookedAt || lookedAt < 1" @click="proceed">
-        {{ bad > 0 ? `What to do with ${bad === 1 ? 'it' : `the ${bad}`}` : 'All sound' }}
+        {{ bad > 0 ? say('whatToDoWith', { bad: bad === 1 ? say('it') : say('the', { bad }) }) : say('allSound') }}
       </ElButton>
     </template>
 
     <template v-else-if="step === 'decide'">
       <section v-for="f in faults" :key="f.id" class="card stack" :class="f.spreads">
         <p class="soft with-sign">
-          <FaultSign :fault="f.id" />{{ found.get(f.id) }} with {{ f.label.toLowerCase() }} · {{ f.cause }}
+          <FaultSign :fault="f.id" />{{
+            say('with', { found: found.get(f.id), label: f.label.toLowerCase(), cause: f.cause })
+          }}
         </p>
         <Choices
-          :label="`What to do with ${f.label}`"
+          :label="say('whatToDoWith2', { label: f.label })"
           :model-value="actionOf(f.id)"
           :options="f.actions.map((a) => ({ id: a.id, label: a.label, detail: inUnits(a.detail) }))"
           @update:model-value="$event && chosen.set(f.id, $event)"
         />
-        <p v-if="f.spreads === 'quickly'" class="bad">It runs to its neighbours: look at everything it touched.</p>
+        <p v-if="f.spreads === 'quickly'" class="bad">{{ say('itRunsToItsNeighbours') }}</p>
       </section>
       <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
-      <ElButton class="go" type="primary" :disabled="busy" @click="keep"
-        >Done with {{ bad === 1 ? 'it' : 'them' }}</ElButton
-      >
-      <ElButton class="go" @click="step = 'look'">Back to counting</ElButton>
+      <ElButton class="go" type="primary" :disabled="busy" @click="keep">{{ say('doneWithIt', { bad }) }}</ElButton>
+      <ElButton class="go" @click="step = 'look'">{{ say('backToCounting') }}</ElButton>
     </template>
 
     <template v-else>
       <CheckDone :lot="lot" :before="before" />
-      <RouterLink class="el-button el-button--primary go" to="/">Back to the round</RouterLink>
-      <RouterLink class="el-button go" :to="`/lots/${code}`">To the lot</RouterLink>
+      <RouterLink class="el-button el-button--primary go" to="/">{{ say('backToTheRound') }}</RouterLink>
+      <RouterLink class="el-button go" :to="`/lots/${code}`">{{ say('toTheLot') }}</RouterLink>
     </template>
   </div>
 </template>

@@ -8,18 +8,19 @@ import { Choices } from '../kit'
 import { write } from '../view'
 import { isOff, linesOf, offWords, tallyOf } from './count'
 import OffRope from './OffRope.vue'
+import { say } from './say'
 
 /** Each difference with a proposed cause; “no idea” is an answer that is kept. */
 const props = defineProps<{ view: CountView }>()
 const emit = defineEmits<{ back: []; done: [booked: number, asExpected: number] }>()
 const causeWords: Record<CountCause, string> = {
   eaten: 'eaten',
-  given: 'given away',
+  given: say('givenAway'),
   lost: 'lost',
-  'dried-out': 'dried out',
+  'dried-out': say('driedOut'),
   found: 'found',
-  miscounted: 'miscounted before',
-  unknown: 'no idea',
+  miscounted: say('miscountedBefore'),
+  unknown: say('noIdea'),
 }
 const off = computed(() =>
   linesOf(props.view)
@@ -63,16 +64,15 @@ const book = () =>
 <template>
   <div class="stack">
     <header class="head">
-      <h1>Counted: {{ tally.asExpected }} of {{ tally.counted }} lines as expected</h1>
-      <p class="soft">{{ off.length === 0 ? 'nothing to explain' : `${off.length} to explain` }}</p>
+      <h1>{{ say('countedOfLinesAsExpected', { asExpected: tally.asExpected, counted: tally.counted }) }}</h1>
+      <p class="soft">{{ off.length === 0 ? say('nothingToExplain') : say('toExplain', { off: off.length }) }}</p>
       <div class="acts">
-        <ElButton @click="$emit('back')">Back to the shelves</ElButton>
-        <ElButton type="primary" :disabled="busy" @click="book">Book the count</ElButton>
+        <ElButton @click="$emit('back')">{{ say('backToTheShelves') }}</ElButton>
+        <ElButton type="primary" :disabled="busy" @click="book">{{ say('bookTheCount') }}</ElButton>
       </div>
     </header>
     <p v-if="tally.counted < tally.lines" class="notice">
-      {{ tally.lines - tally.counted }} {{ tally.lines - tally.counted === 1 ? 'line is' : 'lines are' }} not counted:
-      they stay as the books have them.
+      {{ say('lineIsNotCountedThey', { lines: tally.lines - tally.counted }) }}
     </p>
     <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
     <section v-for="line in off" :key="line.code" class="card off" :data-off="line.code">
@@ -83,8 +83,10 @@ const book = () =>
         <i class="book" :style="{ width: `${wide(line).book}%` }"></i>
         <i class="there" :style="{ width: `${wide(line).there}%` }"></i>
         <p class="soft">
-          {{ amount(line.pieces, line.weightG, lotCrop(line).piece) }} in the book,
-          <strong>{{ line.counted!.therePieces ?? weight(line.counted!.thereG ?? 0) }} there</strong>
+          {{ say('inTheBook', { amount: amount(line.pieces, line.weightG, lotCrop(line).piece) }) }}
+          <strong>{{
+            say('there', { therePieces: line.counted!.therePieces ?? weight(line.counted!.thereG ?? 0) })
+          }}</strong>
         </p>
       </div>
       <p class="figure" :class="(line.counted!.offPieces ?? line.counted!.offG) < 0 ? 'bad' : ''">
@@ -93,7 +95,7 @@ const book = () =>
       <div class="stack tight">
         <Choices
           :model-value="causeOf(line.code)"
-          :label="`Why ${lotName(line)} is off`"
+          :label="say('whyIsOff', { lotName: lotName(line) })"
           :options="choices(line)"
           @update:model-value="$event && (said = { ...said, [line.code]: $event })"
         />
@@ -102,9 +104,9 @@ const book = () =>
     </section>
     <section class="card">
       <OffRope :view="view" />
-      <p class="soft">every line in the order you walk: a point is as expected, below the rope fewer, above it more</p>
+      <p class="soft">{{ say('everyLineInTheOrder') }}</p>
     </section>
-    <p class="soft">No idea? It is booked as gone, cause unknown, and the year’s reckoning says so.</p>
+    <p class="soft">{{ say('noIdeaItIsBooked') }}</p>
   </div>
 </template>
 

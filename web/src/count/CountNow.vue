@@ -6,6 +6,7 @@ import { cropColour, lotCrop, lotName } from '../almanac'
 import { amount, inUnits, largeUnit, weight } from '../households'
 import { saidOf, type Said } from './count'
 import ShelfDrawing from './ShelfDrawing.vue'
+import { say } from './say'
 
 /** The line that is counted now: typed as it stands, or as expected in one key. */
 const props = defineProps<{ line: CountLine; busy: boolean }>()
@@ -55,7 +56,9 @@ function onKey(event: KeyboardEvent) {
       <h3>
         {{ lotName(line) }} <span class="soft">{{ line.code }}</span>
       </h3>
-      <p class="soft">{{ amount(line.pieces, line.weightG, crop.piece) }} expected: {{ inUnits(line.since) }}</p>
+      <p class="soft">
+        {{ say('expected', { amount: amount(line.pieces, line.weightG, crop.piece), since: inUnits(line.since) }) }}
+      </p>
       <div class="row">
         <input
           ref="field"
@@ -64,24 +67,29 @@ function onKey(event: KeyboardEvent) {
           :inputmode="byWeight ? 'decimal' : 'tel'"
           autocomplete="off"
           :aria-label="
-            byWeight ? `What is there of ${lotName(line)}, ${largeUnit()}` : `How many there are of ${lotName(line)}`
+            byWeight
+              ? say('whatIsThereOf', { lotName: lotName(line), largeUnit: largeUnit() })
+              : say('howManyThereAreOf', { lotName: lotName(line) })
           "
           @keydown="onKey"
         />
         <strong v-if="said && 'pieces' in said" class="figure">= {{ said.pieces }}</strong>
         <strong v-else-if="said && 'weightG' in said" class="figure">{{ weight(said.weightG) }}</strong>
-        <span v-else-if="typed && !said" class="bad">not a count: 3x4+2, or 14</span>
+        <span v-else-if="typed && !said" class="bad">{{ say('notACountXOr') }}</span>
         <span v-else class="soft">{{ byWeight ? largeUnit() : crop.piece.many }}</span>
       </div>
       <div class="row thumbs">
-        <ElButton type="primary" :disabled="!said || busy" @click="keep">{{ typed ? 'Keep' : 'As expected' }}</ElButton>
-        <ElButton v-if="!byWeight" aria-label="times" @click="insert('x')">×</ElButton>
-        <ElButton aria-label="and" @click="insert('+')">+</ElButton>
-        <ElButton v-if="line.pieces !== null" @click="turn">{{ byWeight ? 'By count' : 'By weight' }}</ElButton>
-        <ElButton aria-label="The line before" @click="emit('step', -1)">Back</ElButton>
+        <ElButton type="primary" :disabled="!said || busy" @click="keep">{{
+          typed ? say('keep') : say('asExpected')
+        }}</ElButton>
+        <ElButton v-if="!byWeight" :aria-label="say('times')" @click="insert('x')">{{ say('it') }}</ElButton>
+        <ElButton :aria-label="say('and')" @click="insert('+')">+</ElButton>
+        <ElButton v-if="line.pieces !== null" @click="turn">{{ byWeight ? say('byCount') : say('byWeight') }}</ElButton>
+        <ElButton :aria-label="say('theLineBefore')" @click="emit('step', -1)">{{ say('back') }}</ElButton>
       </div>
       <p class="soft keys-said">
-        <kbd>Space</kbd> as expected · <kbd>Enter</kbd> next · <kbd>↑</kbd> back · <kbd>w</kbd> by weight
+        <kbd>{{ say('space') }}</kbd> {{ say('asExpected2') }} <kbd>{{ say('enter') }}</kbd> {{ say('next') }}
+        <kbd>↑</kbd> {{ say('back2') }} <kbd>w</kbd> {{ say('byWeight2') }}
       </p>
     </div>
     <ShelfDrawing v-if="!byWeight" :typed="typed" :crop="line.crop" />

@@ -9,6 +9,7 @@ import CountEnd from './CountEnd.vue'
 import CountNow from './CountNow.vue'
 import CountSide from './CountSide.vue'
 import { isOff, linesOf, nextAfter, offWords, tallyOf, type Said } from './count'
+import { say } from './say'
 
 /** Shelf by shelf, line after line, by keyboard or thumb: rows × a row + loose, or as expected in one key. */
 const { answer: view, failure } = useView(readCount)
@@ -45,16 +46,20 @@ const truth = computed(() => view.value?.truth.at(-1))
 <template>
   <p v-if="failure" class="notice bad">{{ failure }}</p>
   <div v-if="done" class="stack">
-    <h1>The books are true again</h1>
+    <h1>{{ say('theBooksAreTrueAgain') }}</h1>
     <p class="figure" data-booked>
-      {{ done.booked }} {{ done.booked === 1 ? 'difference' : 'differences' }} booked, {{ done.asExpected }} as expected
+      {{ say('differenceBookedAsExpected', { booked: done.booked, asExpected: done.asExpected }) }}
     </p>
     <p v-if="truth" class="soft">
-      The books were right for {{ truth.truePct }} in 100, by weight<template v-if="view!.truth.length > 1"
-        >; before that {{ view!.truth.at(-2)!.truePct }}</template
+      {{ say('theBooksWereRightFor', { truePct: truth.truePct })
+      }}<template v-if="view!.truth.length > 1">{{
+        say('beforeThat', { truePct: view!.truth.at(-2)!.truePct })
+      }}</template
       >.
     </p>
-    <div class="row"><RouterLink class="el-button el-button--primary" to="/larder">To the larder</RouterLink></div>
+    <div class="row">
+      <RouterLink class="el-button el-button--primary" to="/larder">{{ say('toTheLarder') }}</RouterLink>
+    </div>
   </div>
   <CountEnd
     v-else-if="view && ending"
@@ -64,20 +69,24 @@ const truth = computed(() => view.value?.truth.at(-1))
   />
   <div v-else-if="view" class="stack">
     <header class="head">
-      <h1>Count the shelves</h1>
+      <h1>{{ say('countTheShelves') }}</h1>
       <p v-if="tally" class="soft" data-progress>
-        {{ tally.counted }} of {{ tally.lines }} lines; stop when you like, it waits for you
+        {{ say('ofLinesStopWhenYou', { counted: tally.counted, lines: tally.lines }) }}
       </p>
       <div class="acts">
-        <ElButton v-if="tally && tally.counted > 0" type="primary" @click="ending = true">To the end</ElButton>
-        <RouterLink class="el-button" to="/larder">Stop for now</RouterLink>
+        <ElButton v-if="tally && tally.counted > 0" type="primary" @click="ending = true">{{
+          say('toTheEnd')
+        }}</ElButton>
+        <RouterLink class="el-button" to="/larder">{{ say('stopForNow') }}</RouterLink>
       </div>
     </header>
     <section v-if="view.shelves.length === 0" class="card">
-      <h2>The shelves are empty</h2>
-      <p>There is nothing to count yet. <RouterLink to="/shelf">Write down what stands there</RouterLink></p>
+      <h2>{{ say('theShelvesAreEmpty') }}</h2>
+      <p>
+        {{ say('thereIsNothingToCount') }} <RouterLink to="/shelf">{{ say('writeDownWhatStandsThere') }}</RouterLink>
+      </p>
     </section>
-    <nav class="shelves" aria-label="Shelves">
+    <nav class="shelves" :aria-label="say('shelves')">
       <button
         v-for="s in view.shelves"
         :key="s.placeId"
@@ -90,14 +99,16 @@ const truth = computed(() => view.value?.truth.at(-1))
         <span class="bar" aria-hidden="true"
           ><i :style="{ width: `${(shelfDone(s.lines) / s.lines.length) * 100}%` }"></i
         ></span>
-        <span class="soft">{{ shelfDone(s.lines) }} of {{ s.lines.length }}</span>
+        <span class="soft">{{ say('of', { shelfDone: shelfDone(s.lines), lines: s.lines.length }) }}</span>
       </button>
     </nav>
     <p v-if="refused" class="notice bad" role="alert">{{ refused }}</p>
     <div class="columns">
       <div>
         <section v-for="s in view.shelves" v-show="!current || current.placeId === s.placeId" :key="s.placeId">
-          <h2>{{ s.place }} <span class="soft">in the order it is walked</span></h2>
+          <h2>
+            {{ s.place }} <span class="soft">{{ say('inTheOrderItIs') }}</span>
+          </h2>
           <template v-for="line in s.lines" :key="line.code">
             <CountNow
               v-if="line.code === code"
@@ -111,14 +122,16 @@ const truth = computed(() => view.value?.truth.at(-1))
                 >{{ lotName(line) }} <span class="soft">{{ line.code }}</span></span
               >
               <span class="soft">{{ amount(line.pieces, line.weightG, lotCrop(line).piece) }}</span>
-              <span>{{ line.counted ? (line.counted.typed === '=' ? 'same' : line.counted.typed) : '' }}</span>
+              <span>{{ line.counted ? (line.counted.typed === '=' ? say('same') : line.counted.typed) : '' }}</span>
               <strong :class="{ bad: line.counted && isOff(line) }">{{
                 line.counted ? offWords(line, lotCrop(line).piece) : ''
               }}</strong>
             </button>
           </template>
         </section>
-        <p><RouterLink class="el-button" to="/shelf">Something here that is not listed</RouterLink></p>
+        <p>
+          <RouterLink class="el-button" to="/shelf">{{ say('somethingHereThatIsNot') }}</RouterLink>
+        </p>
       </div>
       <CountSide :view="view" @again="again" />
     </div>

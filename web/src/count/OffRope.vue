@@ -3,6 +3,7 @@ import type { CountView } from '@vadose/contract/count'
 import { computed } from 'vue'
 import { lotName, lotCrop } from '../almanac'
 import { isOff, linesOf, offWords } from './count'
+import { say } from './say'
 
 /** Every line in the order it is walked: a point is as expected, below the rope fewer, above it more. */
 const props = defineProps<{ view: CountView }>()
@@ -22,7 +23,12 @@ const tall = (line: (typeof lines.value)[number]) => {
     :viewBox="`0 0 ${width} 66`"
     class="rope"
     role="img"
-    :aria-label="`${lines.filter((l) => l.counted && isOff(l)).length} lines off of ${lines.filter((l) => l.counted).length} counted`"
+    :aria-label="
+      say('linesOffOfCounted', {
+        lines: lines.filter((l) => l.counted && isOff(l)).length,
+        lines2: lines.filter((l) => l.counted).length,
+      })
+    "
   >
     <defs>
       <pattern id="fewer" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -32,7 +38,7 @@ const tall = (line: (typeof lines.value)[number]) => {
     </defs>
     <line x1="2" :x2="width - 2" y1="33" y2="33" class="line" />
     <g v-for="(l, i) in lines" :key="l.code" :transform="`translate(${8 + i * step} 33)`">
-      <title>{{ lotName(l) }}: {{ l.counted ? offWords(l, lotCrop(l).piece) : 'not counted yet' }}</title>
+      <title>{{ lotName(l) }}: {{ l.counted ? offWords(l, lotCrop(l).piece) : say('notCountedYet') }}</title>
       <rect
         v-if="l.counted && isOff(l)"
         :x="-step * 0.32"

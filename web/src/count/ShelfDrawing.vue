@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { cropColour } from '../almanac'
 import { shelfOf } from './count'
+import { say } from './say'
 
 /** The shelf as it is typed, seen from above: rows from the front edge, and those that stand loose. */
 const props = defineProps<{ typed: string; crop: string }>()
@@ -22,10 +23,10 @@ const dots = computed(() => {
 const height = computed(() => Math.max(92, ...dots.value.map(({ y }) => y + 22)))
 const says = computed(() => {
   const now = shelf.value
-  if (!now) return 'nothing counted yet'
+  if (!now) return say('nothingCountedYet')
   const parts = [
-    now.rows ? `${now.rows} ${now.rows === 1 ? 'row' : 'rows'} of ${now.inRow}` : '',
-    now.loose ? `${now.loose} loose` : '',
+    now.rows ? say('rowOf', { rows: now.rows, inRow: now.inRow }) : '',
+    now.loose ? say('loose', { loose: now.loose }) : '',
   ].filter(Boolean)
   return parts.join(' and ') || 'none'
 })
@@ -40,7 +41,7 @@ const says = computed(() => {
         <circle :cx="d.x" :cy="d.y" r="11" class="jar" />
         <circle :cx="d.x" :cy="d.y" r="6.5" class="lid" />
       </g>
-      <text x="332" :y="height - 8" text-anchor="end" class="axis edge">front edge</text>
+      <text x="332" :y="height - 8" text-anchor="end" class="axis edge">{{ say('frontEdge') }}</text>
     </svg>
     <figcaption class="soft">{{ says }}</figcaption>
   </figure>

@@ -1,6 +1,7 @@
 import type { CountLine, CountView } from '@vadose/contract/count'
 import { readShelf, type Shelved } from '@vadose/core/larder'
 import { gramsFrom, weight } from '../households'
+import { say } from './say'
 
 /** What a line of the count says when it is kept. */
 export type Said = { same: true } | { pieces: number; typed: string } | { weightG: number; typed: string }
@@ -42,11 +43,13 @@ export function offWords({ counted, pieces }: CountLine, piece: { one: string; m
   if (!counted) return ''
   const off = counted.offPieces
   if (off !== null && pieces !== null) {
-    if (off === 0) return 'as expected'
+    if (off === 0) return say('asExpected3')
     const n = Math.abs(off)
     return `${n} ${n === 1 ? piece.one : piece.many} ${off < 0 ? 'fewer' : 'more'}`
   }
-  return counted.offG === 0 ? 'as expected' : `${weight(Math.abs(counted.offG))} ${counted.offG < 0 ? 'less' : 'more'}`
+  return counted.offG === 0
+    ? say('asExpected3')
+    : `${weight(Math.abs(counted.offG))} ${counted.offG < 0 ? 'less' : 'more'}`
 }
 
 export const isOff = ({ counted }: CountLine): boolean =>

@@ -3,6 +3,7 @@ import { readBackups } from '@vadose/contract/backup'
 import { computed } from 'vue'
 import { useView } from '../view'
 import { backupWarning } from './backup-warning'
+import { say } from './say'
 
 const { answer } = useView(readBackups)
 const warning = computed(() => answer.value && backupWarning(answer.value))
@@ -10,6 +11,6 @@ const warning = computed(() => answer.value && backupWarning(answer.value))
 
 <template>
   <p v-if="warning" class="notice bad" role="alert">
-    {{ warning }} <RouterLink to="/household">Safe keeping</RouterLink>
+    {{ warning }} <RouterLink to="/household">{{ say('safeKeeping') }}</RouterLink>
   </p>
 </template>

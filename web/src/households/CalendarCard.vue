@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import { linkTo } from '../call'
 import { useView, write } from '../view'
 import { useAttempt } from './attempt'
+import { say } from './say'
 
 /** The jobs in the calendar program people have anyway: an address that nobody can guess, and can be taken back. */
 const { answer } = useView(readCalendarAddress)
@@ -26,21 +27,22 @@ const copy = () =>
 </script>
 
 <template>
-  <section class="card stack" aria-label="Calendar">
-    <h2>In your calendar</h2>
+  <section class="card stack" :aria-label="say('calendar')">
+    <h2>{{ say('inYourCalendar') }}</h2>
     <p class="soft">
-      Give this address to a calendar program, and the jobs stand there by themselves. Whoever has it reads the jobs,
-      and nothing else.
+      {{ say('giveThisAddressToA') }}
     </p>
     <template v-if="address">
-      <ElInput :model-value="address" readonly aria-label="Private address of the calendar" @focus="chosen" />
+      <ElInput :model-value="address" readonly :aria-label="say('privateAddressOfTheCalendar')" @focus="chosen" />
       <div class="row">
-        <ElButton type="primary" @click="copy">{{ copied ? 'Copied' : 'Copy it' }}</ElButton>
-        <ElButton :disabled="busy" @click="make">A new address, this one stops</ElButton>
-        <ElButton :disabled="busy" @click="end">Stop it</ElButton>
+        <ElButton type="primary" @click="copy">{{ copied ? say('copied') : say('copyIt') }}</ElButton>
+        <ElButton :disabled="busy" @click="make">{{ say('aNewAddressThisOne') }}</ElButton>
+        <ElButton :disabled="busy" @click="end">{{ say('stopIt') }}</ElButton>
       </div>
     </template>
-    <div v-else-if="answer"><ElButton :disabled="busy" @click="make">Make a private address</ElButton></div>
+    <div v-else-if="answer">
+      <ElButton :disabled="busy" @click="make">{{ say('makeAPrivateAddress') }}</ElButton>
+    </div>
     <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
   </section>
 </template>

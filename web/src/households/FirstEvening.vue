@@ -7,6 +7,7 @@ import { computed, ref } from 'vue'
 import { useView, write } from '../view'
 import { useAttempt } from './attempt'
 import { inUnits } from './in-units'
+import { say } from './say'
 
 /** From nothing to a first round: each step can be skipped, and looked up again. */
 const { answer: places } = useView(listPlaces)
@@ -27,23 +28,23 @@ const add = async () => {
 }
 const onShelf = computed(() => (lots.value ?? []).filter(({ stage }) => stage === 'stored' || stage === 'fresh').length)
 const hangs = computed(() => (lots.value ?? []).filter(({ stage }) => stage === 'drying').length)
-const lines = (n: number) => `${n} ${n === 1 ? 'line' : 'lines'} there`
+const lines = (n: number) => say('lineThere', { n })
 </script>
 
 <template>
   <div class="stack first">
     <header class="head">
-      <h1>The first evening</h1>
+      <h1>{{ say('theFirstEvening') }}</h1>
       <p class="soft">
-        ten minutes, in any order; what you skip can be done any day, and this page stays under Household
+        {{ say('tenMinutesInAnyOrder') }}
       </p>
     </header>
     <section class="card stack">
-      <h2><span class="n">1</span> Where do you keep things?</h2>
+      <h2><span class="n">1</span> {{ say('whereDoYouKeepThings') }}</h2>
       <p>
         <strong v-for="p in places ?? []" :key="p.id" class="has">{{ p.name }}</strong>
       </p>
-      <div class="choices" role="group" aria-label="Kinds of place">
+      <div class="choices" role="group" :aria-label="say('kindsOfPlace')">
         <button
           v-for="k in kinds"
           :key="k"
@@ -56,45 +57,42 @@ const lines = (n: number) => `${n} ${n === 1 ? 'line' : 'lines'} there`
         </button>
       </div>
       <form v-if="chosen" class="row" @submit.prevent="add">
-        <ElInput v-model="name" class="name" maxlength="40" aria-label="What you call it" />
-        <ElButton type="primary" native-type="submit" :disabled="busy || !name.trim()">Add it</ElButton>
+        <ElInput v-model="name" class="name" maxlength="40" :aria-label="say('whatYouCallIt')" />
+        <ElButton type="primary" native-type="submit" :disabled="busy || !name.trim()">{{ say('addIt') }}</ElButton>
       </form>
       <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
     </section>
     <section class="card">
-      <h2><span class="n">2</span> What is on the shelves and in the freezer already?</h2>
+      <h2><span class="n">2</span> {{ say('whatIsOnTheShelves') }}</h2>
       <p>
-        Walk along with a pad: “3 nets onions about 4 kg”, “12 jars plums 2025”. A guess is good enough, and stays
-        marked as one.
+        {{ say('walkAlongWithAPad') }}
       </p>
       <div class="row">
-        <RouterLink class="el-button el-button--primary" to="/shelf">Write it down</RouterLink>
+        <RouterLink class="el-button el-button--primary" to="/shelf">{{ say('writeItDown') }}</RouterLink>
         <span v-if="onShelf" class="good">✓ {{ lines(onShelf) }}</span>
       </div>
     </section>
     <section class="card">
-      <h2><span class="n">3</span> What hangs, or lies to dry?</h2>
+      <h2><span class="n">3</span> {{ say('whatHangsOrLiesTo') }}</h2>
       <p>
-        Brought in as a harvest on the day it was lifted: it has dried since then, and its window is reckoned from
-        there.
+        {{ say('broughtInAsAHarvest') }}
       </p>
       <div class="row">
-        <RouterLink class="el-button" to="/bring-in">Bring it in</RouterLink>
+        <RouterLink class="el-button" to="/bring-in">{{ say('bringItIn') }}</RouterLink>
         <span v-if="hangs" class="good">✓ {{ lines(hangs) }}</span>
       </div>
     </section>
     <section class="card">
-      <h2><span class="n">4</span> What still stands in the beds?</h2>
-      <p>The next look comes as a job, and the harvest can be seen coming.</p>
-      <RouterLink class="el-button" to="/beds">In the beds</RouterLink>
+      <h2><span class="n">4</span> {{ say('whatStillStandsInThe') }}</h2>
+      <p>{{ say('theNextLookComesAs') }}</p>
+      <RouterLink class="el-button" to="/beds">{{ say('inTheBeds') }}</RouterLink>
     </section>
     <section class="card">
-      <h2><span class="n">5</span> Your first round</h2>
+      <h2><span class="n">5</span> {{ say('yourFirstRound') }}</h2>
       <p>
-        What needs you, place by place. A cheap thermometer read once a week in each place is worth more than anything
-        else.
+        {{ say('whatNeedsYouPlaceBy') }}
       </p>
-      <RouterLink class="el-button el-button--primary" to="/">To today’s round</RouterLink>
+      <RouterLink class="el-button el-button--primary" to="/">{{ say('toTodaysRound') }}</RouterLink>
     </section>
   </div>
 </template>

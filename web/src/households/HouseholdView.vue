@@ -23,6 +23,7 @@ import NameAndEnd from './NameAndEnd.vue'
 import SafeKeeping from './SafeKeeping.vue'
 import SettingsCard from './SettingsCard.vue'
 import StartHousehold from './StartHousehold.vue'
+import { say } from './say'
 
 const frame = useFrame()
 const { answer: households } = useView(listHouseholds)
@@ -39,39 +40,42 @@ function wear(next: 'paper' | 'cellar') {
 }
 /** every list as a spreadsheet reads it */
 const tables = [
-  { of: exportLots, label: 'Lots' },
-  { of: exportLarder, label: 'The larder' },
-  { of: exportRound, label: 'The round' },
-  { of: exportBeds, label: 'Beds' },
-  { of: exportCounts, label: 'Counts' },
-  { of: exportYear, label: 'The year' },
-  { of: exportLedger, label: 'The whole ledger' },
+  { of: exportLots, label: say('lots') },
+  { of: exportLarder, label: say('theLarder') },
+  { of: exportRound, label: say('theRound') },
+  { of: exportBeds, label: say('beds') },
+  { of: exportCounts, label: say('counts') },
+  { of: exportYear, label: say('theYear') },
+  { of: exportLedger, label: say('theWholeLedger') },
 ]
 </script>
 
 <template>
   <div class="stack">
-    <h1>The household</h1>
+    <h1>{{ say('theHousehold') }}</h1>
     <p v-if="frame.frame" class="phone-only">
-      <RouterLink to="/line">Drying line</RouterLink> · <RouterLink to="/stores">Stores</RouterLink> ·
-      <RouterLink to="/year">Year</RouterLink> · <RouterLink to="/kitchen">In the kitchen</RouterLink> ·
-      <RouterLink to="/beds">In the beds</RouterLink> · <RouterLink to="/almanac">Almanac</RouterLink> ·
-      <RouterLink to="/bench">Bench</RouterLink>
+      <RouterLink to="/line">{{ say('dryingLine') }}</RouterLink> ·
+      <RouterLink to="/stores">{{ say('stores') }}</RouterLink> ·
+      <RouterLink to="/year">{{ say('year') }}</RouterLink> ·
+      <RouterLink to="/kitchen">{{ say('inTheKitchen') }}</RouterLink> ·
+      <RouterLink to="/beds">{{ say('inTheBeds') }}</RouterLink> ·
+      <RouterLink to="/almanac">{{ say('almanac') }}</RouterLink> ·
+      <RouterLink to="/bench">{{ say('bench') }}</RouterLink>
     </p>
     <p v-if="frame.frame" class="soft">
-      New here, or putting the house in order? <RouterLink to="/first">The first evening</RouterLink> leads from the
-      places to the first round.
+      {{ say('newHereOrPuttingThe') }} <RouterLink to="/first">{{ say('theFirstEvening') }}</RouterLink>
+      {{ say('leadsFromThePlacesTo') }}
     </p>
 
     <div class="who">
       <section v-if="households?.length" class="card">
-        <h2>Households on this machine</h2>
+        <h2>{{ say('householdsOnThisMachine') }}</h2>
         <ul class="plain">
           <li v-for="h in households" :key="h.id" class="row">
             <strong>{{ h.name }}</strong>
-            <span class="soft">{{ h.clock === 'practice' ? 'practice clock' : 'real clock' }}</span>
-            <span v-if="h.address === householdHere" class="good">you are here</span>
-            <a v-else class="el-button" :href="`/${h.address}/`">Go there</a>
+            <span class="soft">{{ h.clock === 'practice' ? say('practiceClock') : say('realClock') }}</span>
+            <span v-if="h.address === householdHere" class="good">{{ say('youAreHere') }}</span>
+            <a v-else class="el-button" :href="`/${h.address}/`">{{ say('goThere') }}</a>
           </li>
         </ul>
       </section>
@@ -87,13 +91,13 @@ const tables = [
     <CalendarCard v-if="frame.frame" />
 
     <section v-if="frame.frame" class="card stack">
-      <h2>Take it with you</h2>
+      <h2>{{ say('takeItWithYou') }}</h2>
       <div class="row">
-        <a class="el-button" :href="linkTo(exportJobs, {})" download>Jobs, as a calendar</a>
+        <a class="el-button" :href="linkTo(exportJobs, {})" download>{{ say('jobsAsACalendar') }}</a>
         <a v-for="t in tables" :key="t.label" class="el-button" :href="linkTo(t.of, {})" download>{{ t.label }}, CSV</a>
       </div>
       <p v-if="places?.length">
-        Readings, CSV:
+        {{ say('readingsCsv') }}
         <template v-for="(p, i) in places" :key="p.id"
           >{{ i ? ', ' : ''
           }}<a :href="linkTo(exportReadings, { query: { place: p.id } })" download>{{
@@ -104,13 +108,13 @@ const tables = [
     </section>
 
     <section class="card stack">
-      <h2>Light</h2>
+      <h2>{{ say('light') }}</h2>
       <Choices
-        label="Light"
+        :label="say('light')"
         :model-value="theme"
         :options="[
-          { id: 'paper', label: 'Paper, by day' },
-          { id: 'cellar', label: 'Cellar, in the dark' },
+          { id: 'paper', label: say('paperByDay') },
+          { id: 'cellar', label: say('cellarInTheDark') },
         ]"
         @update:model-value="$event && wear($event)"
       />
@@ -119,10 +123,9 @@ const tables = [
     <NameAndEnd v-if="frame.frame" />
 
     <section class="card">
-      <h2>Advice, not authority</h2>
+      <h2>{{ say('adviceNotAuthority') }}</h2>
       <p>
-        Vadose reckons; it does not see, smell or taste. Your local food-safety authority and tested recipes come first.
-        When in doubt, throw it out.
+        {{ say('vadoseReckonsItDoesNot') }}
       </p>
     </section>
   </div>

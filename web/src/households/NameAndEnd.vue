@@ -5,6 +5,7 @@ import { computed, ref, watch } from 'vue'
 import { write } from '../view'
 import { useFrame } from './frame'
 import { refused } from './refused'
+import { say } from './say'
 
 /** Its name, and its end: for good, so its name is typed. */
 const frame = useFrame()
@@ -38,23 +39,24 @@ const remove = () =>
 </script>
 
 <template>
-  <section class="card stack" aria-label="Name and end">
-    <h2>Its name</h2>
+  <section class="card stack" :aria-label="say('nameAndEnd')">
+    <h2>{{ say('itsName') }}</h2>
     <form class="row" @submit.prevent="rename">
-      <ElInput v-model="name" class="name" maxlength="60" aria-label="Name of the household" />
-      <ElButton native-type="submit" :disabled="!name.trim() || name.trim() === own">Rename it</ElButton>
-      <ElButton v-if="!ending" @click="ending = true">Remove this household</ElButton>
+      <ElInput v-model="name" class="name" maxlength="60" :aria-label="say('nameOfTheHousehold')" />
+      <ElButton native-type="submit" :disabled="!name.trim() || name.trim() === own">{{ say('renameIt') }}</ElButton>
+      <ElButton v-if="!ending" @click="ending = true">{{ say('removeThisHousehold') }}</ElButton>
     </form>
-    <p v-if="kept" class="good" role="status">Kept. Its address and its tags stay as they are.</p>
+    <p v-if="kept" class="good" role="status">{{ say('keptItsAddressAndIts') }}</p>
     <form v-if="ending" class="stack" @submit.prevent="remove">
       <p>
-        Everything of {{ own }} goes for good: lots, ledger, readings, pictures. Take its file with you first (Safe
-        keeping). Type its name to remove it.
+        {{ say('everythingOfGoesForGood', { own }) }}
       </p>
       <div class="row">
-        <ElInput v-model="typed" class="name" :placeholder="own" aria-label="Its name, to remove it" />
-        <ElButton type="danger" native-type="submit" :disabled="typed.trim() !== own">Remove it for good</ElButton>
-        <ElButton @click="ending = false">Keep it</ElButton>
+        <ElInput v-model="typed" class="name" :placeholder="own" :aria-label="say('itsNameToRemoveIt')" />
+        <ElButton type="danger" native-type="submit" :disabled="typed.trim() !== own">{{
+          say('removeItForGood')
+        }}</ElButton>
+        <ElButton @click="ending = false">{{ say('keepIt') }}</ElButton>
       </div>
     </form>
     <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>

@@ -1,7 +1,15 @@
+<script setup lang="ts">
+import { say } from './say'
+</script>
+
 <template>
   <div class="stack">
-    <h1>Nothing is kept here</h1>
-    <p>The address leads nowhere. The tag of a lot leads to an address like <code>/lots/G26-1</code>.</p>
-    <p><RouterLink to="/">To today's round</RouterLink></p>
+    <h1>{{ say('nothingIsKeptHere') }}</h1>
+    <p>
+      {{ say('theAddressLeadsNowhereThe') }} <code>{{ say('lotsG') }}</code>.
+    </p>
+    <p>
+      <RouterLink to="/">{{ say('toTodaysRound2') }}</RouterLink>
+    </p>
   </div>
 </template>

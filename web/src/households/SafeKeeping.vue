@@ -9,6 +9,7 @@ import { useView, write } from '../view'
 import { backupWarning } from './backup-warning'
 import { refused } from './refused'
 import { bytesWords, dayAndTime } from './words'
+import { say } from './say'
 
 /** What keeps the record when the disk does not: backups of everything, and one open file of this household. */
 const emit = defineEmits<{ brought: [address: string] }>()
@@ -34,7 +35,7 @@ const bring = (file: File) =>
     try {
       body = JSON.parse(await file.text()) as HouseholdFile
     } catch {
-      throw new Error('That file is no household of Vadose’s.')
+      throw new Error(say('thatFileIsNoHousehold'))
     }
     const { address } = await write(importHousehold, { body })
     emit('brought', address)
@@ -42,33 +43,37 @@ const bring = (file: File) =>
 </script>
 
 <template>
-  <section class="card stack" aria-label="Safe keeping">
-    <h2>Safe keeping</h2>
+  <section class="card stack" :aria-label="say('safeKeeping')">
+    <h2>{{ say('safeKeeping') }}</h2>
     <template v-if="state?.folder">
       <p v-if="state.last">
-        Last good backup: <strong>{{ dayAndTime(state.last.at) }}</strong>, {{ bytesWords(state.last.bytes) }}, in
+        {{ say('lastGoodBackup') }} <strong>{{ dayAndTime(state.last.at) }}</strong>,
+        {{ bytesWords(state.last.bytes) }}, in
         <code>{{ state.folder }}</code>
       </p>
-      <p v-else class="soft">No backup yet; the first is made within minutes, in {{ state.folder }}.</p>
+      <p v-else class="soft">{{ say('noBackupYetTheFirst', { folder: state.folder }) }}</p>
       <p v-if="backupWarning(state)" class="notice bad" role="alert">{{ backupWarning(state) }}</p>
       <p class="soft">
-        One is made every night and read back: seven days, four weeks and twelve months of them stay. Another disk is
-        better than this one; the README says how.
+        {{ say('oneIsMadeEveryNight') }}
       </p>
     </template>
     <p v-else-if="state" class="soft">
-      Nothing is backed up by itself here. ./vadose backup makes one file of everything.
+      {{ say('nothingIsBackedUpBy') }}
     </p>
     <div class="row">
       <ElButton v-if="state?.folder" :disabled="busy !== ''" @click="backUp">
-        {{ busy === 'backup' ? 'Backing up …' : 'Back up now' }}
+        {{ busy === 'backup' ? say('backingUp') : say('backUpNow') }}
       </ElButton>
-      <a v-if="householdHere" class="el-button" :href="linkTo(exportHousehold, {})" download
-        >This household, one file</a
+      <a v-if="householdHere" class="el-button" :href="linkTo(exportHousehold, {})" download>{{
+        say('thisHouseholdOneFile')
+      }}</a>
+      <FileButton
+        :label="say('aHouseholdsFile')"
+        accept=".json,application/json"
+        :busy="busy === 'file'"
+        @file="bring"
+        >{{ busy === 'file' ? say('reading') : say('bringAHouseholdFromIts') }}</FileButton
       >
-      <FileButton label="A household’s file" accept=".json,application/json" :busy="busy === 'file'" @file="bring">{{
-        busy === 'file' ? 'Reading …' : 'Bring a household from its file'
-      }}</FileButton>
     </div>
     <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
   </section>

@@ -6,6 +6,7 @@ import { ref, watch } from 'vue'
 import { ApiError } from '../call'
 import { Choices } from '../kit'
 import { useFrame } from './frame'
+import { say } from './say'
 
 const frame = useFrame()
 const name = ref('')
@@ -35,23 +36,27 @@ async function keep(settings: Settings, says: string) {
 
 <template>
   <section class="card stack">
-    <h2>Scale and thermometer</h2>
+    <h2>{{ say('scaleAndThermometer') }}</h2>
     <Choices
-      label="Units"
+      :label="say('units')"
       :model-value="frame.frame?.household.units"
       :options="[
-        { id: 'metric', label: 'Kilograms and °C' },
-        { id: 'us', label: 'Pounds and °F' },
+        { id: 'metric', label: say('kilogramsAndC') },
+        { id: 'us', label: say('poundsAndF') },
       ]"
-      @update:model-value="$event && keep({ units: $event }, 'Every screen reads so now.')"
+      @update:model-value="$event && keep({ units: $event }, say('everyScreenReadsSo'))"
     />
-    <h2>Whom to ask about food safety</h2>
-    <form class="row" @submit.prevent="keep({ authorityName: name, authorityUrl: url }, 'Kept.')">
-      <label class="field">Name <ElInput v-model="name" maxlength="120" placeholder="your local authority" /></label>
-      <label class="field">Address <ElInput v-model="url" maxlength="300" class="url" placeholder="https://…" /></label>
-      <ElButton native-type="submit">Keep</ElButton>
+    <h2>{{ say('whomToAskAboutFood') }}</h2>
+    <form class="row" @submit.prevent="keep({ authorityName: name, authorityUrl: url }, say('kept'))">
+      <label class="field"
+        >{{ say('name') }} <ElInput v-model="name" maxlength="120" :placeholder="say('yourLocalAuthority')"
+      /></label>
+      <label class="field"
+        >{{ say('address') }} <ElInput v-model="url" maxlength="300" class="url" :placeholder="say('https')"
+      /></label>
+      <ElButton native-type="submit">{{ say('keep') }}</ElButton>
     </form>
-    <p class="soft">It is linked beside every caution. Leave the address empty to take it away.</p>
+    <p class="soft">{{ say('itIsLinkedBesideEvery') }}</p>
     <p v-if="kept" class="good" role="status">{{ kept }}</p>
     <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
   </section>

@@ -6,6 +6,7 @@ import { Choices } from '../kit'
 import { ElButton, ElDatePicker, ElInput } from 'element-plus'
 import 'element-plus/es/components/date-picker/style/css'
 import { computed, ref } from 'vue'
+import { say } from './say'
 
 /** A household of one's own: by the real clock, or by one that is moved by hand. */
 const emit = defineEmits<{ started: [address: string] }>()
@@ -52,53 +53,60 @@ async function start() {
 
 <template>
   <form class="card form" @submit.prevent="start">
-    <h2>Start a household</h2>
+    <h2>{{ say('startAHousehold') }}</h2>
     <label class="field"
-      >Its name <ElInput v-model="name" maxlength="60" placeholder="what you call the place"
+      >{{ say('itsName') }} <ElInput v-model="name" maxlength="60" :placeholder="say('whatYouCallThePlace')"
     /></label>
     <Choices
       v-model="clock"
-      label="Clock"
+      :label="say('clock')"
       :options="[
-        { id: 'real', label: 'The real clock', detail: 'for your own harvest' },
+        { id: 'real', label: say('theRealClock'), detail: say('forYourOwnHarvest') },
         {
           id: 'practice',
-          label: 'A practice clock',
-          detail: 'you move it on yourself; sensors and weather are simulated',
+          label: say('aPracticeClock'),
+          detail: say('youMoveItOnYourself'),
         },
       ]"
     />
     <label v-if="clock === 'practice'" class="field">
-      First day
+      {{ say('firstDay') }}
       <ElDatePicker
         v-model="startsOn"
         type="date"
         format="D MMM YYYY"
         value-format="YYYY-MM-DD"
-        placeholder="choose a day"
-        aria-label="First day"
+        :placeholder="say('chooseADay')"
+        :aria-label="say('firstDay')"
       />
     </label>
     <div class="row">
       <label class="field"
-        >Latitude, °
-        <ElInput v-model="latitude" class="short" inputmode="text" placeholder="47" aria-label="Latitude, degrees"
+        >{{ say('latitude') }}
+        <ElInput
+          v-model="latitude"
+          class="short"
+          inputmode="text"
+          placeholder="47"
+          :aria-label="say('latitudeDegrees')"
       /></label>
       <label class="field"
-        >Height above the sea, m
+        >{{ say('heightAboveTheSeaM') }}
         <ElInput
           v-model="height"
           class="short"
           inputmode="numeric"
           placeholder="200"
-          aria-label="Height above the sea, metres"
+          :aria-label="say('heightAboveTheSeaMetres')"
       /></label>
     </div>
-    <p class="soft">For the seasons and the usual weather; south of the equator with a minus.</p>
-    <p v-if="latitudeDeg === null" class="bad">Type degrees between −66 and 66.</p>
-    <p v-if="altitudeM === null" class="bad">Type metres between −100 and 3,000.</p>
+    <p class="soft">{{ say('forTheSeasonsAndThe') }}</p>
+    <p v-if="latitudeDeg === null" class="bad">{{ say('typeDegreesBetweenAnd') }}</p>
+    <p v-if="altitudeM === null" class="bad">{{ say('typeMetresBetweenAnd') }}</p>
     <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
-    <div><ElButton type="primary" native-type="submit" :disabled="!ready">Start it</ElButton></div>
+    <div>
+      <ElButton type="primary" native-type="submit" :disabled="!ready">{{ say('startIt') }}</ElButton>
+    </div>
   </form>
 </template>
 

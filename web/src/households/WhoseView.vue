@@ -2,6 +2,7 @@
 import { listHouseholds } from '@vadose/contract/households'
 import { useView } from '../view'
 import StartHousehold from './StartHousehold.vue'
+import { say } from './say'
 
 /** Whose page it is cannot be told from its address: the households there are, with the same page of each. */
 defineProps<{ unknown: string | undefined }>()
@@ -13,16 +14,16 @@ const goTo = (address: string) => location.assign(`/${address}/`)
 
 <template>
   <div class="stack">
-    <h1>{{ households?.length === 0 ? 'Begin' : 'Whose is it?' }}</h1>
+    <h1>{{ households?.length === 0 ? say('begin') : say('whoseIsIt') }}</h1>
     <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
-    <p v-if="unknown" class="notice bad" role="alert">There is no household “{{ unknown }}” here (any more).</p>
-    <p v-else-if="households && households.length > 1" class="soft">The address names no household.</p>
+    <p v-if="unknown" class="notice bad" role="alert">{{ say('thereIsNoHouseholdHere', { unknown }) }}</p>
+    <p v-else-if="households && households.length > 1" class="soft">{{ say('theAddressNamesNoHousehold') }}</p>
     <section v-if="households?.length" class="card">
-      <h2>Households on this machine</h2>
+      <h2>{{ say('householdsOnThisMachine') }}</h2>
       <ul class="plain">
         <li v-for="h in households" :key="h.id" class="row">
           <a class="el-button" :href="`/${h.address}${here(unknown)}`">{{ h.name }}</a>
-          <span class="soft">{{ h.clock === 'practice' ? 'practice clock' : 'real clock' }}</span>
+          <span class="soft">{{ h.clock === 'practice' ? say('practiceClock') : say('realClock') }}</span>
         </li>
       </ul>
     </section>

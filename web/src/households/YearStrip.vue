@@ -6,6 +6,7 @@ import { area } from 'd3-shape'
 import { computed } from 'vue'
 import { monthTicks } from './month-ticks'
 import { fullDate, weight } from './words'
+import { say } from './say'
 
 const props = defineProps<{ year: Frame['year']; today: string; chosen?: string | undefined }>()
 const emit = defineEmits<{ choose: [date: string] }>()
@@ -37,16 +38,18 @@ const dayAt = (event: MouseEvent) => {
 }
 const summary = computed(() => {
   const now = counted.value.at(-1)?.weightG ?? 0
-  return `The year: ${weight(now)} in the house today. Days with jobs: ${props.year.jobDays
-    .slice(0, 8)
-    .map((d) => fullDate(addDays(props.year.startsOn, d)))
-    .join(', ')}${
-    props.year.harvests.length
+  return say('theYearInTheHouse', {
+    weight: weight(now),
+    jobDays: props.year.jobDays
+      .slice(0, 8)
+      .map((d) => fullDate(addDays(props.year.startsOn, d)))
+      .join(', '),
+    harvests: props.year.harvests.length
       ? `. Likely harvests: ${props.year.harvests
-          .map((h) => `${h.bed} from ${fullDate(addDays(props.year.startsOn, h.from))}`)
+          .map((h) => say('from', { bed: h.bed, fullDate: fullDate(addDays(props.year.startsOn, h.from)) }))
           .join(', ')}`
-      : ''
-  }`
+      : '',
+  })
 })
 </script>
 

@@ -1,4 +1,5 @@
 import type { BackupState } from '@vadose/contract/backup'
+import { say } from './say'
 
 const dayMs = 86_400_000
 /** Days without a backup that nobody should sleep through. */
@@ -9,7 +10,7 @@ export function backupWarning({ folder, last, failed }: BackupState, nowMs = Dat
   if (folder === null) return undefined
   const days = last ? Math.floor((nowMs - Date.parse(last.at)) / dayMs) : undefined
   if (days !== undefined && days >= mostDays) {
-    return `No backup for ${days} days.${failed ? ` ${failed}` : ''} Back up in Household, or see to the disk.`
+    return say('noBackupForDaysBack', { days, failed: failed ? ` ${failed}` : '' })
   }
-  return failed ? `The last backup failed: ${failed}` : undefined
+  return failed ? say('theLastBackupFailed', { failed }) : undefined
 }

@@ -1,5 +1,6 @@
 import { gramsPerOunce, gramsPerPound, weightWords, type Units } from '@vadose/core/households'
 import { shallowRef } from 'vue'
+import { say } from './say'
 
 /** Weights, dates and air in the household's words. */
 
@@ -62,8 +63,8 @@ export const monthOf = (date: string): string => monthOnly.format(day(date))
 
 /** “4–6 Oct”, “28 Sep – 3 Oct”: a range, not a false date. */
 export function dateRange(from: string | null, to: string | null): string {
-  if (from === null) return 'not in this air'
-  if (to === null) return `${shortDate(from)} or much later`
+  if (from === null) return say('notInThisAir')
+  if (to === null) return say('orMuchLater', { shortDate: shortDate(from) })
   if (from === to) return shortDate(from)
   return from.slice(0, 7) === to.slice(0, 7)
     ? `${Number(from.slice(8))}–${shortDate(to)}`
@@ -71,7 +72,7 @@ export function dateRange(from: string | null, to: string | null): string {
 }
 
 /** “until 12 February”, or that the forecast reaches no further. */
-export const untilDate = (date: string, beyond: boolean): string => (beyond ? 'over a year' : longDate(date))
+export const untilDate = (date: string, beyond: boolean): string => (beyond ? say('overAYear') : longDate(date))
 
 /** First letter large, for a sentence that begins with a name. */
 export const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
@@ -130,4 +131,4 @@ export const dayAndTime = (iso: string): string => moment.format(new Date(iso))
 
 /** The size of a file: 2.1 MB. */
 export const bytesWords = (bytes: number): string =>
-  bytes < 1e6 ? `${Math.ceil(bytes / 1e3)} kB` : `${(bytes / 1e6).toFixed(1)} MB`
+  bytes < 1e6 ? say('kb', { ceil: Math.ceil(bytes / 1e3) }) : say('mb', { bytes: (bytes / 1e6).toFixed(1) })

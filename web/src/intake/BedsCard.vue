@@ -4,20 +4,21 @@ import { computed } from 'vue'
 import { cropColour, cropOf } from '../almanac'
 import { fullDate, inUnits, useFrame } from '../households'
 import { useView } from '../view'
+import { say } from './say'
 
 /** What is about to come in, or asks for a look, before it does. */
 const frame = useFrame()
 const { answer: stands } = useView(listBeds)
 const shown = 4
 const soon = computed(() => (stands.value ?? []).filter((stand) => !stand.over).slice(0, shown))
-const next = { look: 'look', 'cut-scapes': 'cut the scapes', lift: 'lift' }
+const next = { look: 'look', 'cut-scapes': say('cutTheScapes'), lift: 'lift' }
 </script>
 
 <template>
   <section v-if="stands" class="card">
     <header class="row">
-      <h2>Still in the beds</h2>
-      <RouterLink to="/beds">{{ stands.length ? 'All beds' : 'Write down a look at a bed' }}</RouterLink>
+      <h2>{{ say('stillInTheBeds') }}</h2>
+      <RouterLink to="/beds">{{ stands.length ? say('allBeds') : say('writeDownALookAt') }}</RouterLink>
     </header>
     <ul v-if="soon.length" class="rows">
       <li v-for="stand in soon" :key="stand.key" :style="{ '--crop': cropColour(stand.crop) }">
@@ -26,11 +27,11 @@ const next = { look: 'look', 'cut-scapes': 'cut the scapes', lift: 'lift' }
         <span>{{ inUnits(stand.verdict?.says[0] ?? '') }}</span>
         <span v-if="stand.verdict?.next" class="soft"
           >{{ next[stand.verdict.next.what] }}
-          {{ stand.verdict.next.on <= frame.today ? 'today' : fullDate(stand.verdict.next.on) }}</span
+          {{ stand.verdict.next.on <= frame.today ? say('today') : fullDate(stand.verdict.next.on) }}</span
         >
       </li>
     </ul>
-    <p v-else class="soft">What is seen there before the harvest comes to a day for it, with the weather.</p>
+    <p v-else class="soft">{{ say('whatIsSeenThereBefore') }}</p>
   </section>
 </template>
 

@@ -23,6 +23,7 @@ import LatelyCard from './LatelyCard.vue'
 import PickRow from './PickRow.vue'
 import ReadinessLook from './ReadinessLook.vue'
 import TallyField from './TallyField.vue'
+import { say } from './say'
 
 const frame = useFrame()
 const { answer: places } = useView(listPlaces)
@@ -150,16 +151,16 @@ function again() {
         <section class="card stack">
           <div class="row">
             <label class="field">
-              All of it
+              {{ say('allOfIt') }}
               <TallyField
                 ref="scale"
                 v-model="total"
-                :label="`Weight of the whole harvest, ${largeUnit()}`"
+                :label="say('weightOfTheWholeHarvest', { largeUnit: largeUnit() })"
                 placeholder="0.0"
               />
             </label>
-            <label class="field">Variety <ElInput v-model="variety" maxlength="60" class="text" /></label>
-            <div v-if="varieties.length > 1" class="choices known" role="group" aria-label="Varieties of before">
+            <label class="field">{{ say('variety') }} <ElInput v-model="variety" maxlength="60" class="text" /></label>
+            <div v-if="varieties.length > 1" class="choices known" role="group" :aria-label="say('varietiesOfBefore')">
               <button
                 v-for="v in varieties"
                 :key="v"
@@ -171,23 +172,29 @@ function again() {
                 {{ v }}
               </button>
             </div>
-            <label class="field">Bed <ElInput v-model="bed" maxlength="60" class="text" /></label>
+            <label class="field">{{ say('bed') }} <ElInput v-model="bed" maxlength="60" class="text" /></label>
             <label class="field"
-              >Lifted on <DayField v-model="harvestedOn" class="text" label="Lifted on" :until="frame.today"
+              >{{ say('liftedOn') }}
+              <DayField v-model="harvestedOn" class="text" :label="say('liftedOn')" :until="frame.today"
             /></label>
           </div>
           <p v-if="total.trim() && sum?.totalG === null" class="bad">
-            Type the weight, up to {{ weight(2_000_000) }}; several weighings with + between, the tare with −.
+            {{ say('typeTheWeightUpTo', { weight: weight(2_000_000) }) }}
           </p>
           <p v-if="bedWarning" class="notice bad">
-            {{ bedWarning.bed }} was marked on {{ shortDate(bedWarning.on) }} for diseased
-            {{ cropOf(bedWarning.crop).plural }}: look twice at what came from it.
+            {{
+              say('wasMarkedOnForDiseased', {
+                bed: bedWarning.bed,
+                on: shortDate(bedWarning.on),
+                plural: cropOf(bedWarning.crop).plural,
+              })
+            }}
           </p>
         </section>
 
         <section class="card">
-          <h2>Sort into heaps</h2>
-          <p class="soft">What you put on no other heap counts as {{ crop.heaps[0]!.label.toLowerCase() }}.</p>
+          <h2>{{ say('sortIntoHeaps') }}</h2>
+          <p class="soft">{{ say('whatYouPutOnNo', { label: crop.heaps[0]!.label.toLowerCase() }) }}</p>
           <div class="rows">
             <HeapRow
               v-for="heap in crop.heaps"
@@ -207,23 +214,29 @@ function again() {
             :class="{ bad: sum.totalG !== null && !sum.adds, good: sum.adds }"
             aria-live="polite"
           >
-            <template v-if="sum.totalG === null">Weigh all of it first, then the heaps; or only the heaps.</template>
-            <template v-else-if="sum.typedTotalG === null">The heaps come to {{ weight(sum.totalG) }}.</template>
-            <template v-else-if="sum.unreadable">One heap’s weight cannot be read; type {{ largeUnit() }}.</template>
-            <template v-else-if="sum.leftG < 0"
-              >The heaps are {{ weight(-sum.leftG) }} heavier than the harvest.</template
-            >
-            <template v-else-if="!sum.adds">{{ weight(sum.leftG) }} are on no heap yet.</template>
-            <template v-else>The heaps add up to {{ weight(sum.totalG) }}.</template>
+            <template v-if="sum.totalG === null">{{ say('weighAllOfItFirst') }}</template>
+            <template v-else-if="sum.typedTotalG === null">{{
+              say('theHeapsComeTo', { totalG: weight(sum.totalG) })
+            }}</template>
+            <template v-else-if="sum.unreadable">{{
+              say('oneHeapsWeightCannotBe', { largeUnit: largeUnit() })
+            }}</template>
+            <template v-else-if="sum.leftG < 0">{{
+              say('theHeapsAreHeavierThan', { weight: weight(-sum.leftG) })
+            }}</template>
+            <template v-else-if="!sum.adds">{{ say('areOnNoHeapYet', { leftG: weight(sum.leftG) }) }}</template>
+            <template v-else>{{ say('theHeapsAddUpTo', { totalG: weight(sum.totalG) }) }}</template>
           </p>
         </section>
         <p v-if="refusal" class="notice bad" role="alert">
           {{ refusal.message }}
-          <ElButton v-if="refusal.code === 'surprise'" size="small" @click="make(true)">Keep it anyway</ElButton>
+          <ElButton v-if="refusal.code === 'surprise'" size="small" @click="make(true)">{{
+            say('keepItAnyway')
+          }}</ElButton>
         </p>
         <div>
           <ElButton type="primary" size="large" native-type="submit" :disabled="!ready || busy">
-            {{ (sum?.heaps.length ?? 0) > 1 ? `Make ${sum!.heaps.length} lots` : 'Make the lot' }}
+            {{ (sum?.heaps.length ?? 0) > 1 ? say('makeLots', { heaps: sum!.heaps.length }) : say('makeTheLot') }}
           </ElButton>
         </div>
       </div>
@@ -244,16 +257,16 @@ function again() {
           @take="keepForPlanting"
         />
         <section class="card">
-          <h2>Handle like eggs</h2>
+          <h2>{{ say('handleLikeEggs') }}</h2>
           <p class="soft">{{ crop.handling }}</p>
-          <RouterLink :to="`/almanac/${crop.id}`">Its page in the almanac</RouterLink>
+          <RouterLink :to="`/almanac/${crop.id}`">{{ say('itsPageInTheAlmanac') }}</RouterLink>
         </section>
       </aside>
     </div>
     <BedsCard v-if="!crop" />
     <PickRow v-if="!crop" :memory="memory ?? []" />
     <p v-if="!crop" class="soft">
-      Choose what came in. Weigh it, sort it into heaps, and every heap becomes a lot with a tag.
+      {{ say('chooseWhatCameInWeigh') }}
     </p>
     <LatelyCard v-if="!crop" :lots="known ?? []" />
   </form>

@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import type { Crop } from '../almanac'
 import { weight } from '../households'
 import { PhotoButton } from '../lots'
+import { say } from './say'
 
 /** The lots a harvest has made, each with its tag to print. */
 const props = defineProps<{ lots: HarvestAnswer['lots']; crop: Crop }>()
@@ -17,29 +18,29 @@ const tagged = computed(() => props.lots.filter((lot) => !binned(lot.heap)).map(
 
 <template>
   <div class="stack">
-    <h1>{{ lots.length === 1 ? 'One lot' : `${lots.length} lots` }} brought in</h1>
+    <h1>{{ say('broughtIn', { lots: lots.length === 1 ? say('oneLot') : say('lots', { lots: lots.length }) }) }}</h1>
     <ul class="made">
       <li v-for="lot in lots" :key="lot.code" class="card row">
         <strong class="figure">{{ lot.code }}</strong>
         <span>{{ heapOf(lot.heap).label }}, {{ weight(lot.weightG) }}</span>
-        <span v-if="binned(lot.heap)" class="soft">written off; the bed is marked</span>
+        <span v-if="binned(lot.heap)" class="soft">{{ say('writtenOffTheBedIs') }}</span>
         <template v-else>
           <PhotoButton :code="lot.code" />
-          <RouterLink class="el-button" :to="`/lots/${lot.code}/tag`">Tag</RouterLink>
-          <RouterLink v-if="heapOf(lot.heap).hangs" class="el-button" :to="`/line?lot=${lot.code}`"
-            >On the line</RouterLink
-          >
+          <RouterLink class="el-button" :to="`/lots/${lot.code}/tag`">{{ say('tag') }}</RouterLink>
+          <RouterLink v-if="heapOf(lot.heap).hangs" class="el-button" :to="`/line?lot=${lot.code}`">{{
+            say('onTheLine')
+          }}</RouterLink>
         </template>
       </li>
     </ul>
-    <p>Tag at once: a wrong label is found a year too late. The first jobs are in today's round.</p>
+    <p>{{ say('tagAtOnceAWrong') }}</p>
     <div class="row">
-      <ElButton type="primary" @click="emit('another')">Another variety from this bed</ElButton>
-      <RouterLink class="el-button" to="/">To the round</RouterLink>
-      <RouterLink v-if="tagged.length > 1" class="el-button" :to="`/lots/${tagged.join(',')}/tag`"
-        >All {{ tagged.length }} tags</RouterLink
-      >
-      <ElButton @click="emit('again')">Bring in more</ElButton>
+      <ElButton type="primary" @click="emit('another')">{{ say('anotherVarietyFromThisBed') }}</ElButton>
+      <RouterLink class="el-button" to="/">{{ say('toTheRound') }}</RouterLink>
+      <RouterLink v-if="tagged.length > 1" class="el-button" :to="`/lots/${tagged.join(',')}/tag`">{{
+        say('allTags', { tagged: tagged.length })
+      }}</RouterLink>
+      <ElButton @click="emit('again')">{{ say('bringInMore') }}</ElButton>
     </div>
   </div>
 </template>

@@ -5,6 +5,7 @@ import { findCrops } from '@vadose/core/almanac'
 import { ElInput } from 'element-plus'
 import { computed, onMounted, ref } from 'vue'
 import { allCrops, cropColour, currentAlmanac, type Crop } from '../almanac'
+import { say } from './say'
 
 /** What came in: crops brought in before stand ready, the others are found by name or by what is in the hand. */
 const props = defineProps<{ memory: IntakeMemory[] }>()
@@ -45,30 +46,33 @@ function take(next: Crop) {
 
 <template>
   <div class="chooser">
-    <h1>Bring in</h1>
+    <h1>{{ say('bringIn') }}</h1>
     <ElInput
       ref="find"
       v-model="query"
       data-words-only
       class="find"
       clearable
-      placeholder="another crop: type its name"
-      aria-label="Find what came in"
+      :placeholder="say('anotherCropTypeItsName')"
+      :aria-label="say('findWhatCameIn')"
       @keydown.enter.prevent="shown[0] && take(shown[0])"
     />
     <div class="choices">
       <Choices
         :model-value="crop?.id"
-        label="What came in"
+        :label="say('whatCameIn')"
         :options="shown.map(({ id, name }) => ({ id, label: name, colour: cropColour(id) }))"
         @update:model-value="takeCalled"
       />
-      <button v-if="!query && crop && !all" type="button" class="choice" @click="crop = undefined">Another crop</button>
+      <button v-if="!query && crop && !all" type="button" class="choice" @click="crop = undefined">
+        {{ say('anotherCrop') }}
+      </button>
       <button v-else-if="!query && before.length > 0" type="button" class="choice" @click="all = !all">
-        {{ all ? 'Fewer' : `All ${allCrops().length}` }}
+        {{ all ? say('fewer') : say('all', { allCrops: allCrops().length }) }}
       </button>
       <p v-if="query && shown.length === 0" class="soft">
-        Nothing fits. <RouterLink to="/almanac">Add a crop of your own</RouterLink> from the nearest in the almanac.
+        {{ say('nothingFits') }} <RouterLink to="/almanac">{{ say('addACropOfYour') }}</RouterLink>
+        {{ say('fromTheNearestInThe') }}
       </p>
     </div>
   </div>

@@ -8,6 +8,7 @@ import { Pick } from '../kit'
 import { countFrom } from '../lots'
 import type { HeapEntry } from './harvest'
 import TallyField from './TallyField.vue'
+import { say } from './say'
 
 const props = defineProps<{
   heap: HeapTemplate
@@ -31,11 +32,11 @@ const pieceG = computed(() => props.crop.pieceG.value)
 /** The one from the other, by what a piece of this crop usually weighs. */
 const hint = computed(() => {
   if (grams.value && !count.value && pieceG.value >= 5) {
-    return `about ${Math.max(1, Math.round(grams.value / pieceG.value))} ${many.value}`
+    return say('about', { what: Math.max(1, Math.round(grams.value / pieceG.value)), many: many.value })
   }
   if (!grams.value && count.value)
-    return `about ${weight(Math.round(count.value * pieceG.value))} by their usual weight`
-  if (grams.value && count.value) return `${weight(Math.round(grams.value / count.value))} each`
+    return say('aboutByTheirUsualWeight', { weight: weight(Math.round(count.value * pieceG.value)) })
+  if (grams.value && count.value) return say('each', { weight: weight(Math.round(grams.value / count.value)) })
   return ''
 })
 </script>
@@ -54,22 +55,26 @@ const hint = computed(() => {
         @update:model-value="change({ kilos: $event })"
       />
       <span class="counter">
-        <button type="button" class="step" :aria-label="`${heap.label}: one fewer`" @click="step(-1)">−</button>
+        <button type="button" class="step" :aria-label="say('oneFewer', { label: heap.label })" @click="step(-1)">
+          −
+        </button>
         <ElInput
           :model-value="entry.pieces"
           class="count"
           inputmode="numeric"
-          placeholder="count"
-          :aria-label="`${heap.label}, number of ${many}`"
+          :placeholder="say('count')"
+          :aria-label="say('numberOf', { label: heap.label, many })"
           @update:model-value="change({ pieces: $event })"
         />
-        <button type="button" class="step" :aria-label="`${heap.label}: one more`" @click="step(1)">+</button>
+        <button type="button" class="step" :aria-label="say('oneMore', { label: heap.label })" @click="step(1)">
+          +
+        </button>
       </span>
       <Pick
         v-if="heap.fate !== 'bin' && !entry.addTo"
         class="pick"
         :model-value="entry.placeId"
-        :label="`Place for ${heap.label}`"
+        :label="say('placeFor', { label: heap.label })"
         :options="places.map(({ id, name }) => ({ id, label: name }))"
         @update:model-value="change({ placeId: $event ?? '' })"
       />
@@ -77,7 +82,7 @@ const hint = computed(() => {
         v-if="heap.hangs && hangs.length > 1 && !entry.addTo"
         class="pick"
         :model-value="entry.hungIn"
-        :label="`${heap.label}, how it dries`"
+        :label="say('howItDries', { label: heap.label })"
         :options="hangs.map((id) => ({ id, label: hungInWords[id] }))"
         @update:model-value="change({ hungIn: $event ?? '' })"
       />
@@ -85,8 +90,8 @@ const hint = computed(() => {
         v-if="joins.length && heap.fate !== 'bin'"
         class="pick"
         :model-value="entry.addTo || 'new'"
-        :label="`Lot for ${heap.label}`"
-        :options="[{ id: 'new', label: 'a new lot' }, ...joins.map((id) => ({ id, label: `into ${id}` }))]"
+        :label="say('lotFor', { label: heap.label })"
+        :options="[{ id: 'new', label: say('aNewLot') }, ...joins.map((id) => ({ id, label: say('into', { id }) }))]"
         @update:model-value="change({ addTo: $event === 'new' ? '' : ($event ?? '') })"
       />
       <span v-if="hint" class="soft hint">{{ hint }}</span>

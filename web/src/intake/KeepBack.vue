@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import type { Crop } from '../almanac'
 import { weight } from '../households'
 import { Choices } from '../kit'
+import { say } from './say'
 
 /** How many to put by for planting, and whether the largest or the smallest: what is eaten now, what comes next year. */
 const props = defineProps<{ crop: Crop; totalG: number | null; pieces: number | null }>()
@@ -27,37 +28,48 @@ const choices = computed(() => {
 
 <template>
   <section class="card stack">
-    <h2>Keep back for planting</h2>
-    <p v-if="!totalG" class="soft">Weigh the harvest first.</p>
+    <h2>{{ say('keepBackForPlanting') }}</h2>
+    <p v-if="!totalG" class="soft">{{ say('weighTheHarvestFirst') }}</p>
     <template v-else>
       <div class="row">
-        <ElInput v-model="text" class="short" inputmode="decimal" aria-label="How many to keep back" placeholder="0" />
+        <ElInput
+          v-model="text"
+          class="short"
+          inputmode="decimal"
+          :aria-label="say('howManyToKeepBack')"
+          placeholder="0"
+        />
         <Choices
           v-model="by"
-          label="Number or share"
+          :label="say('numberOrShare')"
           :options="[
             { id: 'number', label: crop.piece.many },
             { id: 'share', label: '%' },
           ]"
         />
-        <span class="soft">of {{ props.pieces ? '' : 'about ' }}{{ pieces }}</span>
+        <span class="soft">{{ say('of', { pieces: props.pieces ? 'yes' : 'no', pieces2: pieces }) }}</span>
       </div>
-      <p v-if="keep && pieces && keep >= pieces" class="bad">Some must be left to eat.</p>
+      <p v-if="keep && pieces && keep >= pieces" class="bad">{{ say('someMustBeLeftTo') }}</p>
       <ul class="rows">
         <li v-for="c in choices" :key="c.which">
           <p>
-            <strong>The {{ c.which }} {{ c.pieces }}</strong
-            >, {{ weight(c.weightG) }}
+            <strong>{{ say('the', { which: c.which, pieces: c.pieces }) }}</strong>, {{ weight(c.weightG) }}
           </p>
           <p class="soft">
-            leaves {{ weight(c.leftG) }} to eat; next year about {{ c.nextPieces }} {{ crop.piece.many }},
-            {{ weight(c.nextG) }}
+            {{
+              say('leavesToEatNextYear', {
+                leftG: weight(c.leftG),
+                nextPieces: c.nextPieces,
+                many: crop.piece.many,
+                nextG: weight(c.nextG),
+              })
+            }}
           </p>
-          <ElButton @click="emit('take', c.weightG, c.pieces)">Put them on the planting heap</ElButton>
+          <ElButton @click="emit('take', c.weightG, c.pieces)">{{ say('putThemOnThePlanting') }}</ElButton>
         </li>
       </ul>
       <p class="soft">
-        Plant only what is sound and true to name: the largest pays next year, the smallest feeds you now.
+        {{ say('plantOnlyWhatIsSound') }}
       </p>
     </template>
   </section>

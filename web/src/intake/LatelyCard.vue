@@ -3,6 +3,7 @@ import type { LotRow } from '@vadose/contract/lots'
 import { computed } from 'vue'
 import { cropColour, lotCrop, lotName } from '../almanac'
 import { amount, shortDate } from '../households'
+import { say } from './say'
 
 /** The last lots that came in, to see that yesterday's are there and to tie on a tag that is missing. */
 const props = defineProps<{ lots: LotRow[] }>()
@@ -14,7 +15,7 @@ const lately = computed(() =>
 
 <template>
   <section v-if="lately.length" class="card">
-    <h2>Brought in lately</h2>
+    <h2>{{ say('broughtInLately') }}</h2>
     <ul class="rows">
       <li v-for="lot in lately" :key="lot.code" :style="{ '--crop': cropColour(lot.crop) }">
         <span class="soft">{{ shortDate(lot.broughtOn) }}</span>
@@ -22,7 +23,7 @@ const lately = computed(() =>
         <strong>{{ lotName(lot) }}</strong>
         <span class="soft">{{ [lot.variety, lot.bed, lot.place?.toLowerCase()].filter(Boolean).join(' · ') }}</span>
         <span class="much">{{ amount(lot.pieces, lot.weightG, lotCrop(lot).piece, lot.guessed) }}</span>
-        <RouterLink class="tag" :to="`/lots/${lot.code}/tag`">Tag</RouterLink>
+        <RouterLink class="tag" :to="`/lots/${lot.code}/tag`">{{ say('tag') }}</RouterLink>
       </li>
     </ul>
   </section>

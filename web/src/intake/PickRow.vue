@@ -8,6 +8,7 @@ import { computed, nextTick, ref } from 'vue'
 import type { ApiError } from '../call'
 import { allCrops, cropColour, cropOf } from '../almanac'
 import { gramsFrom, largeUnit, refused, shortDate, useFrame, weight } from '../households'
+import { say } from './say'
 
 /** What is picked day by day: one tap, one weight; it adds up by crop and week. */
 const props = defineProps<{ memory: IntakeMemory[] }>()
@@ -41,7 +42,11 @@ async function keep(sure = false) {
     const { lots } = await write(addPick, {
       body: { crop: chosen.value, weightG: grams.value, ...(sure ? { sure } : {}) },
     })
-    done.value = `${weight(grams.value)} of ${cropOf(chosen.value).plural} put to ${lots[0]!.code}.`
+    done.value = say('ofPutTo', {
+      grams: weight(grams.value),
+      plural: cropOf(chosen.value).plural,
+      code: lots[0]!.code,
+    })
     text.value = ''
     chosen.value = ''
   } catch (error) {
@@ -66,8 +71,8 @@ const sums = computed(() =>
 </script>
 
 <template>
-  <section class="card stack" aria-label="Daily pick">
-    <h2>Daily pick</h2>
+  <section class="card stack" :aria-label="say('dailyPick')">
+    <h2>{{ say('dailyPick') }}</h2>
     <div class="row">
       <button
         v-for="id in before"
@@ -83,8 +88,8 @@ const sums = computed(() =>
       <Pick
         class="another"
         :model-value="before.includes(chosen) || !chosen ? undefined : chosen"
-        label="Another crop picked"
-        :placeholder="before.length ? 'another' : 'what was picked'"
+        :label="say('anotherCropPicked')"
+        :placeholder="before.length ? say('another') : say('whatWasPicked')"
         :options="fresh.map(({ id, name }) => ({ id, label: name }))"
         find
         @update:model-value="$event && choose($event)"
@@ -95,23 +100,27 @@ const sums = computed(() =>
           v-model="text"
           class="kilos"
           inputmode="decimal"
-          :aria-label="`${cropOf(chosen).name} picked, ${largeUnit()}`"
+          :aria-label="say('picked', { name: cropOf(chosen).name, largeUnit: largeUnit() })"
           placeholder="0.0"
         >
           <template #suffix>{{ largeUnit() }}</template>
         </ElInput>
-        <ElButton type="primary" native-type="submit" :disabled="!grams || busy">Keep</ElButton>
+        <ElButton type="primary" native-type="submit" :disabled="!grams || busy">{{ say('keep') }}</ElButton>
       </form>
     </div>
     <p v-if="done" class="good" role="status">{{ done }}</p>
     <p v-if="failure" class="bad" role="alert">
       {{ failure.message }}
-      <ElButton v-if="failure.code === 'surprise'" size="small" @click="keep(true)">Keep it anyway</ElButton>
+      <ElButton v-if="failure.code === 'surprise'" size="small" @click="keep(true)">{{ say('keepItAnyway') }}</ElButton>
     </p>
     <ul v-if="sums.length" class="sums">
       <li v-for="s in sums" :key="s.crop" :style="{ '--crop': cropColour(s.crop) }">
         <span>{{ cropOf(s.crop).name }}</span>
-        <svg viewBox="0 0 120 30" role="img" :aria-label="`${cropOf(s.crop).name} by week, the last ${weeksShown}`">
+        <svg
+          viewBox="0 0 120 30"
+          role="img"
+          :aria-label="say('byWeekTheLast', { name: cropOf(s.crop).name, weeksShown })"
+        >
           <rect
             v-for="(w, i) in s.weeks"
             :key="w.from"
@@ -120,11 +129,11 @@ const sums = computed(() =>
             :y="30 - Math.max(1, (w.weightG / s.most) * 29)"
             :height="Math.max(1, (w.weightG / s.most) * 29)"
           >
-            <title>week from {{ shortDate(w.from) }}: {{ weight(w.weightG) }}</title>
+            <title>{{ say('weekFrom', { from: shortDate(w.from), weightG: weight(w.weightG) }) }}</title>
           </rect>
         </svg>
         <span
-          ><strong>{{ weight(s.now) }}</strong> this week, {{ weight(s.totalG) }} in a year</span
+          ><strong>{{ weight(s.now) }}</strong> {{ say('thisWeekInAYear', { totalG: weight(s.totalG) }) }}</span
         >
       </li>
     </ul>

@@ -10,6 +10,7 @@ import { dryForDays, readinessVerdicts, unwateredDays, weatherAdvice } from '@va
 import { computed, ref, watch } from 'vue'
 import type { Crop } from '../almanac'
 import { inUnits, longDate } from '../households'
+import { say } from './say'
 
 const props = defineProps<{ crop: Crop; variety: string; bed: string; today: string; weather: WeatherDay[] }>()
 const share = defineModel<number | undefined>({ required: true })
@@ -51,12 +52,12 @@ async function keep() {
   }
   kept.value = await writeDown(at, { what: 'sign', value: share.value! })
 }
-const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
+const word = { wait: 'wait', lift: 'lift', late: say('liftNow') }
 </script>
 
 <template>
   <section v-if="look || advice.length" class="card stack">
-    <h2>Is it time?</h2>
+    <h2>{{ say('isItTime') }}</h2>
     <p v-if="look">{{ look.question }}</p>
     <Choices
       v-if="look"
@@ -67,13 +68,13 @@ const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
       @update:model-value="share = Number($event)"
     />
     <p v-if="dry !== null" class="soft">
-      Dry outdoors for {{ dry }} {{ dry === 1 ? 'day' : 'days' }}; what is to cure wants about
-      {{ unwateredDays }} without rain or the can.
+      {{ say('dryOutdoorsForDayWhat', { dry, unwateredDays }) }}
     </p>
     <p v-for="says in advice" :key="says" class="sky">{{ says }}</p>
     <p v-if="look && !verdicts.length" class="soft">
-      <template v-if="look.countOf">Of {{ look.countOf.value }}. </template>Schools differ on when to lift: look, and
-      see what each would do.
+      <template v-if="look.countOf">{{ say('of2', { countOf: look.countOf.value }) }} </template>{{
+        say('schoolsDifferOnWhenTo')
+      }}
     </p>
     <ul v-if="verdicts.length" class="rows" aria-live="polite">
       <li v-for="v in verdicts" :key="v.school.id">
@@ -82,18 +83,21 @@ const word = { wait: 'wait', lift: 'lift', late: 'lift now' }
         }}</strong>
         · {{ v.school.label }}
         <p class="soft">
-          {{ v.says }}<template v-if="v.verdict === 'wait'"> Look again about {{ longDate(v.liftFrom) }}.</template>
+          {{ v.says
+          }}<template v-if="v.verdict === 'wait'">
+            {{ say('lookAgainAbout', { liftFrom: longDate(v.liftFrom) }) }}</template
+          >
         </p>
       </li>
     </ul>
     <div v-if="share !== undefined && bed.trim()" class="row">
-      <ElButton v-if="!kept" :disabled="busy" @click="keep">Not yet: keep this look at {{ bed }}</ElButton>
-      <RouterLink v-else to="/beds">Kept; it is asked about again in time</RouterLink>
+      <ElButton v-if="!kept" :disabled="busy" @click="keep">{{ say('notYetKeepThisLook', { bed }) }}</ElButton>
+      <RouterLink v-else to="/beds">{{ say('keptItIsAskedAbout') }}</RouterLink>
     </div>
     <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
     <p v-for="stand in seen.slice(0, 3)" :key="stand.key" class="bed">
       <strong>{{ stand.bed }}</strong>: {{ inUnits(stand.verdict?.says[0] ?? '') }}
-      <RouterLink :to="{ path: '/beds', query: { stand: stand.key } }">its looks</RouterLink>
+      <RouterLink :to="{ path: '/beds', query: { stand: stand.key } }">{{ say('itsLooks') }}</RouterLink>
     </p>
   </section>
 </template>

@@ -2,6 +2,7 @@
 import { ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { gramsFromSum, largeUnit, weight } from '../households'
+import { say } from './say'
 
 /** A weight put together from several on the scale: buckets added, the tare taken off. */
 defineProps<{ label: string; placeholder?: string }>()
@@ -32,8 +33,8 @@ function sign(mark: '+' | '−') {
       <template #suffix>{{ largeUnit() }}</template>
     </ElInput>
     <div class="signs">
-      <button type="button" aria-label="add another weighing" @click="sign('+')">+</button>
-      <button type="button" aria-label="take off the tare" @click="sign('−')">−</button>
+      <button type="button" :aria-label="say('addAnotherWeighing')" @click="sign('+')">+</button>
+      <button type="button" :aria-label="say('takeOffTheTare')" @click="sign('−')">−</button>
     </div>
     <span v-if="isSum && sum !== null" class="soft" aria-live="polite">= {{ weight(sum) }}</span>
   </div>

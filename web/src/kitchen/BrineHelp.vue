@@ -3,6 +3,7 @@ import { brine, saltPctOf } from '@vadose/core/larder'
 import { computed, ref } from 'vue'
 import { gramsFrom, smallUnit, weight } from '../households'
 import { Choices, NumberField } from '../kit'
+import { say } from './say'
 
 /** Salt for what is in the crock, both ways: how much to weigh out, or how strong it has become. */
 const props = defineProps<{ produceG: number }>()
@@ -25,7 +26,7 @@ const answer = computed(() => {
       }
     }
     const { saltG, note } = brine(method.value ?? 'of-total', waterG.value, props.produceG, number(percent.value))
-    return { figure: `${weight(Math.round(saltG))} of salt`, note }
+    return { figure: say('ofSalt', { weight: weight(Math.round(saltG)) }), note }
   } catch (error) {
     return { figure: '', note: (error as Error).message }
   }
@@ -34,29 +35,35 @@ const answer = computed(() => {
 
 <template>
   <section class="card stack">
-    <h2>Salt</h2>
+    <h2>{{ say('salt') }}</h2>
     <div class="row">
       <Choices
         v-model="way"
-        label="What is asked"
+        :label="say('whatIsAsked')"
         :options="[
-          { id: 'salt', label: 'How much salt' },
-          { id: 'strength', label: 'How strong it is' },
+          { id: 'salt', label: say('howMuchSalt') },
+          { id: 'strength', label: say('howStrongItIs') },
         ]"
       />
       <Choices
         v-model="method"
-        label="Per cent of what"
+        :label="say('perCentOfWhat')"
         :options="[
-          { id: 'of-total', label: '% of produce and water' },
-          { id: 'of-water', label: '% of the water' },
+          { id: 'of-total', label: say('ofProduceAndWater') },
+          { id: 'of-water', label: say('ofTheWater') },
         ]"
       />
     </div>
     <div class="row">
-      <NumberField v-model="water" label="Water" :unit="smallUnit()" placeholder="none" />
-      <NumberField v-if="way === 'salt'" v-model="percent" label="Strength" says="Salt, per cent" unit="%" />
-      <NumberField v-else v-model="salt" label="Salt put in" :unit="smallUnit()" />
+      <NumberField v-model="water" :label="say('water')" :unit="smallUnit()" :placeholder="say('none')" />
+      <NumberField
+        v-if="way === 'salt'"
+        v-model="percent"
+        :label="say('strength')"
+        :says="say('saltPerCent')"
+        unit="%"
+      />
+      <NumberField v-else v-model="salt" :label="say('saltPutIn')" :unit="smallUnit()" />
       <p v-if="answer" class="figure">{{ answer.figure }}</p>
     </div>
     <p v-if="answer" class="soft">{{ answer.note }}</p>

@@ -3,13 +3,14 @@ import { busiestOf, type Score } from '@vadose/core/kitchen'
 import { computed } from 'vue'
 import { cropColour, cropOf } from '../almanac'
 import { clockAt } from './evening'
+import { say } from './say'
 
 /** The busiest half hour drawn out, minute by minute: what goes into the pan while what comes out of it. */
 const props = defineProps<{ score: Score; from: string }>()
 const left = 92
 const width = 860
 const lanes = ['hands', 'pan', 'water'] as const
-const names = { hands: 'Hands', pan: 'Pan', water: 'Cold water' }
+const names = { hands: say('hands'), pan: say('pan'), water: say('coldWater') }
 const laneY = { hands: 34, pan: 78, water: 122 }
 const height = 158
 const span = computed(() => busiestOf(props.score))
@@ -35,12 +36,12 @@ const room = (n: { from: number; to: number }) => x(n.to) - x(n.from)
 <template>
   <figure v-if="span" class="chart">
     <figcaption class="soft">
-      the busiest half hour, {{ clockAt(from, span.from) }} to {{ clockAt(from, span.to) }}; numbers are batches
+      {{ say('theBusiestHalfHourTo', { clockAt: clockAt(from, span.from), clockAt2: clockAt(from, span.to) }) }}
     </figcaption>
     <svg
       :viewBox="`0 0 ${width} ${height}`"
       role="img"
-      :aria-label="`The busiest half hour, from ${clockAt(from, span.from)}: ${notes.length} things go on; the list below has them all.`"
+      :aria-label="say('theBusiestHalfHourFrom', { clockAt: clockAt(from, span.from), notes: notes.length })"
     >
       <g v-for="t in ticks" :key="t">
         <line :x1="x(t)" :x2="x(t)" y1="16" :y2="height - 18" class="grid-line" />
@@ -71,8 +72,14 @@ const room = (n: { from: number; to: number }) => x(n.to) - x(n.from)
           </text>
         </template>
         <title>
-          batch {{ n.batch }}, {{ cropOf(n.crop).name.toLowerCase() }}: {{ clockAt(from, n.from) }} to
-          {{ clockAt(from, n.to) }}
+          {{
+            say('batchTo', {
+              batch: n.batch,
+              name: cropOf(n.crop).name.toLowerCase(),
+              clockAt: clockAt(from, n.from),
+              clockAt2: clockAt(from, n.to),
+            })
+          }}
         </title>
       </g>
     </svg>

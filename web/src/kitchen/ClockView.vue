@@ -8,6 +8,7 @@ import { gramsFrom, largeUnit, useFrame, weight } from '../households'
 import { countFrom, useAct } from '../lots'
 import { useView } from '../view'
 import { forgetIn, keepIn, keptIn, type Running } from './evening'
+import { say } from './say'
 
 /** The evening as it runs: the pan is the clock, one huge button is the next act; what takes longer moves the rest. */
 const frame = useFrame()
@@ -127,21 +128,21 @@ const usualPacked = 0.92
 
 <template>
   <div v-if="!running" class="stack">
-    <h1>No evening is under way</h1>
+    <h1>{{ say('noEveningIsUnderWay') }}</h1>
     <p>
-      <RouterLink to="/evening">Plan one</RouterLink>, or see
-      <RouterLink to="/larder">what is in the larder</RouterLink>.
+      <RouterLink to="/evening">{{ say('planOne') }}</RouterLink>{{ say('orSee') }}
+      <RouterLink to="/larder">{{ say('whatIsInTheLarder') }}</RouterLink>.
     </p>
   </div>
   <div v-else class="stack run">
     <header class="head">
-      <h1>{{ act ? 'Next' : 'All in the freezer' }}</h1>
-      <p class="soft">{{ running.done }} of {{ running.acts.length }} done</p>
+      <h1>{{ act ? say('next') : say('allInTheFreezer') }}</h1>
+      <p class="soft">{{ say('ofDone', { done: running.done, acts: running.acts.length }) }}</p>
       <div class="acts">
         <ElButton :aria-pressed="running.muted" @click="mute">{{
-          running.muted ? 'Sound is off' : 'Sound is on'
+          running.muted ? say('soundIsOff') : say('soundIsOn')
         }}</ElButton>
-        <RouterLink class="el-button" to="/evening">The score</RouterLink>
+        <RouterLink class="el-button" to="/evening">{{ say('theScore') }}</RouterLink>
       </div>
     </header>
     <section v-if="act" class="card now" :style="{ '--crop': act.crop ? cropColour(act.crop) : 'var(--bad)' }">
@@ -149,20 +150,20 @@ const usualPacked = 0.92
         class="clock"
         :class="{ due: wait <= 0 }"
         role="timer"
-        :aria-label="wait > 0 ? `in ${clock(wait)}` : `due since ${clock(wait)}`"
+        :aria-label="wait > 0 ? `in ${clock(wait)}` : say('dueSince', { clock: clock(wait) })"
       >
         {{ wait > 0 ? '' : '+' }}{{ clock(wait) }}
       </p>
       <p class="says">{{ actSays(act, act.crop ? cropOf(act.crop).plural : null) }}</p>
-      <button type="button" class="huge" @click="done">Done</button>
+      <button type="button" class="huge" @click="done">{{ say('done') }}</button>
       <div class="row">
-        <ElButton v-if="act.what === 'into-pan'" @click="later(3)">Not boiling yet</ElButton>
-        <ElButton @click="later(1)">One minute more</ElButton>
-        <ElButton @click="later(10)">Ten minutes more</ElButton>
+        <ElButton v-if="act.what === 'into-pan'" @click="later(3)">{{ say('notBoilingYet') }}</ElButton>
+        <ElButton @click="later(1)">{{ say('oneMinuteMore') }}</ElButton>
+        <ElButton @click="later(10)">{{ say('tenMinutesMore') }}</ElButton>
       </div>
     </section>
     <section v-if="next.length" class="card">
-      <h2>Then</h2>
+      <h2>{{ say('then') }}</h2>
       <ul class="bare rows">
         <li v-for="(a, i) in next" :key="i">
           <strong>{{ atTime(a.at) }}</strong> {{ actSays(a, a.crop ? cropOf(a.crop).plural : null) }}
@@ -170,9 +171,9 @@ const usualPacked = 0.92
       </ul>
     </section>
     <section class="card stack" :class="{ wait: !bagging }">
-      <h2>Into bags</h2>
+      <h2>{{ say('intoBags') }}</h2>
       <p v-if="!freezer" class="notice">
-        There is no freezer in the house yet. <RouterLink to="/household">Add one</RouterLink>
+        {{ say('thereIsNoFreezerIn') }} <RouterLink to="/household">{{ say('addOne') }}</RouterLink>
       </p>
       <form
         v-for="heap in running.heaps"
@@ -186,39 +187,39 @@ const usualPacked = 0.92
           <span class="soft">{{ heap.code }}, {{ weight(heap.kg * 1000) }}, {{ heap.cut }}</span>
         </p>
         <template v-if="bagged[heap.code]">
-          <strong class="good">in the freezer</strong>
-          <RouterLink class="el-button el-button--primary" :to="`/lots/${bagged[heap.code]}/tag`"
-            >Label for {{ bagged[heap.code] }}</RouterLink
-          >
+          <strong class="good">{{ say('inTheFreezer') }}</strong>
+          <RouterLink class="el-button el-button--primary" :to="`/lots/${bagged[heap.code]}/tag`">{{
+            say('labelFor', { bagged: bagged[heap.code] })
+          }}</RouterLink>
         </template>
         <template v-else>
           <ElInput
             v-model="of(heap.code).bags"
             class="number"
             inputmode="numeric"
-            :aria-label="`Bags of ${heap.code}`"
-            placeholder="bags"
+            :aria-label="say('bagsOf', { code: heap.code })"
+            :placeholder="say('bags')"
           />
           <ElInput
             v-model="of(heap.code).weight"
             class="number"
             inputmode="decimal"
-            :aria-label="`Weight of ${heap.code} in bags`"
-            placeholder="weight"
+            :aria-label="say('weightOfInBags', { code: heap.code })"
+            :placeholder="say('weight')"
             ><template #suffix>{{ largeUnit() }}</template></ElInput
           >
           <ElButton
             native-type="submit"
             type="primary"
             :disabled="busy || !freezer || countFrom(of(heap.code).bags) === null"
-            >Bag it</ElButton
+            >{{ say('bagIt') }}</ElButton
           >
         </template>
       </form>
       <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
     </section>
     <div>
-      <ElButton @click="end">{{ act ? 'Stop the evening' : 'The evening is over' }}</ElButton>
+      <ElButton @click="end">{{ act ? say('stopTheEvening') : say('theEveningIsOver') }}</ElButton>
     </div>
   </div>
 </template>

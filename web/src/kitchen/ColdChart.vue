@@ -6,6 +6,7 @@ import { line } from 'd3-shape'
 import { computed } from 'vue'
 import { shortDate, temperature, useFrame } from '../households'
 import { TableBelow } from '../kit'
+import { say } from './say'
 
 /** How cold the freezers have been: warmer is lower, so that a lid ajar hangs down. */
 const props = defineProps<{ freezers: FreezersView['freezers'] }>()
@@ -49,9 +50,15 @@ const names = computed(() => {
 const spells = computed(() =>
   logged.value.flatMap((freezer) => freezer.spells.map((spell) => ({ freezer, spell, key: freezer.id + spell.from }))),
 )
-const says = computed(
-  () =>
-    `Temperatures of ${logged.value.length} freezers: ${logged.value.map((f) => `${f.name} about ${temperature(f.usualC ?? -18)}, ${f.spells.length} warm spells`).join('; ')}`,
+const says = computed(() =>
+  say('temperaturesOfFreezers', {
+    logged: logged.value.length,
+    logged2: logged.value
+      .map((f) =>
+        say('aboutWarmSpells', { name: f.name, temperature: temperature(f.usualC ?? -18), spells: f.spells.length }),
+      )
+      .join('; '),
+  }),
 )
 </script>
 
@@ -68,7 +75,7 @@ const says = computed(
       </text>
       <path v-for="(f, i) in logged" :key="f.id" :d="draw(f)" class="log" :class="`of-${i % 2}`" />
       <text v-for="n in names" :key="n.freezer.id" :x="left + 6" :y="n.y" class="axis name">
-        {{ n.freezer.name }}{{ logged.indexOf(n.freezer) % 2 ? ' (dotted)' : '' }}
+        {{ n.freezer.name }}{{ logged.indexOf(n.freezer) % 2 ? say('dotted') : '' }}
       </text>
       <g v-for="s in spells" :key="s.key">
         <text
@@ -83,11 +90,11 @@ const says = computed(
     </svg>
     <TableBelow v-if="spells.length > 0">
       <tr>
-        <th>Freezer</th>
-        <th>On</th>
-        <th>Hours warm</th>
-        <th>Warmest</th>
-        <th>Cost, days of life</th>
+        <th>{{ say('freezer') }}</th>
+        <th>{{ say('on') }}</th>
+        <th>{{ say('hoursWarm') }}</th>
+        <th>{{ say('warmest') }}</th>
+        <th>{{ say('costDaysOfLife') }}</th>
       </tr>
       <tr v-for="{ freezer, spell, key } in spells" :key="key">
         <td>{{ freezer.name }}</td>

@@ -6,6 +6,7 @@ import { namedPlaces } from '../places'
 import { dishForms, unitsFor } from './dish'
 import { useDish } from './dish-draft'
 import PotFlow from './PotFlow.vue'
+import { say } from './say'
 
 /** What the pot becomes: its form, name and count, what it weighs, where it goes; drawn to weight. */
 const dish = useDish()
@@ -13,104 +14,110 @@ const dish = useDish()
 
 <template>
   <section class="card stack">
-    <h2>What it becomes</h2>
+    <h2>{{ say('whatItBecomes') }}</h2>
     <Choices
       :model-value="dish.form"
-      label="What becomes of it"
+      :label="say('whatBecomesOfIt')"
       :options="dishForms"
       @update:model-value="$event && dish.become($event)"
     />
     <div class="row">
       <label class="field grow"
-        >Its name
-        <ElInput v-model="dish.typed.named" maxlength="60" aria-label="Name of it" placeholder="Braised red cabbage"
+        >{{ say('itsName') }}
+        <ElInput
+          v-model="dish.typed.named"
+          maxlength="60"
+          :aria-label="say('nameOfIt')"
+          :placeholder="say('braisedRedCabbage')"
       /></label>
-      <NumberField v-model="dish.typed.count" label="How many" says="How many of them" whole />
-      <Pick v-model="dish.unit" label="Counted in" :options="unitsFor(dish.form)" class="unit" />
-      <Pick v-model="dish.placeId" label="Where it goes" :options="namedPlaces(dish.places ?? [])" class="unit" />
+      <NumberField v-model="dish.typed.count" :label="say('howMany')" :says="say('howManyOfThem')" whole />
+      <Pick v-model="dish.unit" :label="say('countedIn')" :options="unitsFor(dish.form)" class="unit" />
+      <Pick v-model="dish.placeId" :label="say('whereItGoes')" :options="namedPlaces(dish.places ?? [])" class="unit" />
       <Pick
         v-if="dish.tops.length > 1"
         v-model="dish.into"
-        label="New, or topped up"
+        :label="say('newOrToppedUp')"
         :options="dish.tops"
-        placeholder="into new ones"
+        :placeholder="say('intoNewOnes')"
         class="unit"
       />
     </div>
     <div class="row">
       <NumberField
         v-model="dish.typed.ready"
-        label="Ready, all together"
-        says="Weight ready"
+        :label="say('readyAllTogether')"
+        :says="say('weightReady')"
         :unit="largeUnit()"
-        placeholder="not weighed"
+        :placeholder="say('notWeighed')"
       />
       <NumberField
         v-model="dish.typed.waste"
-        label="Trimmings"
-        says="Weight of the trimmings"
+        :label="say('trimmings')"
+        :says="say('weightOfTheTrimmings')"
         :unit="smallUnit()"
-        placeholder="not weighed"
+        :placeholder="say('notWeighed')"
       />
       <label v-if="dish.form === 'jarred' || dish.form === 'brined'" class="field"
-        >Size
-        <ElInput v-model="dish.typed.size" class="size" maxlength="20" aria-label="Size of one" placeholder="0.5 L"
+        >{{ say('size') }}
+        <ElInput
+          v-model="dish.typed.size"
+          class="size"
+          maxlength="20"
+          :aria-label="say('sizeOfOne')"
+          :placeholder="say('l')"
       /></label>
       <label class="field grow"
-        >How
+        >{{ say('how') }}
         <ElInput
           v-model="dish.typed.prepared"
           maxlength="60"
-          aria-label="How it is prepared"
+          :aria-label="say('howItIsPrepared')"
           :placeholder="dishForms.find(({ id }) => id === dish.form)?.prepared ?? ''"
       /></label>
     </div>
     <div v-if="dish.roastable" class="row">
       <Choices
         :model-value="dish.roasted ? 'roasted' : 'dried'"
-        label="Roasted or only dried"
+        :label="say('roastedOrOnlyDried')"
         :options="[
-          { id: 'dried', label: 'Only dried' },
-          { id: 'roasted', label: 'Roasted' },
+          { id: 'dried', label: say('onlyDried') },
+          { id: 'roasted', label: say('roasted') },
         ]"
         @update:model-value="dish.typed.prepared = $event === 'roasted' ? 'roasted' : ''"
       />
       <p v-if="dish.roasted" class="soft grow">
-        About {{ weight(dish.roastedTo) }} come out of the oven. Let them cool completely before the jar closes: warm
-        ones steam, and mould. At their best for three months.
+        {{ say('aboutComeOutOfThe', { roastedTo: weight(dish.roastedTo) }) }}
       </p>
     </div>
     <template v-if="dish.form === 'jarred'">
       <div class="row">
         <label class="field grow"
-          >Tested recipe
+          >{{ say('testedRecipe') }}
           <ElInput
             v-model="dish.typed.recipe"
             maxlength="80"
-            aria-label="Tested recipe"
-            placeholder="its name and where it stands"
+            :aria-label="say('testedRecipe')"
+            :placeholder="say('itsNameAndWhereIt')"
         /></label>
         <label class="field grow"
-          >Processed
+          >{{ say('processed') }}
           <ElInput
             v-model="dish.typed.processed"
             maxlength="80"
-            aria-label="How it was processed"
-            placeholder="as the recipe says, for our height"
+            :aria-label="say('howItWasProcessed')"
+            :placeholder="say('asTheRecipeSaysFor')"
         /></label>
       </div>
       <p class="notice">
-        No times are given here: low-acid food in jars needs a pressure canner and a tested recipe, corrected for
-        altitude, and botulism gives no smell. Ask your local food-safety authority for tested recipes. Lids are looked
-        at tomorrow.
+        {{ say('noTimesAreGivenHere') }}
       </p>
     </template>
     <NumberField
       v-if="dish.form === 'brined'"
       v-model="dish.typed.taste"
-      label="First tasted after"
-      says="Days until it is tasted"
-      unit="days"
+      :label="say('firstTastedAfter')"
+      :says="say('daysUntilItIsTasted')"
+      :unit="say('days')"
       whole
     />
     <PotFlow
@@ -122,10 +129,10 @@ const dish = useDish()
       :makes="dish.makes"
     />
     <p v-if="dish.balance.waterG < 0" class="bad" role="alert">
-      {{ weight(0 - dish.balance.waterG) }} more comes out than goes in: say what else went in, water too.
+      {{ say('moreComesOutThanGoes', { weight: weight(0 - dish.balance.waterG) }) }}
     </p>
     <p v-else-if="dish.balance.inG > 0 && dish.pieces" class="soft">
-      {{ weight(dish.balance.outG / dish.pieces) }} in each.
+      {{ say('inEach', { weight: weight(dish.balance.outG / dish.pieces) }) }}
     </p>
   </section>
 </template>

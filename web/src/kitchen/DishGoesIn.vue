@@ -6,6 +6,7 @@ import { smallUnit } from '../households'
 import { Pick } from '../kit'
 import { useDish } from './dish-draft'
 import IngredientRow from './IngredientRow.vue'
+import { say } from './say'
 
 /** What goes into the pot: lots, and what has none. */
 const dish = useDish()
@@ -27,7 +28,7 @@ watch(adding, (code) => {
 
 <template>
   <section class="card stack">
-    <h2>What goes in</h2>
+    <h2>{{ say('whatGoesIn') }}</h2>
     <IngredientRow
       v-for="(part, i) in dish.parts"
       :key="part.lot.code"
@@ -36,36 +37,38 @@ watch(adding, (code) => {
       @drop="dish.parts.splice(i, 1)"
     />
     <p v-if="dish.shortOf.length" class="notice">
-      Not enough {{ dish.shortOf.join(' and ') }} for it: less, or something else.
+      {{ say('notEnoughForItLess', { shortOf: dish.shortOf.join(' and ') }) }}
     </p>
     <div class="row">
       <Pick
         v-model="adding"
-        label="A lot that goes in"
+        :label="say('aLotThatGoesIn')"
         :options="others"
         find
-        placeholder="a lot: type a crop or code"
+        :placeholder="say('aLotTypeACrop')"
         class="wide"
       />
-      <ElButton @click="dish.adds.push({ name: '', weight: '' })">Something without a lot</ElButton>
+      <ElButton @click="dish.adds.push({ name: '', weight: '' })">{{ say('somethingWithoutALot') }}</ElButton>
     </div>
     <div v-for="(add, i) in dish.adds" :key="i" class="row">
       <ElInput
         v-model="add.name"
         class="grow"
         maxlength="40"
-        :aria-label="`Bought or from the tap, ${i + 1}`"
-        placeholder="wine, butter, water"
+        :aria-label="say('boughtOrFromTheTap', { i: i + 1 })"
+        :placeholder="say('wineButterWater')"
       />
       <ElInput
         v-model="add.weight"
         class="number"
         inputmode="decimal"
-        :aria-label="`Its weight, ${i + 1}`"
-        placeholder="weight"
+        :aria-label="say('itsWeight', { i: i + 1 })"
+        :placeholder="say('weight')"
         ><template #suffix>{{ smallUnit() }}</template></ElInput
       >
-      <ElButton :aria-label="`Leave out ${add.name || 'it'}`" @click="dish.adds.splice(i, 1)">Leave out</ElButton>
+      <ElButton :aria-label="say('leaveOut', { name: add.name || say('it') })" @click="dish.adds.splice(i, 1)">{{
+        say('leaveOut2')
+      }}</ElButton>
     </div>
   </section>
 </template>

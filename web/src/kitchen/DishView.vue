@@ -9,6 +9,7 @@ import DishGoesIn from './DishGoesIn.vue'
 import { provideDish } from './dish-draft'
 import RecipesCard from './RecipesCard.vue'
 import WaitingCard from './WaitingCard.vue'
+import { say } from './say'
 
 /** Several lots, and what was bought for them, made into one: a dish in portions, jars, a crock, a bag topped up. */
 const route = useRoute()
@@ -29,23 +30,25 @@ watchEffect(() => {
   <div v-if="dish.made" class="stack">
     <h1>{{ dish.typed.named }}: {{ dish.makes }}</h1>
     <p>
-      {{ weight(dish.made.outG) }} put by<template v-if="dish.made.goneG"
-        >, {{ weight(dish.made.goneG) }} went as water and trimmings</template
-      >. Label every one now.
+      {{ say('putBy', { outG: weight(dish.made.outG) })
+      }}<template v-if="dish.made.goneG">{{
+        say('wentAsWaterAndTrimmings', { goneG: weight(dish.made.goneG) })
+      }}</template
+      >{{ say('labelEveryOneNow') }}
     </p>
     <div class="row">
-      <RouterLink class="el-button el-button--primary" :to="`/lots/${dish.made.code}/tag`"
-        >Label for {{ dish.made.code }}</RouterLink
-      >
-      <RouterLink class="el-button" :to="`/lots/${dish.made.code}`">See how long it keeps</RouterLink>
-      <ElButton @click="dish.another()">Make something else</ElButton>
+      <RouterLink class="el-button el-button--primary" :to="`/lots/${dish.made.code}/tag`">{{
+        say('labelFor2', { code: dish.made.code })
+      }}</RouterLink>
+      <RouterLink class="el-button" :to="`/lots/${dish.made.code}`">{{ say('seeHowLongItKeeps') }}</RouterLink>
+      <ElButton @click="dish.another()">{{ say('makeSomethingElse') }}</ElButton>
     </div>
   </div>
   <div v-else class="columns">
     <form class="stack" @submit.prevent="dish.make()">
       <header class="head">
-        <h1>In the kitchen</h1>
-        <p class="soft">several lots become one: cooked, frozen in portions, in jars, in salt</p>
+        <h1>{{ say('inTheKitchen') }}</h1>
+        <p class="soft">{{ say('severalLotsBecomeOneCooked') }}</p>
       </header>
       <DishGoesIn />
       <DishBecomes />
@@ -53,7 +56,7 @@ watchEffect(() => {
       <p v-if="dish.failure" class="notice bad" role="alert">{{ dish.failure }}</p>
       <div>
         <ElButton type="primary" native-type="submit" size="large" :disabled="!dish.able || dish.busy">{{
-          dish.into ? 'Top it up' : 'Put it by'
+          dish.into ? say('topItUp') : say('putItBy')
         }}</ElButton>
       </div>
     </form>

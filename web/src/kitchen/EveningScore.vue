@@ -3,13 +3,21 @@ import type { Score } from '@vadose/core/kitchen'
 import { computed } from 'vue'
 import { cropColour, cropOf } from '../almanac'
 import { clockAt } from './evening'
+import { say } from './say'
 
 /** The evening as a score: hands, stove, pan, cold water, trays and freezer as lanes, batches as notes. */
 const props = defineProps<{ score: Score; from: string; hours: number; mostKg: number }>()
 const left = 92
 const width = 860
 const lanes = ['hands', 'stove', 'pan', 'water', 'trays', 'freezer'] as const
-const names = { hands: 'Hands', stove: 'Stove', pan: 'Pan', water: 'Cold water', trays: 'Trays', freezer: 'Freezer' }
+const names = {
+  hands: say('hands'),
+  stove: say('stove'),
+  pan: say('pan'),
+  water: say('coldWater'),
+  trays: say('trays'),
+  freezer: say('freezer'),
+}
 const laneY = { hands: 40, stove: 94, pan: 152, water: 200, trays: 248, freezer: 326 }
 const height = 384
 const ends = computed(() => Math.max(props.hours * 60, Math.min(props.score.ends, props.hours * 60 + 60)))
@@ -53,9 +61,19 @@ const frozen = computed(() => {
   return `${d}L${x(ends.value)} ${y(last)}V${laneY.freezer + 26}Z`
 })
 const inFreezer = computed(() => props.score.freezer.at(-1)?.kg ?? 0)
-const says = computed(
-  () =>
-    `${of('pan').length} batches in the pan. ${props.score.waterOn === null ? '' : `Water on ${clockAt(props.from, props.score.waterOn)}, boils ${clockAt(props.from, props.score.boils!)}.`} ${inFreezer.value.toFixed(1)} of ${props.mostKg.toFixed(1)} kg that may be frozen in a day.`,
+const says = computed(() =>
+  say('batchesInThePanOf', {
+    of: of('pan').length,
+    waterOn:
+      props.score.waterOn === null
+        ? ''
+        : say('waterOnBoils', {
+            clockAt: clockAt(props.from, props.score.waterOn),
+            clockAt2: clockAt(props.from, props.score.boils!),
+          }),
+    inFreezer: inFreezer.value.toFixed(1),
+    mostKg: props.mostKg.toFixed(1),
+  }),
 )
 </script>
 
@@ -96,7 +114,11 @@ const says = computed(
         rx="3"
         :style="{ fill: cropColour(n.crop) }"
       >
-        <title>{{ clockAt(from, n.from) }}: batch {{ n.batch }}, {{ cropOf(n.crop).name.toLowerCase() }}</title>
+        <title>
+          {{
+            say('batch', { clockAt: clockAt(from, n.from), batch: n.batch, name: cropOf(n.crop).name.toLowerCase() })
+          }}
+        </title>
       </rect>
       <rect
         v-for="(n, i) in of('hands')"
@@ -115,10 +137,10 @@ const says = computed(
         :y="laneY.stove + 32"
         class="axis red"
       >
-        water on {{ clockAt(from, score.waterOn) }}
+        {{ say('waterOn', { clockAt: clockAt(from, score.waterOn) }) }}
       </text>
       <text v-if="score.boils !== null" :x="x(score.boils) + 6" :y="laneY.stove + 8" class="axis red">
-        boils {{ clockAt(from, score.boils) }}
+        {{ say('boils', { clockAt: clockAt(from, score.boils) }) }}
       </text>
       <g v-for="(n, i) in of('pan')" :key="`p${i}`">
         <rect
@@ -130,8 +152,15 @@ const says = computed(
           :style="{ fill: cropColour(n.crop) }"
         >
           <title>
-            batch {{ n.batch }}: {{ cropOf(n.crop).name.toLowerCase() }}, {{ n.kg.toFixed(1) }} kg,
-            {{ clockAt(from, n.from) }} to {{ clockAt(from, n.to) }}
+            {{
+              say('batchKgTo', {
+                batch: n.batch,
+                name: cropOf(n.crop).name.toLowerCase(),
+                kg: n.kg.toFixed(1),
+                clockAt: clockAt(from, n.from),
+                clockAt2: clockAt(from, n.to),
+              })
+            }}
           </title>
         </rect>
         <text :x="(x(n.from) + x(n.to)) / 2" :y="laneY.pan - 19" text-anchor="middle" class="axis hour">
@@ -166,14 +195,22 @@ const says = computed(
         :style="{ fill: cropColour(n.crop) }"
       >
         <title>
-          batch {{ n.batch }}: {{ cropOf(n.crop).name.toLowerCase() }}, hard about {{ clockAt(from, n.to) }}
+          {{
+            say('batchHardAbout', {
+              batch: n.batch,
+              name: cropOf(n.crop).name.toLowerCase(),
+              clockAt: clockAt(from, n.to),
+            })
+          }}
         </title>
       </rect>
       <path :d="frozen" class="frozen" />
       <line :x1="left" :x2="width - 28" :y1="laneY.freezer - 20" :y2="laneY.freezer - 20" class="most" />
       <text :x="width - 32" :y="laneY.freezer + 18" text-anchor="end" class="axis hour">
         {{
-          inFreezer >= mostKg - 0.05 ? 'full for today' : `${(mostKg - inFreezer).toFixed(1)} kg more may freeze today`
+          inFreezer >= mostKg - 0.05
+            ? say('fullForToday')
+            : say('kgMoreMayFreezeToday', { mostKg: (mostKg - inFreezer).toFixed(1) })
         }}
       </text>
       <g v-if="score.idle && score.idle.from < ends">
@@ -185,10 +222,13 @@ const says = computed(
           class="axis nothing"
         >
           {{
-            Math.floor((score.idle.to - score.idle.from) / 60)
-              ? `${Math.floor((score.idle.to - score.idle.from) / 60)} h `
-              : ''
-          }}{{ (score.idle.to - score.idle.from) % 60 }} min with nothing to do
+            say('minWithNothingToDo', {
+              floor: Math.floor((score.idle.to - score.idle.from) / 60)
+                ? `${Math.floor((score.idle.to - score.idle.from) / 60)} h `
+                : '',
+              to: (score.idle.to - score.idle.from) % 60,
+            })
+          }}
         </text>
       </g>
       <line :x1="x(hours * 60)" :x2="x(hours * 60)" y1="24" :y2="height - 30" class="end" />

@@ -29,6 +29,7 @@ import EveningScore from './EveningScore.vue'
 import HeapCard from './HeapCard.vue'
 import KitchenCard from './KitchenCard.vue'
 import NotFitCard from './NotFitCard.vue'
+import { say } from './say'
 
 /** An evening, or a few, of freezing: what came in against pan, trays, freezer and clock, as a score. */
 const frame = useFrame()
@@ -72,7 +73,7 @@ const asked = computed(() => {
 })
 const { planned, refusal } = usePlan(asked)
 const evening = ref(0)
-const dayWords = ['this evening', 'tomorrow evening', 'in two days']
+const dayWords = [say('thisEvening'), say('tomorrowEvening'), say('inTwoDays')]
 const tonight = computed(() =>
   (planned.value?.plan.batches ?? []).filter(
     ({ startInHours }) => Math.floor(startInHours / 24 + 1e-9) === evening.value,
@@ -104,21 +105,30 @@ function begin() {
 <template>
   <div class="stack">
     <header class="head">
-      <h1>Putting by</h1>
+      <h1>{{ say('puttingBy') }}</h1>
       <p class="soft">
-        {{ dayWords[evening] }}, {{ setup.from }} to {{ setup.to }} · {{ setup.panLitres }}-litre pan, {{ setup.trays }}
-        {{ setup.trays === 1 ? 'tray' : 'trays' }}
+        {{
+          say('toLitrePanTray', {
+            dayWords: dayWords[evening],
+            from: setup.from,
+            to: setup.to,
+            panLitres: setup.panLitres,
+            trays: setup.trays,
+          })
+        }}
       </p>
       <div class="acts">
-        <RouterLink v-if="running" class="el-button" to="/evening/clock">Back to the clock</RouterLink>
-        <ElButton type="primary" :disabled="tonight.length === 0 || evening > 0" @click="begin">Begin now</ElButton>
+        <RouterLink v-if="running" class="el-button" to="/evening/clock">{{ say('backToTheClock') }}</RouterLink>
+        <ElButton type="primary" :disabled="tonight.length === 0 || evening > 0" @click="begin">{{
+          say('beginNow')
+        }}</ElButton>
       </div>
     </header>
     <p v-if="refusal" class="notice bad" role="alert">{{ refusal }}</p>
     <div class="plan">
       <section class="card stack">
-        <h2>What came in</h2>
-        <p v-if="lots && heaps.length === 0" class="soft">Nothing is here that is frozen raw or blanched.</p>
+        <h2>{{ say('whatCameIn') }}</h2>
+        <p v-if="lots && heaps.length === 0" class="soft">{{ say('nothingIsHereThatIs') }}</p>
         <HeapCard
           v-for="h in heaps"
           :key="h.lot.code"
@@ -144,17 +154,19 @@ function begin() {
             </button>
           </div>
           <EveningScore v-if="tonight.length" :score="score" :from="setup.from" :hours="hours" :most-kg="mostKg" />
-          <p v-else class="soft">Nothing is laid out for this evening: say how much of what, on the left.</p>
+          <p v-else class="soft">{{ say('nothingIsLaidOutFor') }}</p>
           <BusyHalfHour v-if="tonight.length" :score="score" :from="setup.from" />
           <TableBelow v-if="tonight.length">
             <tbody>
               <tr v-for="(b, i) in tonight" :key="i">
                 <td>{{ clockAt(setup.from, (b.startInHours - evening * 24) * 60) }}</td>
-                <td>batch {{ i + 1 }}</td>
+                <td>{{ say('batch2', { i: i + 1 }) }}</td>
                 <td>{{ cropOf(b.crop).name }}, {{ b.cut }}</td>
                 <td>{{ weight(b.kg * 1000) }}</td>
-                <td>{{ b.blanchMinutes ? `${b.blanchMinutes} min in the pan` : 'raw on the tray' }}</td>
-                <td :class="{ bad: b.late }">{{ b.late ? '▲ late' : 'in time' }}</td>
+                <td>
+                  {{ b.blanchMinutes ? say('minInThePan', { blanchMinutes: b.blanchMinutes }) : say('rawOnTheTray') }}
+                </td>
+                <td :class="{ bad: b.late }">{{ b.late ? say('late') : say('inTime') }}</td>
               </tr>
             </tbody>
           </TableBelow>

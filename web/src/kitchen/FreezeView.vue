@@ -12,6 +12,7 @@ import { Choices } from '../kit'
 import { countFrom, HowMuch, useAct, type HowMuchOf } from '../lots'
 import { placeOptions } from '../places'
 import { useView } from '../view'
+import { say } from './say'
 
 /** A lot, or a part of it, prepared, bagged and put into the freezer. */
 const route = useRoute()
@@ -56,7 +57,7 @@ const unopened = computed(() =>
 const before = computed(() => {
   const bagsThere = unopened.value.reduce((sum, one) => sum + (one.pieces ?? 1), 0)
   const years = [...new Set(unopened.value.map(({ broughtOn }) => broughtOn.slice(0, 4)))].join(', ')
-  return bagsThere ? `${bagsThere} ${bagsThere === 1 ? 'bag' : 'bags'} of ${years} are in the freezer yet.` : ''
+  return bagsThere ? say('bagOfAreInThe', { bagsThere, years }) : ''
 })
 const made = ref<string[]>()
 const { act, refusal, busy } = useAct()
@@ -80,85 +81,103 @@ async function freeze(sure = false) {
 <template>
   <p v-if="failure" class="notice bad">{{ failure }}</p>
   <div v-if="made" class="stack">
-    <h1>In the freezer</h1>
-    <p>{{ crop.name }}, {{ chosen?.label }}: label every bag now, while they are soft.</p>
+    <h1>{{ say('inTheFreezer2') }}</h1>
+    <p>{{ say('labelEveryBagNowWhile', { name: crop.name, label: chosen?.label }) }}</p>
     <div class="row">
-      <RouterLink v-for="c in made" :key="c" class="el-button el-button--primary" :to="`/lots/${c}/tag`"
-        >Label for {{ c }}</RouterLink
-      >
-      <RouterLink class="el-button" :to="`/lots/${made[0]}`">See how long it keeps</RouterLink>
+      <RouterLink v-for="c in made" :key="c" class="el-button el-button--primary" :to="`/lots/${c}/tag`">{{
+        say('labelFor3', { c })
+      }}</RouterLink>
+      <RouterLink class="el-button" :to="`/lots/${made[0]}`">{{ say('seeHowLongItKeeps') }}</RouterLink>
     </div>
   </div>
   <p v-else-if="lot && (!crop.freezing || lot.form !== 'fresh')" class="notice">
-    {{ lot.form === 'frozen' ? 'It is frozen already.' : `${crop.name} is not frozen.` }}
-    <RouterLink :to="`/lots/${code}`">To the lot</RouterLink>
+    {{ lot.form === 'frozen' ? say('itIsFrozenAlready') : say('isNotFrozen', { name: crop.name }) }}
+    <RouterLink :to="`/lots/${code}`">{{ say('toTheLot') }}</RouterLink>
   </p>
   <p v-else-if="places && freezers.length === 0" class="notice">
-    There is no freezer in the house yet. <RouterLink to="/household">Add one</RouterLink>
+    {{ say('thereIsNoFreezerIn') }} <RouterLink to="/household">{{ say('addOne') }}</RouterLink>
   </p>
   <form v-else-if="lot" class="stack freeze" @submit.prevent="freeze()">
     <header class="head">
-      <h1>Freeze {{ crop.name.toLowerCase() }} {{ code }}</h1>
+      <h1>{{ say('freeze', { name: crop.name.toLowerCase(), code }) }}</h1>
       <p class="soft">
-        {{ amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }} there. {{ crop.freezing?.prepare }}
+        {{
+          say('there', {
+            amount: amount(lot.pieces, lot.weightG, crop.piece, lot.guessed),
+            prepare: crop.freezing?.prepare,
+          })
+        }}
       </p>
     </header>
-    <p v-if="before" class="notice">▲ {{ before }} Some things disappoint: is more of it wanted?</p>
+    <p v-if="before" class="notice">{{ say('someThingsDisappointIsMore', { before }) }}</p>
     <section class="card stack">
-      <h2>How is it prepared?</h2>
-      <Choices v-model="way" label="How it is prepared" :options="ways" />
+      <h2>{{ say('howIsItPrepared') }}</h2>
+      <Choices v-model="way" :label="say('howItIsPrepared')" :options="ways" />
       <p v-if="chosen?.minutes" class="figure">
-        <template v-if="chosen.minutes.water">{{ chosen.minutes.water }} min in boiling water</template
-        ><template v-if="chosen.minutes.water && chosen.minutes.steam">, or </template
-        ><template v-if="chosen.minutes.steam">{{ chosen.minutes.steam }} min over steam</template>
+        <template v-if="chosen.minutes.water">{{
+          say('minInBoilingWater', { water: chosen.minutes.water })
+        }}</template><template v-if="chosen.minutes.water && chosen.minutes.steam">{{ say('or') }} </template
+        ><template v-if="chosen.minutes.steam">{{ say('minOverSteam', { steam: chosen.minutes.steam }) }}</template>
       </p>
       <p v-if="chosen" class="soft">{{ chosen.note }}</p>
     </section>
     <section class="card stack">
-      <h2>What goes in</h2>
+      <h2>{{ say('whatGoesIn') }}</h2>
       <Choices
         v-model="howMuch"
-        label="How much of it"
+        :label="say('howMuchOfIt')"
         :options="[
-          { id: 'all', label: 'All of it' },
+          { id: 'all', label: say('allOfIt') },
           { id: 'part', label: 'A part' },
         ]"
       />
-      <HowMuch v-if="howMuch === 'part'" v-model="part" :of="lot" :piece="crop.piece" label="How much is taken" />
+      <HowMuch v-if="howMuch === 'part'" v-model="part" :of="lot" :piece="crop.piece" :label="say('howMuchIsTaken')" />
       <div class="row">
         <label class="field"
-          >Prepared and drained
-          <ElInput v-model="packed" class="number" inputmode="decimal" :aria-label="`Weight prepared, ${largeUnit()}`"
+          >{{ say('preparedAndDrained') }}
+          <ElInput
+            v-model="packed"
+            class="number"
+            inputmode="decimal"
+            :aria-label="say('weightPrepared', { largeUnit: largeUnit() })"
             ><template #suffix>{{ largeUnit() }}</template></ElInput
           ></label
         >
         <label class="field"
-          >In how many {{ pack === 'box' ? 'boxes' : 'bags' }}
-          <ElInput v-model="bags" class="number" inputmode="numeric" aria-label="How many bags" placeholder="counted"
+          >{{ say('inHowManyBoxes', { pack: pack === 'box' ? 'yes' : 'no' }) }}
+          <ElInput
+            v-model="bags"
+            class="number"
+            inputmode="numeric"
+            :aria-label="say('howManyBags')"
+            :placeholder="say('counted')"
         /></label>
       </div>
       <Choices
         v-model="pack"
-        label="Packed in"
+        :label="say('packedIn')"
         :options="[
           { id: 'bag', label: 'bags' },
           { id: 'box', label: 'boxes' },
-          { id: 'vacuum', label: 'vacuum bags' },
-          { id: 'mould', label: 'blocks from moulds' },
+          { id: 'vacuum', label: say('vacuumBags') },
+          { id: 'mould', label: say('blocksFromMoulds') },
         ]"
       />
       <p class="soft">
-        <template v-if="weightG && count">{{ weight(weightG / count) }} each. </template>Press the air out of bags;
-        leave two fingers of room in boxes with liquid. One layer on a tray first, and it pours.
+        <template v-if="weightG && count">{{ say('each', { weight: weight(weightG / count) }) }} </template>{{
+          say('pressTheAirOutOf')
+        }}
       </p>
-      <Choices v-model="placeId" label="Freezer" :options="placeOptions(freezers)" />
+      <Choices v-model="placeId" :label="say('freezer')" :options="placeOptions(freezers)" />
     </section>
     <p v-if="refusal" class="notice bad" role="alert">
       {{ refusal.message }}
-      <ElButton v-if="refusal.code === 'surprise'" @click="freeze(true)">Keep it anyway</ElButton>
+      <ElButton v-if="refusal.code === 'surprise'" @click="freeze(true)">{{ say('keepItAnyway') }}</ElButton>
     </p>
     <div>
-      <ElButton type="primary" native-type="submit" size="large" :disabled="!ready || busy">Into the freezer</ElButton>
+      <ElButton type="primary" native-type="submit" size="large" :disabled="!ready || busy">{{
+        say('intoTheFreezer')
+      }}</ElButton>
     </div>
   </form>
 </template>

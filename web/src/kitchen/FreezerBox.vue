@@ -4,6 +4,7 @@ import { units } from '@vadose/core/almanac'
 import { computed } from 'vue'
 import { lotName } from '../almanac'
 import { longDate, monthOf, weight } from '../households'
+import { say } from './say'
 
 /** A freezer from above, lid off: baskets side by side, every lot of bags by how long it keeps. */
 const props = defineProps<{ freezer: FreezersView['freezers'][number] }>()
@@ -25,7 +26,7 @@ const baskets = computed(() => {
     lots: lots.filter((lot) => lot.placeId === part.id),
   }))
   return loose.length > 0 || own.length === 0
-    ? [...own, { id, name: own.length > 0 ? 'the rest' : name, lots: loose }]
+    ? [...own, { id, name: own.length > 0 ? say('theRest') : name, lots: loose }]
     : own
 })
 const heaviest = computed(() => Math.max(1, ...props.freezer.lots.map(({ weightG }) => weightG)))
@@ -43,24 +44,24 @@ const nameOf = (lot: Lot) => lotName(lot).replace(/, frozen$/, '')
       <h2>{{ freezer.name }}</h2>
       <p>
         <template v-if="freezer.fill !== null"
-          ><strong class="full">{{ Math.round(freezer.fill * 100) }} %</strong> full</template
+          ><strong class="full">{{ Math.round(freezer.fill * 100) }} %</strong> {{ say('full') }}</template
         >
-        <RouterLink v-else to="/household">how many litres?</RouterLink>
-        <span class="soft"> · {{ freezer.bags }} bags, {{ weight(freezer.weightG) }}</span>
+        <RouterLink v-else to="/household">{{ say('howManyLitres') }}</RouterLink>
+        <span class="soft"> {{ say('bags2', { bags: freezer.bags, weightG: weight(freezer.weightG) }) }}</span>
       </p>
     </header>
     <div
       v-if="freezer.fill !== null"
       class="bar"
       role="img"
-      :aria-label="`${Math.round(freezer.fill * 100)} % of ${freezer.litres} L`"
+      :aria-label="say('ofL', { fill: Math.round(freezer.fill * 100), litres: freezer.litres })"
     >
       <i :style="{ width: `${freezer.fill * 100}%` }"></i>
     </div>
     <div class="inside">
       <div v-for="b in baskets" :key="b.id" class="basket">
         <h3>{{ b.name }}</h3>
-        <p v-if="b.lots.length === 0" class="soft">empty</p>
+        <p v-if="b.lots.length === 0" class="soft">{{ say('empty') }}</p>
         <button
           v-for="lot in b.lots"
           :key="lot.code"
@@ -68,7 +69,7 @@ const nameOf = (lot: Lot) => lotName(lot).replace(/, frozen$/, '')
           class="frozen-bag"
           :class="ageOf(lot)"
           :style="{ minHeight: `${height(lot)}px` }"
-          :title="`9 in 10 as good as new to ${longDate(lot.keepsUntil)}`"
+          :title="say('inAsGoodAsNew', { keepsUntil: longDate(lot.keepsUntil) })"
           @click="$emit('look', lot.code)"
         >
           <span

@@ -8,6 +8,7 @@ import { LotDrawer } from '../lots'
 import { useView } from '../view'
 import ColdChart from './ColdChart.vue'
 import FreezerBox from './FreezerBox.vue'
+import { say } from './say'
 
 /** The freezers from above, lid off: how full, how cold it has been, what goes out first and what may still go in. */
 const { answer: view, failure } = useView(readFreezers)
@@ -30,10 +31,10 @@ const cost = computed(() => spells.value.reduce((days, s) => days + (s.thawed ? 
 /** tenths faster than at −18 °C, where that is worth a word */
 const slow = computed(() => freezers.value.filter(({ pace }) => pace !== null && pace >= 1.05))
 const ages = [
-  { id: 'long', says: 'more than 8 months' },
+  { id: 'long', says: say('moreThanMonths') },
   { id: 'months', says: '4 to 8 months' },
   { id: 'soon', says: '1 to 4 months' },
-  { id: 'past', says: 'under a month, or past its best' },
+  { id: 'past', says: say('underAMonthOrPast') },
 ]
 </script>
 
@@ -42,22 +43,24 @@ const ages = [
   <div v-if="view" class="columns">
     <div class="stack">
       <header class="head">
-        <h1>Freezers</h1>
+        <h1>{{ say('freezers') }}</h1>
         <p class="soft">
-          {{ sum((f) => f.bags) }} bags, {{ weight(sum((f) => f.weightG))
-          }}<template v-if="freezers.some((f) => f.mayFreezeG !== null)"
-            >; {{ weight(sum((f) => f.mayFreezeG ?? 0)) }} more may be frozen today</template
-          >
+          {{ say('bags3', { sum: sum((f) => f.bags), weight: weight(sum((f) => f.weightG)) })
+          }}<template v-if="freezers.some((f) => f.mayFreezeG !== null)">{{
+            say('moreMayBeFrozenToday', { weight: weight(sum((f) => f.mayFreezeG ?? 0)) })
+          }}</template>
         </p>
         <div class="acts no-print">
-          <RouterLink class="el-button" to="/kitchen">Put something in</RouterLink>
-          <RouterLink class="el-button" to="/evening">An evening of freezing</RouterLink>
-          <RouterLink class="el-button el-button--primary" to="/power-cut">The power is off</RouterLink>
+          <RouterLink class="el-button" to="/kitchen">{{ say('putSomethingIn') }}</RouterLink>
+          <RouterLink class="el-button" to="/evening">{{ say('anEveningOfFreezing') }}</RouterLink>
+          <RouterLink class="el-button el-button--primary" to="/power-cut">{{ say('thePowerIsOff') }}</RouterLink>
         </div>
       </header>
       <section v-if="freezers.length === 0" class="card">
-        <h2>No freezer yet</h2>
-        <p><RouterLink to="/household">Add one</RouterLink> with its litres, and its baskets as parts of it.</p>
+        <h2>{{ say('noFreezerYet') }}</h2>
+        <p>
+          <RouterLink to="/household">{{ say('addOne') }}</RouterLink> {{ say('withItsLitresAndIts') }}
+        </p>
       </section>
       <div class="side-by-side">
         <FreezerBox v-for="f in freezers" :key="f.id" :freezer="f" @look="drawer = $event" />
@@ -68,36 +71,54 @@ const ages = [
     </div>
     <aside class="stack">
       <section class="card">
-        <h2>How cold it has been</h2>
+        <h2>{{ say('howColdItHasBeen') }}</h2>
         <ColdChart :freezers="freezers" />
         <p v-if="freezers.every(({ log }) => log.length === 0)" class="soft">
-          Nobody measures: a thermometer with a log in the top basket tells of a lid ajar.
+          {{ say('nobodyMeasuresAThermometerWith') }}
         </p>
         <p v-if="spells.length > 0 && cost < 1">
-          A lid left ajar {{ spells.length === 1 ? 'once' : `${spells.length} times` }} cost what lies there less than a
-          day of life; nothing else.
+          {{
+            say('aLidLeftAjarCost', {
+              spells: spells.length === 1 ? say('once') : say('times', { spells: spells.length }),
+            })
+          }}
         </p>
         <p v-for="s in cost < 1 ? [] : spells" :key="s.in + s.from" :class="{ bad: s.thawed }">
-          {{ shortDate(civilDateOf(Date.parse(s.from), zone)) }}, {{ s.in.toLowerCase() }}: {{ s.hours }} h up to
-          {{ temperature(s.warmestC) }}.
+          {{
+            say('hUpTo', {
+              shortDate: shortDate(civilDateOf(Date.parse(s.from), zone)),
+              in: s.in.toLowerCase(),
+              hours: s.hours,
+              warmestC: temperature(s.warmestC),
+            })
+          }}
           <template v-if="s.thawed"
-            >It thawed: <RouterLink to="/power-cut">go through it bag by bag</RouterLink>.</template
+            >{{ say('itThawed') }} <RouterLink to="/power-cut">{{ say('goThroughItBagBy') }}</RouterLink>.</template
           ><template v-else>
-            It cost what lies there
-            {{ s.costDays < 0.5 ? 'less than a day' : `about ${Math.round(s.costDays)} days` }} of life; nothing
-            else.</template
+            {{
+              say('itCostWhatLiesThere', {
+                costDays:
+                  s.costDays < 0.5 ? say('lessThanADay') : say('aboutDays', { costDays: Math.round(s.costDays) }),
+              })
+            }}</template
           >
         </p>
         <p v-if="spells.length === 0 && freezers.some(({ log }) => log.length > 0)" class="good">
-          No warm spell in six weeks.
+          {{ say('noWarmSpellInSix') }}
         </p>
         <p v-for="f in slow" :key="f.id" class="soft">
-          {{ f.name }} stands at {{ temperature(f.usualC!) }}: its bags lose life
-          {{ Math.round((f.pace! - 1) * 100) }} % faster than at {{ temperature(-18) }}. A step colder would do.
+          {{
+            say('standsAtItsBagsLose', {
+              name: f.name,
+              temperature: temperature(f.usualC!),
+              pace: Math.round((f.pace! - 1) * 100),
+              temperature2: temperature(-18),
+            })
+          }}
         </p>
       </section>
       <section class="card">
-        <h2>Out first</h2>
+        <h2>{{ say('outFirst') }}</h2>
         <ul class="bare rows">
           <li v-for="lot in first" :key="lot.code" class="out">
             <div>
@@ -106,7 +127,7 @@ const ages = [
               >
               <span class="soft"> {{ monthOf(lot.broughtOn) }}, {{ lot.in.toLowerCase() }}</span>
               <p :class="lot.monthsLeft < 1 ? 'bad' : 'soft'">
-                {{ lot.monthsLeft <= 0 ? '▲ taste is going, safe: good to' : 'at its best to' }}
+                {{ lot.monthsLeft <= 0 ? say('tasteIsGoingSafeGood') : say('atItsBestTo') }}
                 {{ longDate(lot.keepsUntil) }}
               </p>
             </div>
@@ -115,20 +136,20 @@ const ages = [
         </ul>
       </section>
       <section v-if="freezers.length > 0" class="card">
-        <h2>What may go in today</h2>
+        <h2>{{ say('whatMayGoInToday') }}</h2>
         <p v-for="f in freezers" :key="f.id">
           <strong>{{ f.name }}:</strong>
           <template v-if="f.mayFreezeG !== null">
-            <span class="figure"> {{ weight(f.mayFreezeG) }}</span><span v-if="f.putInG" class="soft"
-              >, {{ weight(f.putInG) }} went in since yesterday</span
-            >
+            <span class="figure"> {{ weight(f.mayFreezeG) }}</span><span v-if="f.putInG" class="soft">{{
+              say('wentInSinceYesterday', { putInG: weight(f.putInG) })
+            }}</span>
           </template>
           <template v-else>
-            nobody has said how many litres it holds;
-            <RouterLink to="/household">say so in Places</RouterLink></template
+            {{ say('nobodyHasSaidHowMany') }}
+            <RouterLink to="/household">{{ say('saySoInPlaces') }}</RouterLink></template
           >
         </p>
-        <p class="soft">More than that, and the bags beside it warm up. Spread it out, against the walls.</p>
+        <p class="soft">{{ say('moreThanThatAndThe') }}</p>
       </section>
     </aside>
     <LotDrawer :code="drawer" @close="drawer = undefined" />

@@ -5,6 +5,7 @@ import { cropColour, cropOf, lotName } from '../almanac'
 import { amount, bareLarge, gramsFrom, largeUnit } from '../households'
 import { Pick } from '../kit'
 import { keeps, type Heap } from './evening'
+import { say } from './say'
 
 /** What came in and could be frozen: how long it is at its best, how much of it is meant, how it is cut. */
 const props = defineProps<{ heap: Heap; grams: number; cut: string | undefined }>()
@@ -14,10 +15,10 @@ const cuts = computed(() => (crop.value.freezing?.blanch ?? []).map(({ cut }) =>
 const stored = computed(() => keeps(props.heap.lot))
 const says = computed(() =>
   stored.value
-    ? 'in store: keeps where it is'
+    ? say('inStoreKeepsWhereIt')
     : props.heap.left > 0
-      ? `best within ${Math.round(props.heap.left)} hours`
-      : '▲ late: quality is going',
+      ? say('bestWithinHours', { left: Math.round(props.heap.left) })
+      : say('lateQualityIsGoing'),
 )
 const typed = computed(() => (props.grams ? bareLarge(props.grams).replace(/\.?0+$/, '') : ''))
 const meant = (text: string) => emit('grams', Math.min(props.heap.lot.weightG, gramsFrom(text, 'kg') ?? 0))
@@ -32,7 +33,11 @@ const meant = (text: string) => emit('grams', Math.min(props.heap.lot.weightG, g
     <div
       class="fresh"
       role="img"
-      :aria-label="heap.left > 0 ? `${Math.round(heap.left)} hours left of ${heap.within}` : 'too late to freeze well'"
+      :aria-label="
+        heap.left > 0
+          ? say('hoursLeftOf', { left: Math.round(heap.left), within: heap.within })
+          : say('tooLateToFreezeWell')
+      "
     >
       <i :style="{ width: `${Math.min(100, (heap.hours / heap.within) * 100)}%` }"></i>
     </div>
@@ -42,15 +47,15 @@ const meant = (text: string) => emit('grams', Math.min(props.heap.lot.weightG, g
         :model-value="typed"
         class="number"
         inputmode="decimal"
-        :aria-label="`How much of ${heap.lot.code}, ${largeUnit()}`"
-        placeholder="none"
+        :aria-label="say('howMuchOf', { code: heap.lot.code, largeUnit: largeUnit() })"
+        :placeholder="say('none')"
         @change="meant"
         ><template #suffix>{{ largeUnit() }}</template></ElInput
       >
       <Pick
         v-if="cuts.length > 1"
         :model-value="cut ?? cuts[0]!.id"
-        :label="`How ${heap.lot.code} is cut`"
+        :label="say('howIsCut', { code: heap.lot.code })"
         :options="cuts"
         class="cut"
         @update:model-value="$event && emit('cut', $event)"

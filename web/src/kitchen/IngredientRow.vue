@@ -5,6 +5,7 @@ import { cropColour, lotCrop, lotName } from '../almanac'
 import { amount } from '../households'
 import { HowMuch, type HowMuchOf } from '../lots'
 import type { Ingredient } from './dish'
+import { say } from './say'
 
 /** One lot that goes into the pot, and how much of it. */
 const props = defineProps<{ part: Ingredient }>()
@@ -33,16 +34,20 @@ watch(taking, (now) => {
   <div class="part" :style="{ '--mark': cropColour(part.lot.crop) }" :data-part="part.lot.code">
     <div>
       <strong>{{ lotName(part.lot) }}</strong> <span class="soft code">{{ part.lot.code }}</span>
-      <p class="soft">{{ amount(part.lot.pieces, part.lot.weightG, crop.piece, part.lot.guessed) }} there</p>
+      <p class="soft">
+        {{ say('there2', { amount: amount(part.lot.pieces, part.lot.weightG, crop.piece, part.lot.guessed) }) }}
+      </p>
     </div>
     <HowMuch
       v-model="taking"
       :of="part.lot"
       :piece="crop.piece"
-      :label="`How much of ${part.lot.code}`"
+      :label="say('howMuchOf2', { code: part.lot.code })"
       :first="first"
     />
-    <ElButton :aria-label="`Leave ${part.lot.code} out`" @click="$emit('drop')">Leave out</ElButton>
+    <ElButton :aria-label="say('leaveOut3', { code: part.lot.code })" @click="$emit('drop')">{{
+      say('leaveOut2')
+    }}</ElButton>
   </div>
 </template>
 

@@ -2,16 +2,17 @@
 import { ElInput } from 'element-plus'
 import { Pick } from '../kit'
 import { clockAt, type KitchenSetup } from './evening'
+import { say } from './say'
 
 /** The kitchen: pan, plate, trays, freezer, and when somebody is free. */
 defineProps<{ mostKg: number }>()
 const setup = defineModel<KitchenSetup>({ required: true })
 const fields = [
-  { key: 'panLitres', label: 'Pan', unit: 'L' },
-  { key: 'stoveKW', label: 'Stove plate', unit: 'kW' },
-  { key: 'trays', label: 'Trays', unit: '' },
-  { key: 'kgPerTray', label: 'On a tray', unit: 'kg' },
-  { key: 'freezerLitres', label: 'Freezer', unit: 'L' },
+  { key: 'panLitres', label: say('pan'), unit: 'L' },
+  { key: 'stoveKW', label: say('stovePlate'), unit: 'kW' },
+  { key: 'trays', label: say('trays'), unit: '' },
+  { key: 'kgPerTray', label: say('onATray'), unit: 'kg' },
+  { key: 'freezerLitres', label: say('freezer'), unit: 'L' },
 ] as const
 const set = (change: Partial<KitchenSetup>) => (setup.value = { ...setup.value, ...change })
 function setNumber(key: (typeof fields)[number]['key'], text: string) {
@@ -25,7 +26,7 @@ const evenings = ['1', '2', '3'].map((id) => ({ id, label: id }))
 
 <template>
   <section class="card">
-    <h2>The kitchen</h2>
+    <h2>{{ say('theKitchen') }}</h2>
     <div class="row">
       <label v-for="f in fields" :key="f.key" class="field"
         >{{ f.label }}
@@ -39,36 +40,35 @@ const evenings = ['1', '2', '3'].map((id) => ({ id, label: id }))
         ></label
       >
       <label class="field"
-        >From
+        >{{ say('from') }}
         <Pick
           :model-value="setup.from"
-          label="From"
+          :label="say('from')"
           :options="times"
           class="small"
           @update:model-value="$event && set({ from: $event })"
       /></label>
       <label class="field"
-        >To
+        >{{ say('to') }}
         <Pick
           :model-value="setup.to"
-          label="To"
+          :label="say('to')"
           :options="times"
           class="small"
           @update:model-value="$event && set({ to: $event })"
       /></label>
       <label class="field"
-        >Evenings
+        >{{ say('evenings') }}
         <Pick
           :model-value="String(setup.evenings)"
-          label="Evenings"
+          :label="say('evenings')"
           :options="evenings"
           class="small"
           @update:model-value="set({ evenings: Number($event) })"
       /></label>
     </div>
     <p class="soft">
-      About half a kilo to four litres of water; at most {{ mostKg.toFixed(1) }} kg a day in this freezer. Boiling water
-      and steam: the lid away from you, children away from the stove.
+      {{ say('aboutHalfAKiloTo', { mostKg: mostKg.toFixed(1) }) }}
     </p>
   </section>
 </template>

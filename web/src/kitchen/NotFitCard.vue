@@ -4,34 +4,35 @@ import type { GlutPlan } from '@vadose/core/kitchen'
 import { ElButton } from 'element-plus'
 import { cropOf, lotName } from '../almanac'
 import { weight } from '../households'
+import { say } from './say'
 
 /** What no evening has room for, and what else may become of it. */
 defineProps<{ rest: GlutPlan['leftOver']; lots: readonly LotRow[]; more: boolean }>()
 defineEmits<{ evening: [] }>()
 const whyNot = {
-  time: 'no time for it',
-  trays: 'no tray for it',
-  freezer: 'the freezer is full for the day',
-  'too-old': 'too old to freeze well',
+  time: say('noTimeForIt'),
+  trays: say('noTrayForIt'),
+  freezer: say('theFreezerIsFullFor'),
+  'too-old': say('tooOldToFreezeWell'),
 } as const
 </script>
 
 <template>
   <section class="card">
-    <h2>What does not fit</h2>
+    <h2>{{ say('whatDoesNotFit') }}</h2>
     <div v-for="l in rest" :key="l.heap" class="row">
       <template v-if="lots[l.heap]">
         <p>
           <strong>{{ lotName(lots[l.heap]!) }}</strong> {{ weight(l.kg * 1000) }}
           <span class="soft">{{ whyNot[l.why] }}. {{ l.instead }}</span>
         </p>
-        <ElButton v-if="more" @click="$emit('evening')">Another evening</ElButton>
-        <RouterLink class="el-button" :to="{ path: '/kitchen', query: { lots: lots[l.heap]!.code } }"
-          >Cook it</RouterLink
-        >
-        <RouterLink v-if="cropOf(l.crop).dehydrating" class="el-button" :to="`/lots/${lots[l.heap]!.code}/dry`"
-          >Dry it</RouterLink
-        >
+        <ElButton v-if="more" @click="$emit('evening')">{{ say('anotherEvening') }}</ElButton>
+        <RouterLink class="el-button" :to="{ path: '/kitchen', query: { lots: lots[l.heap]!.code } }">{{
+          say('cookIt')
+        }}</RouterLink>
+        <RouterLink v-if="cropOf(l.crop).dehydrating" class="el-button" :to="`/lots/${lots[l.heap]!.code}/dry`">{{
+          say('dryIt')
+        }}</RouterLink>
       </template>
     </div>
   </section>

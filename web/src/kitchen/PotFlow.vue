@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { weight } from '../households'
+import { say } from './say'
 
 /** What goes into the pot on the left, what comes out of it on the right, drawn to weight. */
 const props = defineProps<{
@@ -35,11 +36,12 @@ const right = computed(() =>
     ].filter(({ weightG }) => weightG > 0),
   ),
 )
-const says = computed(
-  () =>
-    `${weight(inG.value)} go in: ${props.parts.map((p) => `${p.name} ${weight(p.weightG)}`).join(', ')}. Out: ${right.value
-      .map((p) => `${p.name} ${weight(p.weightG)}`)
-      .join(', ')}.`,
+const says = computed(() =>
+  say('goInOut', {
+    inG: weight(inG.value),
+    parts: props.parts.map((p) => `${p.name} ${weight(p.weightG)}`).join(', '),
+    right: right.value.map((p) => `${p.name} ${weight(p.weightG)}`).join(', '),
+  }),
 )
 /** a band from the left stack to the right one */
 const ribbon = (y0: number, y1: number, h: number) => {

@@ -13,6 +13,7 @@ import { Choices, NumberField } from '../kit'
 import { useLastAct } from '../lots'
 import { useView, write } from '../view'
 import { keepIn, keptIn } from './evening'
+import { say } from './say'
 
 /** The power was off: the rule proposes, the hand in the bag decides, bag by bag. */
 const route = useRoute()
@@ -62,10 +63,10 @@ const proposed = computed<BagVerdict | undefined>(() =>
 const said = ref<Record<string, BagVerdict>>({})
 const verdictOf = (code: string) => said.value[code] ?? proposed.value
 const choices = [
-  { id: 'keep', label: 'Rock hard: keep' },
-  { id: 'refreeze', label: 'Ice crystals: freeze again' },
-  { id: 'cook', label: 'Cold: cook today' },
-  { id: 'throw-out', label: 'Throw out' },
+  { id: 'keep', label: say('rockHardKeep') },
+  { id: 'refreeze', label: say('iceCrystalsFreezeAgain') },
+  { id: 'cook', label: say('coldCookToday') },
+  { id: 'throw-out', label: say('throwOut') },
 ] as const
 const open = computed(() => bags.value.filter(({ code }) => verdictOf(code) === undefined))
 const { attempt, failure, busy } = useAttempt()
@@ -80,79 +81,81 @@ const book = () =>
       },
     })
     done.value = written
-    last.keep({ code: written.code, entry: written.entry, says: `the power cut, ${bags.value.length} lots of bags` })
+    last.keep({ code: written.code, entry: written.entry, says: say('thePowerCutLotsOf', { bags: bags.value.length }) })
   })
 </script>
 
 <template>
   <div v-if="done" class="stack">
-    <h1>Booked</h1>
-    <p class="figure" data-booked>{{ done.kept }} kept, frozen again or cooked; {{ done.thrownOut }} thrown out</p>
-    <p class="soft">It stands in the story of every bag. What was frozen again comes first in the larder.</p>
-    <div><RouterLink class="el-button el-button--primary" to="/larder">To the larder</RouterLink></div>
+    <h1>{{ say('booked') }}</h1>
+    <p class="figure" data-booked>
+      {{ say('keptFrozenAgainOrCooked', { kept: done.kept, thrownOut: done.thrownOut }) }}
+    </p>
+    <p class="soft">{{ say('itStandsInTheStory') }}</p>
+    <div>
+      <RouterLink class="el-button el-button--primary" to="/larder">{{ say('toTheLarder') }}</RouterLink>
+    </div>
   </div>
   <div v-else class="stack">
     <header class="head">
-      <h1>The power was off</h1>
-      <p class="soft">the lid stays shut until the questions are answered</p>
+      <h1>{{ say('thePowerWasOff') }}</h1>
+      <p class="soft">{{ say('theLidStaysShutUntil') }}</p>
     </header>
     <p v-if="places && freezers.length === 0" class="notice">
-      There is no freezer in the house. <RouterLink to="/household">Add one</RouterLink>
+      {{ say('thereIsNoFreezerIn2') }} <RouterLink to="/household">{{ say('addOne') }}</RouterLink>
     </p>
     <section v-else class="card stack">
       <Choices
         v-model="freezer"
-        label="Which freezer"
+        :label="say('whichFreezer')"
         :options="freezers.map(({ id, name }) => ({ id, label: name }))"
       />
       <div class="row">
-        <NumberField v-model="hours" label="Off for" says="Hours the power was off" unit="h" />
-        <NumberField v-model="litres" label="Holds" says="Litres the freezer holds" unit="L" />
+        <NumberField v-model="hours" :label="say('offFor')" :says="say('hoursThePowerWasOff')" unit="h" />
+        <NumberField v-model="litres" :label="say('holds')" :says="say('litresTheFreezerHolds')" :unit="say('l2')" />
         <NumberField
           v-model="full"
-          label="How full"
-          says="How full it is, in 100"
+          :label="say('howFull')"
+          :says="say('howFullItIsIn')"
           unit="in 100"
           :placeholder="String(Math.round(byWeight * 100))"
         />
-        <NumberField v-model="room" label="The room" says="Temperature of the room" :unit="degree()" />
+        <NumberField v-model="room" :label="say('theRoom')" :says="say('temperatureOfTheRoom')" :unit="degree()" />
         <NumberField
           v-model="read"
-          label="Read in the food"
-          says="Temperature read in the food"
+          :label="say('readInTheFood')"
+          :says="say('temperatureReadInTheFood')"
           :unit="degree()"
-          placeholder="not read"
+          :placeholder="say('notRead')"
         />
       </div>
       <p class="soft">
-        {{ bags.length }} {{ bags.length === 1 ? 'lot' : 'lots' }} of bags in it, {{ weight(kg * 1000) }}: about
-        {{ Math.round(fill * 100) }} in 100 full.
+        {{ say('lotOfBagsInIt', { bags: bags.length, weight: weight(kg * 1000), fill: Math.round(fill * 100) }) }}
       </p>
       <p v-if="rule && 'refused' in rule" class="bad" role="alert">{{ rule.refused }}</p>
       <div v-if="answer" class="rule">
         <p class="figure">
           {{
             answer.outcome === 'keep'
-              ? 'Still hard: keep'
+              ? say('stillHardKeep')
               : answer.outcome === 'refreeze'
-                ? 'It may be frozen again'
+                ? say('itMayBeFrozenAgain')
                 : answer.outcome === 'bag-by-bag'
-                  ? 'Bag by bag'
-                  : 'Throw it out'
+                  ? say('bagByBag')
+                  : say('throwItOut')
           }}
         </p>
         <div
           class="bar"
           role="img"
-          :aria-label="`${hours} hours of the ${Math.round(answer.safeHours)} the rule gives`"
+          :aria-label="say('hoursOfTheTheRule', { hours, safeHours: Math.round(answer.safeHours) })"
         >
           <i :style="{ width: `${Math.min(100, (number(hours) / Math.max(1, answer.safeHours * 1.6)) * 100)}%` }"></i>
           <b :style="{ left: `${100 / 1.6}%` }"></b>
         </div>
         <p>{{ answer.advice }}</p>
         <p class="soft">
-          The rule gives this freezer {{ Math.round(answer.safeHours) }} h with the lid shut (USDA FSIS, recalled). Your
-          local authority’s advice comes first.
+          {{ say('theRuleGivesThisFreezer', { safeHours: Math.round(answer.safeHours) }) }}
         </p>
       </div>
     </section>
@@ -170,15 +173,17 @@ const book = () =>
         </p>
         <Choices
           :model-value="verdictOf(lot.code)"
-          :label="`What is done with ${lot.code}`"
+          :label="say('whatIsDoneWith', { code: lot.code })"
           :options="choices"
           @update:model-value="$event && (said = { ...said, [lot.code]: $event })"
         />
       </section>
       <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
-      <p v-if="open.length" class="soft">{{ open.length }} still to be felt: when in doubt, throw it out.</p>
+      <p v-if="open.length" class="soft">{{ say('stillToBeFeltWhen', { open: open.length }) }}</p>
       <div v-if="bags.length">
-        <ElButton type="primary" size="large" :disabled="busy || open.length > 0" @click="book">Book it</ElButton>
+        <ElButton type="primary" size="large" :disabled="busy || open.length > 0" @click="book">{{
+          say('bookIt')
+        }}</ElButton>
       </div>
     </template>
   </div>

@@ -3,6 +3,7 @@ import type { RecipeView } from '@vadose/contract/kitchen'
 import { ElButton } from 'element-plus'
 import { cropOf } from '../almanac'
 import { longDate } from '../households'
+import { say } from './say'
 
 /** What this kitchen has made before: a tap lays it out again, to what there is. */
 defineProps<{ recipes: readonly RecipeView[] }>()
@@ -11,26 +12,33 @@ const enough = ({ enoughFor, short, makes }: RecipeView) =>
   short === null
     ? ''
     : enoughFor >= 1
-      ? `enough for all of it${enoughFor >= 2 ? `, ${Math.floor(enoughFor)} times over` : ''}`
+      ? say('enoughForAllOfIt', { enoughFor: enoughFor >= 2 ? say('timesOver', { floor: Math.floor(enoughFor) }) : '' })
       : enoughFor > 0
-        ? `${cropOf(short).name.toLowerCase()} for about ${makes}`
-        : `no ${cropOf(short).name.toLowerCase()} left`
+        ? say('forAbout', { name: cropOf(short).name.toLowerCase(), makes })
+        : say('noLeft', { name: cropOf(short).name.toLowerCase() })
 </script>
 
 <template>
   <section class="card">
-    <h2>Made before</h2>
-    <p v-if="recipes.length === 0" class="soft">What is made here is remembered with what went in and what came out.</p>
+    <h2>{{ say('madeBefore') }}</h2>
+    <p v-if="recipes.length === 0" class="soft">{{ say('whatIsMadeHereIs') }}</p>
     <ul class="bare rows">
       <li v-for="r in recipes" :key="r.name" class="recipe">
         <div>
           <strong>{{ r.name }}</strong>
           <p class="soft">
-            {{ r.times === 1 ? 'once' : `${r.times} times` }}, last on {{ longDate(r.madeOn) }}
+            {{
+              say('lastOn', {
+                times: r.times === 1 ? say('once') : say('times2', { times: r.times }),
+                madeOn: longDate(r.madeOn),
+              })
+            }}
             <template v-if="enough(r)"> · {{ enough(r) }}</template>
           </p>
         </div>
-        <ElButton :aria-label="`Make ${r.name} again`" @click="$emit('choose', r)">Again</ElButton>
+        <ElButton :aria-label="say('makeAgain', { name: r.name })" @click="$emit('choose', r)">{{
+          say('again')
+        }}</ElButton>
       </li>
     </ul>
   </section>

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { cropOf, lotName } from '../almanac'
 import { amount } from '../households'
 import { useDish } from './dish-draft'
+import { say } from './say'
 
 /** What was set aside and wants using. */
 const dish = useDish()
@@ -12,8 +13,8 @@ const waiting = computed(() => dish.from.filter(({ aside }) => aside))
 
 <template>
   <section class="card">
-    <h2>Waiting to be used</h2>
-    <p v-if="waiting.length === 0" class="soft">Nothing is set aside.</p>
+    <h2>{{ say('waitingToBeUsed') }}</h2>
+    <p v-if="waiting.length === 0" class="soft">{{ say('nothingIsSetAside') }}</p>
     <ul class="bare rows">
       <li v-for="lot in waiting" :key="lot.code">
         <span
@@ -22,9 +23,9 @@ const waiting = computed(() => dish.from.filter(({ aside }) => aside))
         >
         <ElButton
           :disabled="dish.isIn(lot.code)"
-          :aria-label="`${lot.code} goes in`"
+          :aria-label="say('goesIn', { code: lot.code })"
           @click="dish.put(lot, { all: true })"
-          >In</ElButton
+          >{{ say('in') }}</ElButton
         >
       </li>
     </ul>

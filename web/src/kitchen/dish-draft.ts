@@ -18,6 +18,7 @@ import {
   type DishForm,
   type Ingredient,
 } from './dish'
+import { say } from './say'
 
 /** Kinds of place that suit what is made, the best first. */
 const suited: Record<DishForm, readonly string[]> = {
@@ -79,10 +80,10 @@ function makeDraft() {
 
   /** open bags and jars like what is made, that can be topped up */
   const tops = computed(() => [
-    { id: '', label: 'into new ones' },
+    { id: '', label: say('intoNewOnes') },
     ...(lots.value ?? [])
       .filter((lot) => lot.form === form.value && lot.stage === 'stored' && lot.unit !== null)
-      .map((lot) => ({ id: lot.code, label: `to ${lotName(lot)} ${lot.code}` })),
+      .map((lot) => ({ id: lot.code, label: say('to2', { lotName: lotName(lot), code: lot.code }) })),
   ])
   watch(into, (code) => {
     const lot = lots.value?.find((one) => one.code === code)

@@ -1,6 +1,7 @@
 import type { NewDish, RecipeView } from '@vadose/contract/kitchen'
 import type { LotRow } from '@vadose/contract/lots'
 import { unitNames, units, type Unit } from '@vadose/core/almanac'
+import { say } from './say'
 
 export type DishForm = NewDish['form']
 
@@ -16,36 +17,58 @@ export interface Ingredient {
 export const dishForms: { id: DishForm; label: string; detail: string; unit: Unit; prepared: string }[] = [
   {
     id: 'frozen',
-    label: 'Freezer',
-    detail: 'portions, blocks, rolls',
+    get label() {
+      return say('freezer')
+    },
+    get detail() {
+      return say('portionsBlocksRolls')
+    },
     unit: 'portion',
     prepared: 'cooked',
   },
   {
     id: 'cooked',
-    label: 'Fridge',
-    detail: 'cooked, for these days',
+    get label() {
+      return say('fridge')
+    },
+    get detail() {
+      return say('cookedForTheseDays')
+    },
     unit: 'portion',
     prepared: 'cooked',
   },
   {
     id: 'jarred',
-    label: 'Jars',
-    detail: 'by a tested recipe',
+    get label() {
+      return say('jars')
+    },
+    get detail() {
+      return say('byATestedRecipe')
+    },
     unit: 'jar',
     prepared: 'sauce',
   },
   {
     id: 'brined',
-    label: 'Salt or brine',
-    detail: 'left to sour',
+    get label() {
+      return say('saltOrBrine')
+    },
+    get detail() {
+      return say('leftToSour')
+    },
     unit: 'jar',
-    prepared: 'shredded, dry salted',
+    get prepared() {
+      return say('shreddedDrySalted')
+    },
   },
   {
     id: 'dried',
-    label: 'Dry jar',
-    detail: 'roasted, dried in the oven',
+    get label() {
+      return say('dryJar')
+    },
+    get detail() {
+      return say('roastedDriedInTheOven')
+    },
     unit: 'jar',
     prepared: 'roasted',
   },

@@ -4,6 +4,7 @@ import { ElButton } from 'element-plus'
 import { computed } from 'vue'
 import { lotName } from '../almanac'
 import { useAct } from '../lots'
+import { say } from './say'
 
 /** A line nobody has touched for half a year: is it worth its shelf? One at a time. */
 const props = defineProps<{ lots: readonly LarderLot[] }>()
@@ -18,16 +19,18 @@ const asked = computed(() =>
 )
 const { act, busy, refusal } = useAct()
 const verdicts = [
-  { id: 'more', label: '↑ More of it' },
-  { id: 'same', label: '= As much again' },
-  { id: 'never', label: '✕ Never again' },
+  { id: 'more', label: say('moreOfIt') },
+  { id: 'same', label: say('asMuchAgain') },
+  { id: 'never', label: say('neverAgain') },
 ] as const
 </script>
 
 <template>
   <section v-if="asked" class="card">
-    <h2>{{ lotName(asked) }}: is it earning its shelf?</h2>
-    <p class="soft">there for {{ Math.round(asked.untouchedDays! / 30.4) }} months, opened never</p>
+    <h2>{{ say('isItEarningItsShelf', { lotName: lotName(asked) }) }}</h2>
+    <p class="soft">
+      {{ say('thereForMonthsOpenedNever', { untouchedDays: Math.round(asked.untouchedDays! / 30.4) }) }}
+    </p>
     <div class="row">
       <ElButton
         v-for="v in verdicts"

@@ -14,6 +14,7 @@ import ShelfLine from './ShelfLine.vue'
 import { containerOf } from './shapes'
 import { shelvesOf, type Wanted } from './shelves'
 import WeekCard from './WeekCard.vue'
+import { say } from './say'
 
 const { answer: view, failure } = useView(readLarder)
 const { answer: places } = useView(listPlaces)
@@ -74,8 +75,8 @@ const containers = computed(() => {
 })
 const sources = [
   { id: 'grown', label: 'grown' },
-  { id: 'bought', label: 'bought, given' },
-  { id: 'noted', label: 'with a note' },
+  { id: 'bought', label: say('boughtGiven') },
+  { id: 'noted', label: say('withANote') },
 ] as const
 const lasts = computed(
   () => new Map((view.value?.runOut ?? []).filter(({ name }) => name === null).map((line) => [line.crop, line])),
@@ -93,18 +94,18 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
   <div v-if="view" class="columns">
     <div class="stack">
       <header class="head">
-        <h1>The larder</h1>
+        <h1>{{ say('theLarder') }}</h1>
         <p>
           <strong data-larder-sum>{{ exactWeight(view.weightG) }}</strong>
-          <span class="soft"> in {{ view.lots.length }} {{ view.lots.length === 1 ? 'lot' : 'lots' }}</span>
+          <span class="soft"> in {{ view.lots.length }} {{ say('lot', { lots: view.lots.length }) }}</span>
         </p>
         <div class="acts no-print">
-          <ElButton @click="print">Print the list</ElButton>
-          <RouterLink class="el-button" to="/kitchen">In the kitchen&nbsp;<kbd>k</kbd></RouterLink>
-          <RouterLink v-if="freezers.size > 0" class="el-button" to="/freezers">Freezers</RouterLink>
-          <RouterLink class="el-button" to="/evening">An evening of freezing</RouterLink>
-          <RouterLink class="el-button" to="/shelf">Put on the shelf</RouterLink>
-          <RouterLink class="el-button el-button--primary" to="/count">Count the shelves</RouterLink>
+          <ElButton @click="print">{{ say('printTheList') }}</ElButton>
+          <RouterLink class="el-button" to="/kitchen">{{ say('inTheKitchen') }}<kbd>k</kbd></RouterLink>
+          <RouterLink v-if="freezers.size > 0" class="el-button" to="/freezers">{{ say('freezers') }}</RouterLink>
+          <RouterLink class="el-button" to="/evening">{{ say('anEveningOfFreezing') }}</RouterLink>
+          <RouterLink class="el-button" to="/shelf">{{ say('putOnTheShelf') }}</RouterLink>
+          <RouterLink class="el-button el-button--primary" to="/count">{{ say('countTheShelves') }}</RouterLink>
         </div>
       </header>
       <div v-if="view.lots.length > 0" class="row filters no-print">
@@ -112,18 +113,18 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
           v-model="typed"
           class="find"
           clearable
-          aria-label="Find on the shelves"
-          placeholder="crop, dish, note, month"
+          :aria-label="say('findOnTheShelves')"
+          :placeholder="say('cropDishNoteMonth')"
         />
         <Choices
           v-model="order"
-          label="Order"
+          :label="say('order')"
           :options="[
-            { id: 'shelves', label: 'By shelf' },
-            { id: 'eat-first', label: 'Eat first' },
+            { id: 'shelves', label: say('byShelf') },
+            { id: 'eat-first', label: say('eatFirst') },
           ]"
         />
-        <div class="row" role="group" aria-label="Only these">
+        <div class="row" role="group" :aria-label="say('onlyThese')">
           <button
             v-for="c in containers"
             :key="c.id"
@@ -149,14 +150,14 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
       <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
       <TroubledLots :lots="view.troubled" />
       <section v-if="view.lots.length === 0" class="card">
-        <h2>Nothing to eat from yet</h2>
+        <h2>{{ say('nothingToEatFromYet') }}</h2>
         <p>
-          What comes off the line or is eaten first stands here.
-          <RouterLink to="/bring-in">Bring in a harvest</RouterLink>, or
-          <RouterLink to="/shelf">write down what is on the shelves already</RouterLink>.
+          {{ say('whatComesOffTheLine') }}
+          <RouterLink to="/bring-in">{{ say('bringInAHarvest') }}</RouterLink>{{ say('or') }}
+          <RouterLink to="/shelf">{{ say('writeDownWhatIsOn') }}</RouterLink>.
         </p>
       </section>
-      <p v-else-if="shelves.length === 0" class="notice">Nothing on the shelves fits that.</p>
+      <p v-else-if="shelves.length === 0" class="notice">{{ say('nothingOnTheShelvesFits') }}</p>
       <div class="wall">
         <section
           v-for="shelf in onScreen"
@@ -169,7 +170,7 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
               v-if="freezers.has(shelf.place)"
               class="soft"
               :to="{ path: '/power-cut', query: { place: freezers.get(shelf.place) } }"
-              >the power was off?</RouterLink
+              >{{ say('thePowerWasOff') }}</RouterLink
             >
           </h2>
           <div class="shelf">

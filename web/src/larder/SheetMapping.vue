@@ -3,20 +3,21 @@ import { guessColumns, padLineOf, weightUnitOf, type SheetColumn } from '@vadose
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { Pick } from '../kit'
+import { say } from './say'
 
 /** A list from elsewhere: what each column says, seen on its first rows, before it goes onto the pad. */
 const props = defineProps<{ name: string; headings: string[]; rows: string[][] }>()
 const emit = defineEmits<{ lines: [lines: string[]]; leave: [] }>()
 const words: Record<SheetColumn, string> = {
-  what: 'what it is',
-  count: 'how many',
-  unit: 'counted in',
+  what: say('whatItIs'),
+  count: say('howMany'),
+  unit: say('countedIn'),
   weight: 'weight',
-  form: 'how it is kept',
-  date: 'day, month, year',
+  form: say('howItIsKept'),
+  date: say('dayMonthYear'),
   place: 'where',
-  source: 'where it is from',
-  skip: 'not needed',
+  source: say('whereItIsFrom'),
+  skip: say('notNeeded'),
 }
 const options = (Object.keys(words) as SheetColumn[]).map((id) => ({ id, label: words[id] }))
 const columns = ref(guessColumns(props.headings))
@@ -31,17 +32,17 @@ const few = 4
   <section class="card stack">
     <header class="head">
       <h2>{{ name }}</h2>
-      <p class="soft">{{ rows.length }} {{ rows.length === 1 ? 'row' : 'rows' }}: say what each column is</p>
+      <p class="soft">{{ say('rowSayWhatEachColumn', { rows: rows.length }) }}</p>
     </header>
     <div class="scroll">
       <table>
         <thead>
           <tr>
             <th v-for="(heading, i) in headings" :key="i" scope="col">
-              {{ heading || `column ${i + 1}` }}
+              {{ heading || say('column', { i: i + 1 }) }}
               <Pick
                 :model-value="columns[i]"
-                :label="`What ${heading || `column ${i + 1}`} says`"
+                :label="say('whatSays', { heading: heading || say('column', { i: i + 1 }) })"
                 :options="options"
                 @update:model-value="columns = columns.map((c, j) => (j === i ? $event! : c))"
               />
@@ -55,13 +56,13 @@ const few = 4
         </tbody>
       </table>
     </div>
-    <p v-if="lines.length" class="soft">The first reads: “{{ lines[0] }}”.</p>
-    <p v-else class="bad">One column has to say what it is.</p>
+    <p v-if="lines.length" class="soft">{{ say('theFirstReads', { lines: lines[0] }) }}</p>
+    <p v-else class="bad">{{ say('oneColumnHasToSay') }}</p>
     <div class="row">
-      <ElButton type="primary" :disabled="lines.length === 0" @click="emit('lines', lines)"
-        >{{ lines.length }} {{ lines.length === 1 ? 'line' : 'lines' }} onto the pad</ElButton
-      >
-      <ElButton @click="emit('leave')">Leave it</ElButton>
+      <ElButton type="primary" :disabled="lines.length === 0" @click="emit('lines', lines)">{{
+        say('lineOntoThePad', { lines: lines.length })
+      }}</ElButton>
+      <ElButton @click="emit('leave')">{{ say('leaveIt') }}</ElButton>
     </div>
   </section>
 </template>

@@ -3,6 +3,7 @@ import type { LarderLot } from '@vadose/contract/larder'
 import { computed } from 'vue'
 import { cropColour } from '../almanac'
 import { maskOf, shapeOf } from './shapes'
+import { say } from './say'
 
 /** A lot's pieces on the shelf, the full ones and the outlines of those eaten: at most so many, then each stands for several. */
 const props = defineProps<{ lot: LarderLot }>()
@@ -19,7 +20,9 @@ const full = computed(() =>
     Math.max(props.lot.weightG > 0 ? 1 : 0, Math.round((now.value / Math.max(1, atFirst.value)) * glyphs.value)),
   ),
 )
-const says = computed(() => `${Math.round(Math.min(1, now.value / Math.max(1, atFirst.value)) * 100)} in 100 left`)
+const says = computed(() =>
+  say('inLeft', { what: Math.round(Math.min(1, now.value / Math.max(1, atFirst.value)) * 100) }),
+)
 const shape = computed(() => shapeOf(props.lot))
 </script>
 

@@ -5,6 +5,7 @@ import { lotCrop, lotName } from '../almanac'
 import { amount, inUnits, longDate, shortDate, weight } from '../households'
 import { littleOf, opensOne, TakeForm } from '../lots'
 import Shelf from './Shelf.vue'
+import { say } from './say'
 
 /** A line of the shelf: what stands there, how long it keeps, one taken by one tap. */
 const props = defineProps<{
@@ -17,12 +18,12 @@ const props = defineProps<{
 defineEmits<{ use: []; open: []; some: []; look: []; done: [] }>()
 const until = computed(() => {
   const { overdueSince, beyond, keepsUntil } = props.lot
-  if (overdueSince) return `its time was over on ${longDate(overdueSince)}`
-  return beyond ? 'keeps over a year' : `9 in 10 to ${longDate(keepsUntil)}`
+  if (overdueSince) return say('itsTimeWasOverOn', { longDate: longDate(overdueSince) })
+  return beyond ? say('keepsOverAYear') : say('inTo', { longDate: longDate(keepsUntil) })
 })
 const marks = { more: '↑', same: '=', never: '✕' } as const
-const verdicts = { more: 'more of it', same: 'as much again', never: 'never again' } as const
-const lastsWords = { short: '▾ short', right: '= right', 'too-much': '▴ too much' } as const
+const verdicts = { more: say('moreOfIt2'), same: say('asMuchAgain2'), never: say('neverAgain2') } as const
+const lastsWords = { short: '▾ short', right: '= right', 'too-much': say('tooMuch2') } as const
 const sourceWords = { grown: '', bought: 'bought', given: 'given', caught: 'caught', cooked: 'cooked' } as const
 </script>
 
@@ -41,18 +42,23 @@ const sourceWords = { grown: '', bought: 'bought', given: 'given', caught: 'caug
     </h3>
     <p>
       {{ amount(lot.pieces, lot.weightG, lotCrop(lot).piece, lot.guessed)
-      }}<template v-if="lot.size">, {{ lot.size }} each</template>
+      }}<template v-if="lot.size">{{ say('each', { size: lot.size }) }}</template>
       <span
         v-if="lasts?.lasts"
         class="lasts"
         :class="lasts.lasts"
-        :title="`All there is of it, to the next crop about ${longDate(lasts.nextCropOn!)}${lasts.gapFrom ? `: gone ${longDate(lasts.gapFrom)}` : ''}`"
+        :title="
+          say('allThereIsOfIt', {
+            longDate: longDate(lasts.nextCropOn!),
+            gapFrom: lasts.gapFrom ? say('gone', { gapFrom: longDate(lasts.gapFrom) }) : '',
+          })
+        "
         >{{ lastsWords[lasts.lasts]
-        }}<template v-if="lasts.gapFrom">, to {{ shortDate(lasts.gapFrom) }}</template></span
+        }}<template v-if="lasts.gapFrom">{{ say('to', { gapFrom: shortDate(lasts.gapFrom) }) }}</template></span
       >
     </p>
     <p class="soft" :class="{ bad: lot.lossAvoidedPerKg > 0.15 }">
-      {{ lot.overdueSince || lot.aside ? '▲ ' : lot.lossAvoidedPerKg > 0.15 ? '▲ eat now: ' : ''
+      {{ lot.overdueSince || lot.aside ? '▲ ' : lot.lossAvoidedPerKg > 0.15 ? say('eatNow') : ''
       }}{{ lot.stage === 'fresh' ? inUnits(lot.why) : until }}
     </p>
     <!-- plain buttons in the kit's dress: with five hundred lines a component each would hold the page up -->
@@ -61,23 +67,23 @@ const sourceWords = { grown: '', bought: 'bought', given: 'given', caught: 'caug
         type="button"
         class="el-button el-button--primary"
         :disabled="busy"
-        :aria-label="`Use ${lot.pieces === null ? 'a little' : 'one'} of ${lot.code}`"
+        :aria-label="say('useALittleOf', { pieces: lot.pieces === null ? 'yes' : 'no', code: lot.code })"
         @click="$emit('use')"
       >
-        {{ lot.pieces === null ? `Use ${weight(littleOf(lot))}` : 'Use one' }}
+        {{ lot.pieces === null ? say('use', { weight: weight(littleOf(lot)) }) : say('useOne') }}
       </button>
       <button
         v-if="opensOne(lot)"
         type="button"
         class="el-button"
         :disabled="busy"
-        :aria-label="`Open one of ${lot.code}`"
+        :aria-label="say('openOneOf', { code: lot.code })"
         @click="$emit('open')"
       >
-        Open one
+        {{ say('openOne') }}
       </button>
-      <button type="button" class="el-button" :aria-label="`Use some of ${lot.code}`" @click="$emit('some')">
-        Some
+      <button type="button" class="el-button" :aria-label="say('useSomeOf', { code: lot.code })" @click="$emit('some')">
+        {{ say('some') }}
       </button>
     </div>
     <TakeForm v-if="some" :lot="lot" kind="use" @done="$emit('done')" />

@@ -9,25 +9,26 @@ import { DayField, Pick } from '../kit'
 import { countFrom } from '../lots'
 import { namedPlaces } from '../places'
 import type { StockDraft } from './stock'
+import { say } from './say'
 
 /** One line of the pad, as it was understood; every part of it can be put right before it is kept. */
 const props = defineProps<{ line: StockDraft; places: readonly PlaceView[]; today: string }>()
 const emit = defineEmits<{ change: [line: StockDraft]; drop: [] }>()
 const set = (change: Partial<StockDraft>) => emit('change', { ...props.line, ...change })
 const crops = computed(() => [
-  { id: pantry.id, label: 'something else' },
+  { id: pantry.id, label: say('somethingElse') },
   ...allCrops().map(({ id, name }) => ({ id, label: name })),
 ])
 const forms: { id: Form; label: string }[] = [
-  { id: 'fresh', label: 'as it is' },
+  { id: 'fresh', label: say('asItIs') },
   { id: 'frozen', label: 'frozen' },
-  { id: 'jarred', label: 'in jars' },
-  { id: 'brined', label: 'in brine' },
+  { id: 'jarred', label: say('inJars') },
+  { id: 'brined', label: say('inBrine') },
   { id: 'dried', label: 'dried' },
   { id: 'cooked', label: 'cooked' },
 ]
 const sourceWords: Record<Origin, string> = {
-  grown: 'grown here',
+  grown: say('grownHere'),
   bought: 'bought',
   given: 'given',
   caught: 'caught',
@@ -42,7 +43,7 @@ const dated = computed(() => {
     : dated === 'year'
       ? `in ${on.slice(0, 4)}`
       : dated === 'month'
-        ? `about ${shortDate(on)}`
+        ? say('about2', { shortDate: shortDate(on) })
         : yearDate(on)
 })
 const weightText = computed(() =>
@@ -56,7 +57,7 @@ const weightText = computed(() =>
     <p class="read">
       <strong>{{ lotCrop({ crop: line.crop, form: line.form, name: line.name, unit: line.unit }).name }}</strong><span
         v-if="line.pieces !== null"
-        >, {{ line.about && line.weightG === null ? 'about ' : '' }}{{ line.pieces }}
+        >, {{ line.about && line.weightG === null ? say('about') : '' }}{{ line.pieces }}
         {{
           line.unit
             ? line.pieces === 1
@@ -66,8 +67,8 @@ const weightText = computed(() =>
               ? cropOf(line.crop).piece.one
               : cropOf(line.crop).piece.many
         }}</span
-      ><span v-if="line.weightG !== null">, {{ line.about ? 'about ' : '' }}{{ weightText }} {{ largeUnit() }}</span
-      ><span v-if="line.size">, {{ line.size }} each</span>
+      ><span v-if="line.weightG !== null">, {{ line.about ? say('about') : '' }}{{ weightText }} {{ largeUnit() }}</span
+      ><span v-if="line.size">{{ say('each', { size: line.size }) }}</span>
       <span class="soft">
         {{ dated }}<template v-if="line.source !== 'grown'">, {{ sourceWords[line.source] }}</template></span
       >
@@ -76,7 +77,7 @@ const weightText = computed(() =>
     <div class="row">
       <Pick
         :model-value="line.crop"
-        label="Crop"
+        :label="say('crop')"
         :options="crops"
         find
         class="mid"
@@ -86,13 +87,13 @@ const weightText = computed(() =>
         :model-value="line.name ?? ''"
         class="mid"
         maxlength="60"
-        aria-label="Name of its own"
-        placeholder="a name of its own"
+        :aria-label="say('nameOfItsOwn')"
+        :placeholder="say('aNameOfItsOwn')"
         @update:model-value="set({ name: $event.trim() ? $event : null })"
       />
       <Pick
         :model-value="line.form"
-        label="Form"
+        :label="say('form')"
         :options="forms"
         class="small"
         @update:model-value="set({ form: $event! })"
@@ -101,13 +102,13 @@ const weightText = computed(() =>
         :model-value="line.pieces === null ? '' : String(line.pieces)"
         class="tiny"
         inputmode="numeric"
-        aria-label="How many"
-        placeholder="count"
+        :aria-label="say('howMany2')"
+        :placeholder="say('count')"
         @update:model-value="set({ pieces: countFrom($event) })"
       />
       <Pick
         :model-value="line.unit ?? ''"
-        label="Counted in"
+        :label="say('countedIn2')"
         :options="counted"
         class="small"
         @update:model-value="set({ unit: ($event || null) as Unit | null })"
@@ -116,31 +117,33 @@ const weightText = computed(() =>
         :model-value="weightText"
         class="tiny"
         inputmode="decimal"
-        aria-label="Weight"
-        placeholder="weight"
+        :aria-label="say('weight')"
+        :placeholder="say('weight2')"
         @update:model-value="set({ weightG: gramsFrom($event, 'kg'), about: false })"
         ><template #suffix>{{ largeUnit() }}</template></ElInput
       >
       <DayField
         :model-value="line.on"
-        label="Day it was put by"
+        :label="say('dayItWasPutBy')"
         @update:model-value="set({ on: $event ?? today, dated: 'day' })"
       />
       <Pick
         :model-value="line.source"
-        label="Where it is from"
+        :label="say('whereItIsFrom2')"
         :options="sources"
         class="small"
         @update:model-value="set({ source: $event! })"
       />
       <Pick
         :model-value="line.placeId ?? ''"
-        label="Shelf"
+        :label="say('shelf')"
         :options="namedPlaces(places)"
         class="mid"
         @update:model-value="set({ placeId: $event || null })"
       />
-      <ElButton :aria-label="`Leave out: ${line.text}`" @click="$emit('drop')">Leave out</ElButton>
+      <ElButton :aria-label="say('leaveOut', { text: line.text })" @click="$emit('drop')">{{
+        say('leaveOut2')
+      }}</ElButton>
     </div>
   </article>
 </template>

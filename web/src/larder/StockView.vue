@@ -12,6 +12,7 @@ import { useView, write } from '../view'
 import { asStock, isWhole, readPad, type StockDraft } from './stock'
 import SheetMapping from './SheetMapping.vue'
 import StockRow from './StockRow.vue'
+import { say } from './say'
 
 /** What stands on the shelves already, was bought or given, or came out of somebody else's pan: typed as on a pad. */
 const frame = useFrame()
@@ -51,45 +52,43 @@ function ontoPad(read: string[]) {
   text.value = [text.value.trim(), ...read].filter(Boolean).join('\n')
   sheet.value = undefined
 }
-const example =
-  '3 nets onions about 4 kg\n12 jars plums 2025\nhalf a bag of peas, March\n2 bottles sunflower oil, bought'
+const example = say('netsOnionsAboutKgJars')
 </script>
 
 <template>
   <div class="stack">
     <header class="head">
-      <h1>Put on the shelf</h1>
-      <p class="soft">a line for each thing, as on a pad; what was understood stands below before it is kept</p>
+      <h1>{{ say('putOnTheShelf') }}</h1>
+      <p class="soft">{{ say('aLineForEachThing') }}</p>
     </header>
     <section v-if="kept" class="notice" role="status">
-      {{ kept.length }} {{ kept.length === 1 ? 'line' : 'lines' }} kept.
+      {{ say('lineKept', { kept: kept.length }) }}
       <RouterLink :to="`/lots/${kept[0]}`">{{ kept[0] }}</RouterLink><template v-if="kept.length > 1">
-        to {{ kept.at(-1) }}</template
-      >. <RouterLink to="/larder">To the larder</RouterLink>
+        {{ say('to2', { kept: kept.at(-1) }) }}</template
+      >. <RouterLink to="/larder">{{ say('toTheLarder') }}</RouterLink>
     </section>
     <div class="pad">
-      <ElInput v-model="text" type="textarea" :rows="7" aria-label="The pad" :placeholder="example" autofocus />
+      <ElInput v-model="text" type="textarea" :rows="7" :aria-label="say('thePad')" :placeholder="example" autofocus />
       <div class="stack">
         <label class="field"
-          >All on one shelf
+          >{{ say('allOnOneShelf') }}
           <Pick
             v-model="shelf"
-            label="All on one shelf"
-            :options="[{ id: '', label: 'each where it belongs' }, ...namedPlaces(places ?? [])]"
+            :label="say('allOnOneShelf')"
+            :options="[{ id: '', label: say('eachWhereItBelongs') }, ...namedPlaces(places ?? [])]"
         /></label>
         <p class="soft">
-          How many or how much, of what; then, where it matters: frozen, in jars, dried, bought, a month or a year, the
-          place. A weight nobody took is a guess and is marked so.
+          {{ say('howManyOrHowMuch') }}
         </p>
-        <FileButton label="From a list (CSV or text)" accept=".csv,.txt,text/*" @file="fromFile"
-          >From a list</FileButton
-        >
+        <FileButton :label="say('fromAListCsvOr')" accept=".csv,.txt,text/*" @file="fromFile">{{
+          say('fromAList')
+        }}</FileButton>
       </div>
     </div>
     <p v-if="notRead" class="notice bad" role="alert">{{ notRead }}</p>
     <SheetMapping v-if="sheet" :key="sheet.name" v-bind="sheet" @lines="ontoPad" @leave="sheet = undefined" />
     <section v-if="lines.length > 0" class="card">
-      <h2>{{ lines.length }} {{ lines.length === 1 ? 'line' : 'lines' }} understood so</h2>
+      <h2>{{ say('lineUnderstoodSo', { lines: lines.length }) }}</h2>
       <div class="rows">
         <StockRow
           v-for="(line, i) in lines"
@@ -104,10 +103,10 @@ const example =
     </section>
     <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
     <div class="row">
-      <ElButton type="primary" size="large" :disabled="!ready || busy" @click="keep"
-        >Keep {{ lines.length || '' }} {{ lines.length === 1 ? 'line' : 'lines' }}</ElButton
-      >
-      <span v-if="lines.length > 0 && !ready" class="soft">Each wants how many or how much, a name and a place.</span>
+      <ElButton type="primary" size="large" :disabled="!ready || busy" @click="keep">{{
+        say('keepLine', { lines: lines.length || '', lines2: lines.length })
+      }}</ElButton>
+      <span v-if="lines.length > 0 && !ready" class="soft">{{ say('eachWantsHowManyOr') }}</span>
     </div>
   </div>
 </template>

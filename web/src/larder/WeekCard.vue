@@ -8,6 +8,7 @@ import { sentence } from '../households'
 import { useView } from '../view'
 import { dishesFor } from './pots'
 import { weekdayOf, weight } from '../households'
+import { say } from './say'
 
 /** Seven days of pots that save what would be lost. */
 const props = defineProps<{ view: LarderView }>()
@@ -21,10 +22,10 @@ const most = computed(() => Math.max(1, ...pots.value.map(({ savesG }) => savesG
 
 <template>
   <section class="card">
-    <h2>So that nothing is lost this week</h2>
-    <p v-if="pots.length === 0" class="soft">Nothing is waiting: everything keeps longer than a fortnight.</p>
+    <h2>{{ say('soThatNothingIsLost') }}</h2>
+    <p v-if="pots.length === 0" class="soft">{{ say('nothingIsWaitingEverythingKeeps') }}</p>
     <template v-else>
-      <p class="soft">a pot a day, what would be lost soonest first</p>
+      <p class="soft">{{ say('aPotADayWhat') }}</p>
       <ul class="bare rows">
         <li v-for="pot in pots" :key="pot.code">
           <span class="day">{{ weekdayOf(pot.on).slice(0, 3) }}</span>
@@ -34,21 +35,22 @@ const most = computed(() => Math.max(1, ...pots.value.map(({ savesG }) => savesG
               ><strong>{{ sentence(pot.dish ?? lotName(pot.lot)) }}</strong></RouterLink
             ><br />
             <span class="soft"
-              >{{ weight(pot.useG) }}<template v-if="pot.dish"> of {{ lotName(pot.lot).toLowerCase() }}</template></span
+              >{{ weight(pot.useG)
+              }}<template v-if="pot.dish"> {{ say('of', { lotName: lotName(pot.lot).toLowerCase() }) }}</template></span
             >
           </span>
           <i
             class="saves"
             :style="{ width: `${8 + (pot.savesG / most) * 52}px`, '--crop': cropColour(pot.lot.crop) }"
-            :title="`saves ${weight(pot.savesG)}`"
+            :title="say('saves', { savesG: weight(pot.savesG) })"
           ></i>
         </li>
       </ul>
       <p>
-        <strong class="figure">{{ weight(view.week.savedG) }} saved</strong>
-        <span class="soft"> of {{ weight(view.week.atRiskG) }} that a fortnight would cost</span>
+        <strong class="figure">{{ say('saved', { savedG: weight(view.week.savedG) }) }}</strong>
+        <span class="soft"> {{ say('ofThatAFortnightWould', { atRiskG: weight(view.week.atRiskG) }) }}</span>
       </p>
-      <ElButton v-if="more" @click="turn++">Other dishes</ElButton>
+      <ElButton v-if="more" @click="turn++">{{ say('otherDishes') }}</ElButton>
     </template>
   </section>
 </template>

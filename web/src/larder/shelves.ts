@@ -1,6 +1,7 @@
 import type { LarderLot } from '@vadose/contract/larder'
 import { cropOf, lotName } from '../almanac'
 import { containerOf } from './shapes'
+import { say } from './say'
 
 export interface Wanted {
   order: 'shelves' | 'eat-first'
@@ -60,13 +61,13 @@ export function shelvesOf(
             : lot.source !== 'grown')) &&
       (words.length === 0 || words.every((word) => wordsOf(lot).includes(word))),
   )
-  if (order === 'eat-first') return fit.length > 0 ? [{ place: 'soonest lost first', lots: fit }] : []
+  if (order === 'eat-first') return fit.length > 0 ? [{ place: say('soonestLostFirst'), lots: fit }] : []
   const aside = fit.filter((lot) => lot.aside)
   const kept = fit.filter((lot) => !lot.aside)
   const at = (name: string) => (walk.includes(name) ? walk.indexOf(name) : walk.length)
   const names = [...new Set(kept.map((lot) => lot.place ?? 'somewhere'))].sort((a, b) => at(a) - at(b))
   return [
-    ...(aside.length > 0 ? [{ place: 'Set aside, to be used soon', lots: aside }] : []),
+    ...(aside.length > 0 ? [{ place: say('setAsideToBeUsed'), lots: aside }] : []),
     ...names.map((place) => ({ place, lots: kept.filter((lot) => (lot.place ?? 'somewhere') === place) })),
   ]
 }

@@ -2,6 +2,7 @@ import type { NewStockLine } from '@vadose/contract/larder'
 import type { PlaceView } from '@vadose/contract/places'
 import { readPadLine, type PadLine } from '@vadose/core/larder'
 import { allCrops } from '../almanac'
+import { say } from './say'
 
 /** A line as it was read, and as it has been put right since. */
 export interface StockDraft extends PadLine {
@@ -45,7 +46,7 @@ export function readPad(
         ...line,
         placeId,
         key,
-        ...(placeId === null ? { doubts: [...line.doubts, 'Where is it? There is no place for it yet.'] } : {}),
+        ...(placeId === null ? { doubts: [...line.doubts, say('whereIsItThereIs')] } : {}),
       },
     ]
   })

@@ -6,6 +6,7 @@ import { computed } from 'vue'
 import { civilDateOf, instantOf } from '@vadose/core/households'
 import { momentOf, shortDate, useFrame } from '../households'
 import { TableBelow, useReader } from '../kit'
+import { say } from './say'
 
 const props = defineProps<{ air: LineView['air']; placeId: string | null; now: string }>()
 type Point = LineView['air'][number]['points'][number]
@@ -64,14 +65,13 @@ const mean = computed(() => past.value.reduce((sum, p) => sum + p.pullKPa, 0) / 
 <template>
   <figure v-if="place">
     <p class="soft">
-      kPa the air of {{ place.place.toLowerCase() }} pulls with: ten days back, five ahead; at 0 it is too damp for
-      skins to dry
+      {{ say('kpaTheAirOfPulls', { place: place.place.toLowerCase() }) }}
     </p>
     <svg
       :viewBox="`0 0 ${width} ${height}`"
       tabindex="0"
       role="img"
-      :aria-label="`Drying power of ${place.place}: ${mean.toFixed(2)} kPa on average over ten days; at 0 drying stalls; arrow keys read it out`"
+      :aria-label="say('dryingPowerOfKpaOn', { place: place.place, mean: mean.toFixed(2) })"
       v-on="listeners"
     >
       <g v-for="t in y.ticks(4)" :key="t">
@@ -87,18 +87,18 @@ const mean = computed(() => past.value.reduce((sum, p) => sum + p.pullKPa, 0) / 
       <circle v-if="at" class="reader" :cx="x(new Date(at.at))" :cy="y(at.pullKPa)" r="4.5" />
     </svg>
     <figcaption class="soft" aria-live="polite">
-      {{ at ? `${when(at)}: ${at.pullKPa.toFixed(2)} kPa${at.ahead ? ', expected' : ''}` : 'Dashed: expected.' }}
+      {{ at ? `${when(at)}: ${at.pullKPa.toFixed(2)} kPa${at.ahead ? say('expected') : ''}` : say('dashedExpected') }}
     </figcaption>
     <TableBelow>
       <thead>
         <tr>
-          <th>Day</th>
-          <th>Mean pull, kPa</th>
+          <th>{{ say('day') }}</th>
+          <th>{{ say('meanPullKpa') }}</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="d in byDay" :key="d.on">
-          <td>{{ shortDate(d.on) }}{{ d.ahead ? ', expected' : '' }}</td>
+          <td>{{ shortDate(d.on) }}{{ d.ahead ? say('expected') : '' }}</td>
           <td>{{ d.kPa.toFixed(2) }}</td>
         </tr>
       </tbody>

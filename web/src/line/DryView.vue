@@ -11,6 +11,7 @@ import { amount, degree, fromCelsius, gramsFrom, largeUnit, temperature, toCelsi
 import { useAct } from '../lots'
 import { Choices, Pick } from '../kit'
 import { namedPlaces } from '../places'
+import { say } from './say'
 
 /** Loading the dehydrator with a lot or a part of it. */
 const route = useRoute()
@@ -66,72 +67,89 @@ async function load(sure = false) {
 <template>
   <p v-if="failure" class="notice bad">{{ failure }}</p>
   <p v-else-if="lot && !how" class="notice">
-    {{ crop.name }} is not dried in a dehydrator. <RouterLink :to="`/lots/${code}`">To the lot</RouterLink>
+    {{ say('isNotDriedInA', { name: crop.name }) }} <RouterLink :to="`/lots/${code}`">{{ say('toTheLot') }}</RouterLink>
   </p>
   <form v-else-if="lot && how" class="stack load" @submit.prevent="load()">
     <header class="head">
-      <h1>Dry {{ crop.name.toLowerCase() }} {{ code }}</h1>
-      <p class="soft">{{ amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }} there</p>
+      <h1>{{ say('dry', { name: crop.name.toLowerCase(), code }) }}</h1>
+      <p class="soft">{{ say('there', { amount: amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }) }}</p>
     </header>
     <section class="card stack">
-      <h2>First</h2>
+      <h2>{{ say('first') }}</h2>
       <p>
         {{ how.cut }}<template v-if="how.pretreat">; {{ how.pretreat }}</template
-        >. {{ temperature(how.airC.value[0], 0)
-        }}{{ how.airC.value[1] > how.airC.value[0] ? `–${temperature(how.airC.value[1], 0)}` : '' }},
-        {{ how.hours.value[0] }} to {{ how.hours.value[1] }} hours, to {{ how.doneness }}.
+        >{{
+          say('toHoursTo', {
+            temperature: temperature(how.airC.value[0], 0),
+            airC: how.airC.value[1] > how.airC.value[0] ? `–${temperature(how.airC.value[1], 0)}` : '',
+            hours: how.hours.value[0],
+            hours2: how.hours.value[1],
+            doneness: how.doneness,
+          })
+        }}
       </p>
     </section>
     <section class="card stack">
       <Choices
         v-model="much"
-        label="How much of it"
+        :label="say('howMuchOfIt')"
         :options="[
-          { id: 'all', label: 'All of it' },
+          { id: 'all', label: say('allOfIt') },
           { id: 'part', label: 'A part' },
         ]"
       />
       <div class="row">
         <label v-if="!all" class="field"
-          >Taken from the lot
-          <ElInput v-model="taken" class="number" inputmode="decimal" :aria-label="`Taken from the lot, ${largeUnit()}`"
+          >{{ say('takenFromTheLot') }}
+          <ElInput
+            v-model="taken"
+            class="number"
+            inputmode="decimal"
+            :aria-label="say('takenFromTheLot2', { largeUnit: largeUnit() })"
             ><template #suffix>{{ largeUnit() }}</template></ElInput
           ></label
         >
         <label class="field"
-          >On the trays, prepared
+          >{{ say('onTheTraysPrepared') }}
           <ElInput
             v-model="onTrays"
             class="number"
             inputmode="decimal"
-            :aria-label="`Weight on the trays, ${largeUnit()}`"
+            :aria-label="say('weightOnTheTrays', { largeUnit: largeUnit() })"
             ><template #suffix>{{ largeUnit() }}</template></ElInput
           ></label
         >
         <label class="field"
-          >Trays <ElInput v-model="trays" class="short" inputmode="numeric" aria-label="Trays"
+          >{{ say('trays') }} <ElInput v-model="trays" class="short" inputmode="numeric" :aria-label="say('trays')"
         /></label>
         <label class="field"
-          >Air
-          <ElInput v-model="air" class="short" inputmode="decimal" :aria-label="`Air of the dryer, ${degree()}`"
+          >{{ say('air') }}
+          <ElInput
+            v-model="air"
+            class="short"
+            inputmode="decimal"
+            :aria-label="say('airOfTheDryer', { degree: degree() })"
             ><template #suffix>{{ degree() }}</template></ElInput
           ></label
         >
         <label class="field"
-          >It stands in <Pick v-model="placeId" label="Place of the dryer" :options="namedPlaces(places ?? [])"
+          >{{ say('itStandsIn') }}
+          <Pick v-model="placeId" :label="say('placeOfTheDryer')" :options="namedPlaces(places ?? [])"
         /></label>
       </div>
       <p v-if="outcome" class="figure">
-        {{ weight(Math.round(outcome.targetWeightG)) }} when it is done
-        <span class="soft">{{ weight(Math.round(outcome.waterToLoseG)) }} of water to go</span>
+        {{ say('whenItIsDone', { weight: weight(Math.round(outcome.targetWeightG)) }) }}
+        <span class="soft">{{ say('ofWaterToGo', { weight: weight(Math.round(outcome.waterToLoseG)) }) }}</span>
       </p>
     </section>
     <p v-if="refusal" class="notice bad" role="alert">
       {{ refusal.message }}
-      <ElButton v-if="refusal.code === 'surprise'" @click="load(true)">Keep it anyway</ElButton>
+      <ElButton v-if="refusal.code === 'surprise'" @click="load(true)">{{ say('keepItAnyway') }}</ElButton>
     </p>
     <div>
-      <ElButton type="primary" size="large" native-type="submit" :disabled="!ready || busy">Start the dryer</ElButton>
+      <ElButton type="primary" size="large" native-type="submit" :disabled="!ready || busy">{{
+        say('startTheDryer')
+      }}</ElButton>
     </div>
   </form>
 </template>

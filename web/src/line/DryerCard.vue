@@ -5,6 +5,7 @@ import { reactive, ref } from 'vue'
 import { cropColour, cropOf, lotName } from '../almanac'
 import { gramsFrom, momentOf, smallUnit, temperature, useFrame, weight } from '../households'
 import { useAct, WeighField } from '../lots'
+import { say } from './say'
 
 /** Loads in the dehydrator: when each is done, by its hours and by the scale. */
 defineProps<{ loads: LineView['dryer'] }>()
@@ -28,8 +29,8 @@ const doneness = (crop: string) => cropOf(crop).dehydrating?.doneness ?? ''
 </script>
 
 <template>
-  <section class="card" aria-label="In the dryer">
-    <h2>In the dryer</h2>
+  <section class="card" :aria-label="say('inTheDryer')">
+    <h2>{{ say('inTheDryer') }}</h2>
     <ul class="rows">
       <li v-for="l in loads" :key="l.code" class="load" :style="{ '--crop': cropColour(l.crop) }">
         <div>
@@ -37,29 +38,40 @@ const doneness = (crop: string) => cropOf(crop).dehydrating?.doneness ?? ''
             {{ lotName(l) }} <RouterLink class="code" :to="`/lots/${l.code}`">{{ l.code }}</RouterLink>
           </h3>
           <p class="soft">
-            {{ l.load.again ? 'back from the jar, ' : '' }}{{ weight(l.weightG) }} on
-            {{ l.load.trays === 1 ? 'one tray' : `${l.load.trays} trays` }} at {{ temperature(l.load.airC, 0) }} since
-            {{ at(l.load.loadedAt) }}
+            {{
+              say('backFromTheJarOn', {
+                again: l.load.again ? 'yes' : 'no',
+                weightG: weight(l.weightG),
+                trays: l.load.trays === 1 ? say('oneTray') : say('trays2', { trays: l.load.trays }),
+                airC: temperature(l.load.airC, 0),
+                at: at(l.load.loadedAt),
+              })
+            }}
           </p>
         </div>
         <div class="done">
-          <strong>done {{ at(l.load.doneAt.p10) }} – {{ at(l.load.doneAt.p90) }}</strong>
-          <p class="soft">at {{ weight(l.load.targetG) }}; {{ doneness(l.crop) }}</p>
+          <strong>{{ say('done', { at: at(l.load.doneAt.p10), at2: at(l.load.doneAt.p90) }) }}</strong>
+          <p class="soft">{{ say('at', { targetG: weight(l.load.targetG), doneness: doneness(l.crop) }) }}</p>
         </div>
         <div
           class="bar"
           role="img"
-          :aria-label="`${Math.round(l.load.progress * 100)} in 100 of the water gone, about ${Math.round(l.load.moisturePct)} % left`"
+          :aria-label="
+            say('inOfTheWaterGone', {
+              progress: Math.round(l.load.progress * 100),
+              moisturePct: Math.round(l.load.moisturePct),
+            })
+          "
         >
           <i :style="{ width: `${l.load.progress * 100}%` }"></i>
-          <span>{{ Math.round(l.load.moisturePct) }} % water left</span>
+          <span>{{ say('waterLeft', { moisturePct: Math.round(l.load.moisturePct) }) }}</span>
         </div>
         <div class="row">
-          <ElButton @click="toggle(l.code, 'weigh')">Weigh</ElButton>
-          <ElButton v-if="!l.load.rotated" :disabled="busy" @click="act(l.code, { act: 'rotate' })"
-            >Trays changed round</ElButton
-          >
-          <ElButton type="primary" @click="toggle(l.code, 'jar')">Out, into jars</ElButton>
+          <ElButton @click="toggle(l.code, 'weigh')">{{ say('weigh') }}</ElButton>
+          <ElButton v-if="!l.load.rotated" :disabled="busy" @click="act(l.code, { act: 'rotate' })">{{
+            say('traysChangedRound')
+          }}</ElButton>
+          <ElButton type="primary" @click="toggle(l.code, 'jar')">{{ say('outIntoJars') }}</ElButton>
         </div>
         <WeighField
           v-if="open?.code === l.code && open.what === 'weigh'"
@@ -75,15 +87,17 @@ const doneness = (crop: string) => cropOf(crop).dehydrating?.doneness ?? ''
             class="grams"
             inputmode="decimal"
             autofocus
-            :aria-label="`Dried weight of ${l.code}, ${smallUnit()}`"
-            :placeholder="`about ${l.load.targetG}`"
+            :aria-label="say('driedWeightOf', { code: l.code, smallUnit: smallUnit() })"
+            :placeholder="say('about', { targetG: l.load.targetG })"
             ><template #suffix>{{ smallUnit() }}</template></ElInput
           >
-          <ElButton type="primary" native-type="submit" :disabled="gramsFrom(out.text) === null || busy">Keep</ElButton>
-          <p class="soft">Cool first. Two thirds full; shake every day for a week.</p>
+          <ElButton type="primary" native-type="submit" :disabled="gramsFrom(out.text) === null || busy">{{
+            say('keep')
+          }}</ElButton>
+          <p class="soft">{{ say('coolFirstTwoThirdsFull') }}</p>
           <p v-if="refusal" class="bad" role="alert">
             {{ refusal.message }}
-            <ElButton v-if="refusal.code === 'surprise'" @click="jar(l.code, true)">Keep it anyway</ElButton>
+            <ElButton v-if="refusal.code === 'surprise'" @click="jar(l.code, true)">{{ say('keepItAnyway') }}</ElButton>
           </p>
         </form>
       </li>

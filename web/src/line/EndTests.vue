@@ -3,6 +3,7 @@ import { ElButton } from 'element-plus'
 import { computed, reactive } from 'vue'
 import { cropOf } from '../almanac'
 import { useAct } from '../lots'
+import { say } from './say'
 
 const props = defineProps<{ code: string; crop: string }>()
 const emit = defineEmits<{ done: [] }>()
@@ -30,7 +31,7 @@ async function keep() {
       </div>
     </fieldset>
     <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
-    <ElButton type="primary" :disabled="found.size === 0 || busy" @click="keep">Keep what I felt</ElButton>
+    <ElButton type="primary" :disabled="found.size === 0 || busy" @click="keep">{{ say('keepWhatIFelt') }}</ElButton>
   </div>
 </template>
 

@@ -12,6 +12,7 @@ import { amount, gramsFrom, largeUnit, longDate, useFrame, weight } from '../hou
 import { countFrom, GradeRows, gradesFrom, useAct, type GradeEntries } from '../lots'
 import { Choices } from '../kit'
 import { placeOptions } from '../places'
+import { say } from './say'
 
 const route = useRoute()
 const code = String(route.params['code']).toUpperCase()
@@ -64,21 +65,21 @@ const placeChoices = computed(() => {
     .map((option) => {
       const there = order.find((one) => one.placeId === option.id)
       if (!there) return option
-      const until = there.beyond ? 'over a year' : `to ${longDate(there.nineInTenUntil)}`
-      return { ...option, detail: [`keeps ${until}`, option.detail].filter(Boolean).join(' · ') }
+      const until = there.beyond ? say('overAYear') : say('to', { nineInTenUntil: longDate(there.nineInTenUntil) })
+      return { ...option, detail: [say('keeps', { until }), option.detail].filter(Boolean).join(' · ') }
     })
 })
-const inDays = (days: number) => (days === 1 ? 'tomorrow' : `in ${days} days`)
+const inDays = (days: number) => (days === 1 ? 'tomorrow' : say('inDays', { days }))
 /** What speaks against taking it down today. */
 const early = computed(() => {
   const curing = lot.value?.curing
   if (!curing) return []
   const from = curing.ready.p10
   return [
-    ...curing.testsFailed.map((says) => `At the last test: ${says}.`),
-    ...(from === null ? ['In this air it will not get ready here.'] : []),
+    ...curing.testsFailed.map((says) => say('atTheLastTest', { says })),
+    ...(from === null ? [say('inThisAirItWill')] : []),
     ...(from !== null && from > frame.today
-      ? [`Its window opens ${inDays(daysBetween(frame.today, from))}, on ${longDate(from)}.`]
+      ? [say('itsWindowOpensOn', { inDays: inDays(daysBetween(frame.today, from)), longDate: longDate(from) })]
       : []),
   ]
 })
@@ -122,110 +123,125 @@ async function keep(sure = false) {
 <template>
   <p v-if="failure" class="notice bad">{{ failure }}</p>
   <div v-if="made" class="stack">
-    <h1>Put by</h1>
-    <p>{{ crop.name }} is cleaned, packed and in its place. Tie its tag on now.</p>
+    <h1>{{ say('putBy') }}</h1>
+    <p>{{ say('isCleanedPackedAndIn', { name: crop.name }) }}</p>
     <div class="row">
-      <RouterLink v-for="c in made" :key="c" class="el-button el-button--primary" :to="`/lots/${c}/tag`"
-        >Tag for {{ c }}</RouterLink
-      >
-      <RouterLink class="el-button" :to="`/lots/${made[0]}/sort`">Sort it</RouterLink>
-      <RouterLink class="el-button" :to="`/lots/${made[0]}`">See how long it keeps</RouterLink>
+      <RouterLink v-for="c in made" :key="c" class="el-button el-button--primary" :to="`/lots/${c}/tag`">{{
+        say('tagFor', { c })
+      }}</RouterLink>
+      <RouterLink class="el-button" :to="`/lots/${made[0]}/sort`">{{ say('sortIt') }}</RouterLink>
+      <RouterLink class="el-button" :to="`/lots/${made[0]}`">{{ say('seeHowLongItKeeps') }}</RouterLink>
     </div>
   </div>
   <form v-else-if="lot && lot.stage === 'drying'" class="stack finish" @submit.prevent="offer">
     <header class="head">
-      <h1>Take down {{ code }}</h1>
-      <p class="soft">{{ crop.name }}, {{ weight(lot.weightG) }} on the line. {{ crop.trimming }}</p>
+      <h1>{{ say('takeDown', { code }) }}</h1>
+      <p class="soft">
+        {{ say('onTheLine', { name: crop.name, weightG: weight(lot.weightG), trimming: crop.trimming }) }}
+      </p>
     </header>
     <section v-if="crop.necks.length" class="card stack">
-      <h2>Neck</h2>
-      <Choices v-model="neck" label="Neck" :options="crop.necks.map((n) => ({ ...n, detail: n.why }))" />
+      <h2>{{ say('neck') }}</h2>
+      <Choices v-model="neck" :label="say('neck')" :options="crop.necks.map((n) => ({ ...n, detail: n.why }))" />
     </section>
     <section class="card stack">
-      <h2>On the scale, cleaned</h2>
+      <h2>{{ say('onTheScaleCleaned') }}</h2>
       <div class="row">
         <Choices
           v-model="howMuch"
-          label="How much comes down"
+          :label="say('howMuchComesDown')"
           :options="[
-            { id: 'all', label: 'All of it' },
-            { id: 'part', label: 'Some; the rest hangs on' },
+            { id: 'all', label: say('allOfIt') },
+            { id: 'part', label: say('someTheRestHangsOn') },
           ]"
         />
         <label v-if="howMuch === 'part'" class="field"
-          >What comes down weighs as it hangs
+          >{{ say('whatComesDownWeighsAs') }}
           <ElInput
             v-model="part"
             class="number"
             inputmode="decimal"
             :placeholder="weight(lot.weightG / 2)"
-            :aria-label="`What comes down, as it hangs, ${largeUnit()}`"
+            :aria-label="say('whatComesDownAsIt', { largeUnit: largeUnit() })"
             ><template #suffix>{{ largeUnit() }}</template></ElInput
           ></label
         >
       </div>
       <div class="row">
         <label class="field"
-          >Weight
-          <ElInput v-model="kilos" class="number" inputmode="decimal" :aria-label="`Weight cleaned, ${largeUnit()}`"
+          >{{ say('weight') }}
+          <ElInput
+            v-model="kilos"
+            class="number"
+            inputmode="decimal"
+            :aria-label="say('weightCleaned', { largeUnit: largeUnit() })"
             ><template #suffix>{{ largeUnit() }}</template></ElInput
           ></label
         >
-        <ElCheckbox v-model="guessed" label="a guess: nobody weighed it" />
+        <ElCheckbox v-model="guessed" :label="say('aGuessNobodyWeighedIt')" />
         <label v-if="crop.pieceG.value >= 5" class="field"
-          >Count
+          >{{ say('count') }}
           <ElInput
             v-model="pieces"
             class="number"
             inputmode="numeric"
-            :placeholder="estimate ? `about ${estimate}` : ''"
-            :aria-label="`Number of ${crop.piece.many}`"
+            :placeholder="estimate ? say('about2', { estimate }) : ''"
+            :aria-label="say('numberOf', { many: crop.piece.many })"
             ><template #suffix>{{ crop.piece.many }}</template></ElInput
           ></label
         >
         <label class="field"
-          >Trimmings, if weighed
-          <ElInput v-model="waste" class="number" inputmode="decimal" :aria-label="`Trimmings, ${largeUnit()}`"
+          >{{ say('trimmingsIfWeighed') }}
+          <ElInput
+            v-model="waste"
+            class="number"
+            inputmode="decimal"
+            :aria-label="say('trimmings', { largeUnit: largeUnit() })"
             ><template #suffix>{{ largeUnit() }}</template></ElInput
           ></label
         >
       </div>
       <p v-if="off !== null" class="soft">
-        {{ off >= 0 ? `${weight(off)} of trimmings and water off` : `${weight(-off)} more than went on the line` }}
+        {{
+          off >= 0
+            ? say('ofTrimmingsAndWaterOff', { weight: weight(off) })
+            : say('moreThanWentOnThe', { weight: weight(-off) })
+        }}
       </p>
-      <ElCheckbox v-if="howMuch === 'all'" v-model="bySize" label="Sort by size: each size a lot of its own" />
+      <ElCheckbox v-if="howMuch === 'all'" v-model="bySize" :label="say('sortBySizeEachSize')" />
       <template v-if="bySize">
         <p class="soft">{{ crop.grading }}</p>
         <GradeRows v-model="sizes" :many="crop.piece.many" />
-        <p v-if="grades === null" class="bad">One of the sizes cannot be read.</p>
+        <p v-if="grades === null" class="bad">{{ say('oneOfTheSizesCannot') }}</p>
       </template>
     </section>
     <section class="card stack">
-      <h2>Pack and place</h2>
-      <Choices v-model="pack" label="Pack" :options="crop.packs" />
+      <h2>{{ say('packAndPlace') }}</h2>
+      <Choices v-model="pack" :label="say('pack')" :options="crop.packs" />
       <label class="field"
-        >How many of them <ElInput v-model="units" class="short" inputmode="numeric" aria-label="How many packs"
+        >{{ say('howManyOfThem') }}
+        <ElInput v-model="units" class="short" inputmode="numeric" :aria-label="say('howManyPacks')"
       /></label>
-      <p v-if="crop.needs.includes('airy') && pack !== 'jar'" class="soft">Airy: never plastic for a dry store.</p>
-      <Choices v-model="placeId" label="Place" :options="placeChoices" />
+      <p v-if="crop.needs.includes('airy') && pack !== 'jar'" class="soft">{{ say('airyNeverPlasticForA') }}</p>
+      <Choices v-model="placeId" :label="say('place')" :options="placeChoices" />
     </section>
     <p v-if="refusal" class="notice bad" role="alert">
       {{ refusal.message }}
-      <ElButton v-if="refusal.code === 'surprise'" @click="keep(true)">Keep it anyway</ElButton>
+      <ElButton v-if="refusal.code === 'surprise'" @click="keep(true)">{{ say('keepItAnyway') }}</ElButton>
     </p>
     <div v-if="asked && early.length" class="notice bad" role="alert">
       <p v-for="says in early" :key="says">{{ says }}</p>
-      <ElButton native-type="button" :disabled="!ready || busy" @click="keep()">Take it down all the same</ElButton>
-      <RouterLink class="el-button" :to="`/lots/${code}`">Leave it hanging</RouterLink>
+      <ElButton native-type="button" :disabled="!ready || busy" @click="keep()">{{ say('takeItDownAllThe') }}</ElButton>
+      <RouterLink class="el-button" :to="`/lots/${code}`">{{ say('leaveItHanging') }}</RouterLink>
     </div>
     <div v-else>
-      <ElButton type="primary" native-type="submit" size="large" :disabled="!ready || busy"
-        >Put by {{ grams ? amount(counted, grams, crop.piece) : '' }}</ElButton
-      >
+      <ElButton type="primary" native-type="submit" size="large" :disabled="!ready || busy">{{
+        say('putBy2', { grams: grams ? amount(counted, grams, crop.piece) : '' })
+      }}</ElButton>
     </div>
   </form>
   <p v-else-if="lot" class="notice">
-    {{ code }} is not on the line any more. <RouterLink :to="`/lots/${code}`">To the lot</RouterLink>
+    {{ say('isNotOnTheLine', { code }) }} <RouterLink :to="`/lots/${code}`">{{ say('toTheLot') }}</RouterLink>
   </p>
 </template>
 

@@ -5,6 +5,7 @@ import { ref } from 'vue'
 import { cropColour, lotName } from '../almanac'
 import { weight } from '../households'
 import { useAct } from '../lots'
+import { say } from './say'
 
 /** Dried food a week in the jar before it is put by: shaken every day, looked at for beads. */
 defineProps<{ jars: LineView['jars'] }>()
@@ -20,34 +21,34 @@ async function shake(code: string, beads: boolean, mould = false) {
 </script>
 
 <template>
-  <section class="card" aria-label="In jars, conditioning">
-    <h2>In jars, a week before they are put by</h2>
+  <section class="card" :aria-label="say('inJarsConditioning')">
+    <h2>{{ say('inJarsAWeekBefore') }}</h2>
     <ul class="rows">
       <li v-for="l in jars" :key="l.code" class="jar" :style="{ '--crop': cropColour(l.crop) }">
         <div>
           <h3>
             {{ lotName(l) }} <RouterLink class="code" :to="`/lots/${l.code}`">{{ l.code }}</RouterLink>
           </h3>
-          <p class="soft">{{ weight(l.weightG) }}. {{ l.jar.says ?? 'Not looked at yet.' }}</p>
+          <p class="soft">{{ weight(l.weightG) }}. {{ l.jar.says ?? say('notLookedAtYet') }}</p>
         </div>
-        <ol class="days" :aria-label="`Day ${Math.min(l.jar.day, l.jar.of)} of ${l.jar.of}`">
+        <ol class="days" :aria-label="say('dayOf', { day: Math.min(l.jar.day, l.jar.of), of: l.jar.of })">
           <li v-for="d in l.jar.of" :key="d" :class="{ past: d < l.jar.day || (d === l.jar.day && l.jar.shakenToday) }">
             {{ d }}
           </li>
         </ol>
-        <p v-if="l.jar.shakenToday" class="good">shaken today</p>
+        <p v-if="l.jar.shakenToday" class="good">{{ say('shakenToday') }}</p>
         <div v-else class="row">
           <ElInput
             v-model="percent"
             class="percent"
             inputmode="decimal"
-            placeholder="air in it"
-            :aria-label="`Humidity in the jar ${l.code}, % (if a hygrometer is in it)`"
+            :placeholder="say('airInIt')"
+            :aria-label="say('humidityInTheJarIf', { code: l.code })"
             ><template #suffix>%</template></ElInput
           >
-          <ElButton type="primary" :disabled="busy" @click="shake(l.code, false)">Shaken, no beads</ElButton>
-          <ElButton :disabled="busy" @click="shake(l.code, true)">Beads: back to the dryer</ElButton>
-          <ElButton :disabled="busy" @click="shake(l.code, false, true)">Mould: throw it out</ElButton>
+          <ElButton type="primary" :disabled="busy" @click="shake(l.code, false)">{{ say('shakenNoBeads') }}</ElButton>
+          <ElButton :disabled="busy" @click="shake(l.code, true)">{{ say('beadsBackToTheDryer') }}</ElButton>
+          <ElButton :disabled="busy" @click="shake(l.code, false, true)">{{ say('mouldThrowItOut') }}</ElButton>
         </div>
       </li>
     </ul>

@@ -6,41 +6,42 @@ import { computed } from 'vue'
 import { lotName } from '../almanac'
 import { inUnits } from '../households'
 import { useAct } from '../lots'
+import { say } from './say'
 
 /** The line as a whole: what tomorrow's air does to it, and which moves would help most. */
 const { answer: advice } = useView(readLineAdvice)
 const { act, refusal, busy } = useAct()
 const kPa = (value: number) => value.toFixed(2)
-const days = (n: number) => `${Math.round(n)} ${Math.round(n) === 1 ? 'day' : 'days'} sooner`
+const days = (n: number) => say('daySooner', { n: Math.round(n) })
 const gain = ({ daysSaved, mouldHoursAvoided, ready }: LineAdvice['moves'][number]['option']) =>
   [
-    daysSaved === null ? (ready.p50 ? 'only so does it get dry' : '') : daysSaved >= 0.5 ? days(daysSaved) : '',
-    mouldHoursAvoided >= 1 ? `${mouldHoursAvoided} h of mould weather avoided` : '',
+    daysSaved === null ? (ready.p50 ? say('onlySoDoesItGet') : '') : daysSaved >= 0.5 ? days(daysSaved) : '',
+    mouldHoursAvoided >= 1 ? say('hOfMouldWeatherAvoided', { mouldHoursAvoided }) : '',
   ]
     .filter(Boolean)
     .join(', ')
 const word = (place: LineAdvice['tomorrow'][number]) => {
-  if (place.stalls) return 'drying stalls'
+  if (place.stalls) return say('dryingStalls')
   const change = place.pullKPa / Math.max(0.01, place.lastDayKPa)
-  return change > 1.15 ? 'dries faster than today' : change < 0.85 ? 'dries slower than today' : 'dries as today'
+  return change > 1.15 ? say('driesFasterThanToday') : change < 0.85 ? say('driesSlowerThanToday') : say('driesAsToday')
 }
 const shown = computed(() => (advice.value?.tomorrow.length || advice.value?.moves.length ? advice.value : undefined))
 </script>
 
 <template>
-  <section v-if="shown" class="card whole" aria-label="The line as a whole">
+  <section v-if="shown" class="card whole" :aria-label="say('theLineAsAWhole')">
     <div>
-      <h2>Tomorrow on the line</h2>
+      <h2>{{ say('tomorrowOnTheLine') }}</h2>
       <ul>
         <li v-for="p in shown.tomorrow" :key="p.placeId">
-          <strong>{{ p.place }}</strong>, {{ p.lots }} {{ p.lots === 1 ? 'lot' : 'lots' }}:
+          <strong>{{ p.place }}</strong>, {{ p.lots }} {{ say('lot', { lots: p.lots }) }}:
           <span :class="{ bad: p.stalls }">{{ p.stalls ? '▲ ' : '' }}{{ word(p) }}</span>
-          <span class="soft"> {{ kPa(p.pullKPa) }} kPa, last day {{ kPa(p.lastDayKPa) }}</span>
+          <span class="soft"> {{ say('kpaLastDay', { kPa: kPa(p.pullKPa), kPa2: kPa(p.lastDayKPa) }) }}</span>
         </li>
       </ul>
     </div>
     <div v-if="shown.moves.length">
-      <h2>What would help most</h2>
+      <h2>{{ say('whatWouldHelpMost') }}</h2>
       <ul>
         <li v-for="m in shown.moves" :key="m.code" class="move">
           <span>
@@ -48,13 +49,15 @@ const shown = computed(() => (advice.value?.tomorrow.length || advice.value?.mov
             <strong>{{ inUnits(m.option.label.charAt(0).toLowerCase() + m.option.label.slice(1)) }}</strong>
             <span class="soft">{{ gain(m.option) }}</span>
           </span>
-          <RouterLink v-if="m.option.inDryer" class="el-button" :to="`/lots/${m.code}/dry`">Load it</RouterLink>
+          <RouterLink v-if="m.option.inDryer" class="el-button" :to="`/lots/${m.code}/dry`">{{
+            say('loadIt')
+          }}</RouterLink>
           <ElButton
             v-else-if="m.option.act"
             :disabled="busy"
-            :aria-label="`Do it for ${m.code}: ${m.option.label}`"
+            :aria-label="say('doItFor', { code: m.code, label: m.option.label })"
             @click="act(m.code, m.option.act)"
-            >Do it</ElButton
+            >{{ say('doIt') }}</ElButton
           >
         </li>
       </ul>

@@ -16,6 +16,7 @@ import LineAdviceCard from './LineAdviceCard.vue'
 import JarsCard from './JarsCard.vue'
 import RopeChart from './RopeChart.vue'
 import WeightChart from './WeightChart.vue'
+import { say } from './say'
 
 const frame = useFrame()
 const route = useRoute()
@@ -44,19 +45,19 @@ async function choose(code: string) {
   await router.replace({ query: { lot: code } })
   await bringIntoView(chosenCard)
 }
-const count = (days: number) => `${Math.round(days)} ${Math.round(days) === 1 ? 'day' : 'days'}`
+const count = (days: number) => say('day2', { days: Math.round(days) })
 const saved = (days: number | null) =>
   days === null
     ? ''
     : Math.abs(days) < 0.5
-      ? 'no difference'
+      ? say('noDifference')
       : days > 0
-        ? `${count(days)} sooner`
-        : `${count(-days)} later`
+        ? say('sooner', { count: count(days) })
+        : say('later', { count: count(-days) })
 const says = (o: LineLotDetail['options'][number]) =>
   [
     o.id === 'leave' ? '' : saved(o.daysSaved),
-    o.mouldHoursAhead ? `${o.mouldHoursAhead} h damp enough for mould in a fortnight` : '',
+    o.mouldHoursAhead ? say('hDampEnoughForMould', { mouldHoursAhead: o.mouldHoursAhead }) : '',
   ]
     .filter(Boolean)
     .join(' · ')
@@ -81,13 +82,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   <p v-if="failure" class="notice bad">{{ failure }}</p>
   <div v-if="view" class="stack">
     <header class="head">
-      <h1>The drying line</h1>
+      <h1>{{ say('theDryingLine') }}</h1>
       <p class="soft">
-        {{
-          view.lots.length === 0
-            ? 'nothing hangs'
-            : `${view.lots.length} ${view.lots.length === 1 ? 'lot hangs' : 'lots hang'}; a tag slides right as its water leaves`
-        }}
+        {{ view.lots.length === 0 ? say('nothingHangs') : say('lotHangsATagSlides', { lots: view.lots.length }) }}
       </p>
     </header>
     <div v-if="view.dryer.length || view.jars.length" class="two">
@@ -96,17 +93,16 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     </div>
     <TroubledLots :lots="view.troubled" />
     <section v-if="view.lots.length === 0" class="card">
-      <h2>The rope is empty</h2>
+      <h2>{{ say('theRopeIsEmpty') }}</h2>
       <p>
-        What is brought in to dry or to heal its skin hangs here until it is ready: onions, potatoes, squash, beans,
-        herbs.
-        <RouterLink to="/bring-in">Bring in a harvest</RouterLink>
+        {{ say('whatIsBroughtInTo') }}
+        <RouterLink to="/bring-in">{{ say('bringInAHarvest') }}</RouterLink>
       </p>
     </section>
-    <section v-if="view.lots.length" class="card line" aria-label="The rope">
+    <section v-if="view.lots.length" class="card line" :aria-label="say('theRope')">
       <RopeChart :lots="view.lots" :chosen="chosen?.code" @choose="choose" />
     </section>
-    <section v-if="chosen" ref="chosenCard" class="card chosen" aria-label="Chosen lot">
+    <section v-if="chosen" ref="chosenCard" class="card chosen" :aria-label="say('chosenLot')">
       <div class="head">
         <h2>
           {{ lotName(chosen) }}
@@ -114,22 +110,26 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         </h2>
         <p class="window" data-window>
           {{
-            chosen.readyNow >= 0.9 ? 'ready: take it down' : `ready ${dateRange(chosen.ready.p10, chosen.ready.p90)}`
+            chosen.readyNow >= 0.9
+              ? say('readyTakeItDown')
+              : say('ready', { dateRange: dateRange(chosen.ready.p10, chosen.ready.p90) })
           }}
         </p>
         <div class="acts">
           <ElButton v-if="!heals" type="primary" @click="open = open === 'weigh' ? undefined : 'weigh'"
-            >Weigh <kbd>w</kbd></ElButton
+            >{{ say('weigh') }} <kbd>w</kbd></ElButton
           >
-          <ElButton @click="open = open === 'test' ? undefined : 'test'">Feel {{ feels }}</ElButton>
-          <ElButton v-if="cleans" @click="open = open === 'clean' ? undefined : 'clean'">Thresh, clean</ElButton>
+          <ElButton @click="open = open === 'test' ? undefined : 'test'">{{ say('feel', { feels }) }}</ElButton>
+          <ElButton v-if="cleans" @click="open = open === 'clean' ? undefined : 'clean'">{{
+            say('threshClean')
+          }}</ElButton>
           <ElButton
             v-if="chosen.hungIn && chosen.hungIn !== 'in bunches' && chosen.hungIn !== 'in plaits'"
             :disabled="busy"
             @click="act(chosen.code, { act: 'rotate' })"
-            >Turned</ElButton
+            >{{ say('turned') }}</ElButton
           >
-          <RouterLink class="el-button" :to="`/lots/${chosen.code}/finish`">Take down</RouterLink>
+          <RouterLink class="el-button" :to="`/lots/${chosen.code}/finish`">{{ say('takeDown2') }}</RouterLink>
         </div>
       </div>
       <WeighField
@@ -163,18 +163,18 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     <LineAdviceCard v-if="view.lots.length" />
     <div v-if="chosen" class="three">
       <section class="card">
-        <h2>Drying power of the air</h2>
+        <h2>{{ say('dryingPowerOfTheAir') }}</h2>
         <AirChart :air="view.air" :place-id="chosen.placeId" :now="frame.frame?.now ?? ''" />
         <p class="soft">
-          A reading by hand, or
-          <RouterLink :to="`/readings?place=${chosen.placeId}`">a logger's file</RouterLink>:
+          {{ say('aReadingByHandOr') }}
+          <RouterLink :to="`/readings?place=${chosen.placeId}`">{{ say('aLoggersFile') }}</RouterLink>:
         </p>
         <ReadField v-if="chosen.placeId" :place-id="chosen.placeId" :place-name="chosen.place ?? undefined" />
       </section>
       <section class="card">
-        <h2>What would help {{ chosen.code }}</h2>
+        <h2>{{ say('whatWouldHelp', { code: chosen.code }) }}</h2>
         <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
-        <p v-if="chosen.readyNow >= 0.9" class="soft">Nothing more is wanted: take it down while it is dry.</p>
+        <p v-if="chosen.readyNow >= 0.9" class="soft">{{ say('nothingMoreIsWantedTake') }}</p>
         <ul v-else-if="detail" class="options rows">
           <li v-for="o in detail.options" :key="o.id">
             <div>
@@ -184,21 +184,23 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
               </p>
             </div>
             <strong>{{ dateRange(o.ready.p10, o.ready.p90) }}</strong>
-            <RouterLink v-if="o.inDryer" class="el-button" :to="`/lots/${chosen.code}/dry`">Load it</RouterLink>
+            <RouterLink v-if="o.inDryer" class="el-button" :to="`/lots/${chosen.code}/dry`">{{
+              say('loadIt')
+            }}</RouterLink>
             <ElButton
               v-else-if="o.act"
               :disabled="busy"
-              :aria-label="`${o.label}: do it`"
+              :aria-label="say('doIt2', { label: o.label })"
               @click="act(chosen!.code, o.act!)"
-              >Do it</ElButton
+              >{{ say('doIt') }}</ElButton
             >
           </li>
         </ul>
       </section>
       <section class="card">
-        <h2>Its weights</h2>
+        <h2>{{ say('itsWeights') }}</h2>
         <p v-if="heals" class="soft">
-          A healing skin is judged by thumb and eye, not by the scale; weigh it when it is taken down.
+          {{ say('aHealingSkinIsJudged') }}
         </p>
         <WeightChart
           v-else-if="detail && detail.code === chosen.code"
@@ -207,11 +209,10 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           :colour="cropColour(chosen.crop)"
         />
         <p v-if="chosen.hungIn" class="soft">
-          It dries {{ chosen.hungIn }}.
-          <template v-if="chosen.hungIn === 'in bunches' && bunch"
-            >{{ bunch.value.join('–') }} to a bunch, at most {{ weight(2000) }}: heavier ones slip apart and stay damp
-            inside.</template
-          >
+          {{ say('itDries', { hungIn: chosen.hungIn }) }}
+          <template v-if="chosen.hungIn === 'in bunches' && bunch">{{
+            say('toABunchAtMost', { bunch: bunch.value.join('–'), weight: weight(2000) })
+          }}</template>
         </p>
       </section>
     </div>

@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import { cropColour, cropOf, heapLabel } from '../almanac'
 import { dateRange, weight } from '../households'
 import { hangTags, ropeY } from './tag-layout'
+import { say } from './say'
 
 const props = defineProps<{ lots: LineLot[]; chosen: string | undefined }>()
 const emit = defineEmits<{ choose: [code: string] }>()
@@ -39,13 +40,13 @@ const rope = computed(() => {
 const marks = computed(() =>
   (narrow.value
     ? ([
-        [0, 'just in'],
+        [0, say('justIn')],
         [1, 'ready'],
       ] as const)
     : ([
-        [0, 'just in'],
-        [1 / 3, 'a third dry'],
-        [2 / 3, 'two thirds'],
+        [0, say('justIn')],
+        [1 / 3, say('aThirdDry')],
+        [2 / 3, say('twoThirds')],
         [1, 'ready'],
       ] as const)
   ).map(([share, label]) => ({ x: margin.value + share * (width.value - 2 * margin.value), label, end: share === 1 })),
@@ -59,9 +60,10 @@ const aside = (lot: LineLot): string =>
       : ''
 const heals = (lot: LineLot) => cropOf(lot.crop).curing?.clock === 'healing'
 function status(lot: LineLot): { text: string; tone: string } {
-  if (ready(lot)) return { text: 'take down', tone: 'good' }
-  if (lot.stalledForHours >= 12) return { text: heals(lot) ? 'stalled: too cold' : 'stalled: too damp', tone: 'bad' }
-  if (lot.ready.p50 === null) return { text: heals(lot) ? 'will not heal here' : 'will not dry here', tone: 'bad' }
+  if (ready(lot)) return { text: say('takeDown3'), tone: 'good' }
+  if (lot.stalledForHours >= 12)
+    return { text: heals(lot) ? say('stalledTooCold') : say('stalledTooDamp'), tone: 'bad' }
+  if (lot.ready.p50 === null) return { text: heals(lot) ? say('willNotHealHere') : say('willNotDryHere'), tone: 'bad' }
   return { text: dateRange(lot.ready.p10, lot.ready.p90), tone: '' }
 }
 </script>
@@ -109,9 +111,9 @@ function status(lot: LineLot): { text: string; tone: string } {
       <span class="soft">{{ t.id }} · {{ weight(t.lot.weightG) }}{{ aside(t.lot) }}</span>
       <b :class="status(t.lot).tone">{{ status(t.lot).text }}</b>
       <i class="water" aria-hidden="true"><i :style="{ width: `${Math.round(t.lot.progress * 100)}%` }"></i></i>
-      <span class="visually-hidden"
-        >{{ Math.round(t.lot.progress * 100) }} in 100 of its {{ heals(t.lot) ? 'healing' : 'drying' }} done</span
-      >
+      <span class="visually-hidden">{{
+        say('inOfItsHealingDone', { progress: Math.round(t.lot.progress * 100), heals: heals(t.lot) ? 'yes' : 'no' })
+      }}</span>
     </button>
   </div>
 </template>

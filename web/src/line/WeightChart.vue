@@ -6,6 +6,7 @@ import { computed } from 'vue'
 import { addDays, daysBetween, instantOf } from '@vadose/core/households'
 import { dateRange, fromGrams, shortDate, smallUnit, useFrame, weight } from '../households'
 import { TableBelow, useReader } from '../kit'
+import { say } from './say'
 
 const props = defineProps<{ detail: LineLotDetail; now: string; colour: string }>()
 type Point = LineLotDetail['curve'][number]
@@ -59,13 +60,19 @@ const says = (g: number) => weight(Math.round(g))
 <template>
   <figure v-if="curve.length > 1">
     <p class="soft">
-      {{ detail.basis === 'lot' ? 'whole lot' : 'marked bunch' }}, {{ smallUnit() }}; the band holds 8 chances in 10
+      {{ say('wholeLotTheBandHolds', { basis: detail.basis === 'lot' ? 'yes' : 'no', smallUnit: smallUnit() }) }}
     </p>
     <svg
       :viewBox="`0 0 ${width} ${height}`"
       tabindex="0"
       role="img"
-      :aria-label="`${detail.weighings.length} weighings, last ${last ? says(last.weightG) : 'none'}; ready ${dateRange(ready.p10, ready.p90)}; arrow keys read it out`"
+      :aria-label="
+        say('weighingsLastReadyArrowKeys', {
+          weighings: detail.weighings.length,
+          last: last ? says(last.weightG) : say('none'),
+          dateRange: dateRange(ready.p10, ready.p90),
+        })
+      "
       v-on="listeners"
     >
       <g v-for="t in y.ticks(4)" :key="t">
@@ -87,7 +94,7 @@ const says = (g: number) => weight(Math.round(g))
       <path :d="draw(before)" :stroke="colour" stroke-width="2.5" fill="none" />
       <path :d="draw(after)" :stroke="colour" stroke-width="2.5" fill="none" stroke-dasharray="4 4" />
       <circle v-for="w in detail.weighings" :key="w.at" class="dot" :cx="x(when(w.at))" :cy="yOf(w.weightG)" r="4.5">
-        <title>{{ says(w.weightG) }} on {{ shortDate(frame.dayOf(w.at)) }}</title>
+        <title>{{ say('on', { says: says(w.weightG), shortDate: shortDate(frame.dayOf(w.at)) }) }}</title>
       </circle>
       <text v-if="last" class="axis strong" :x="x(when(last.at)) + 8" :y="yOf(last.weightG) - 7">
         {{ says(last.weightG) }}
@@ -96,16 +103,21 @@ const says = (g: number) => weight(Math.round(g))
       <circle v-if="at" :cx="x(when(at.at))" :cy="yOf(at.p50)" r="4" :fill="colour" />
     </svg>
     <figcaption class="soft" aria-live="polite">
-      <template v-if="at"
-        >{{ shortDate(frame.dayOf(at.at)) }}: {{ says(at.p50) }} ({{ says(at.p10) }} to {{ says(at.p90) }})</template
-      >
-      <template v-else>Shaded: ready {{ dateRange(ready.p10, ready.p90) }}</template>
+      <template v-if="at">{{
+        say('to2', {
+          shortDate: shortDate(frame.dayOf(at.at)),
+          says: says(at.p50),
+          says2: says(at.p10),
+          says3: says(at.p90),
+        })
+      }}</template>
+      <template v-else>{{ say('shadedReady', { dateRange: dateRange(ready.p10, ready.p90) }) }}</template>
     </figcaption>
     <TableBelow>
       <thead>
         <tr>
-          <th>Day</th>
-          <th>Weighed</th>
+          <th>{{ say('day') }}</th>
+          <th>{{ say('weighed') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -117,7 +129,7 @@ const says = (g: number) => weight(Math.round(g))
     </TableBelow>
   </figure>
   <p v-else class="soft">
-    No weighing yet. Weigh one bunch, tray or bag now and mark it: the ones after are measured against it.
+    {{ say('noWeighingYetWeighOne') }}
   </p>
 </template>
 

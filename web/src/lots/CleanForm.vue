@@ -5,11 +5,12 @@ import { computed, ref } from 'vue'
 import { gramsFrom, largeUnit, weight } from '../households'
 import { Choices } from '../kit'
 import { useAct } from './act'
+import { say } from './say'
 
 /** Threshing, sieving, winnowing: what is left on the scale after each. */
 const props = defineProps<{ code: string; weightG: number; steps: readonly CleaningStep[] }>()
 const emit = defineEmits<{ done: [] }>()
-const words = { thresh: 'Threshed', sieve: 'Sieved', winnow: 'Winnowed' }
+const words = { thresh: say('threshed'), sieve: say('sieved'), winnow: say('winnowed') }
 const step = ref<CleaningStep | undefined>(props.steps[0])
 const text = ref('')
 const grams = computed(() => gramsFrom(text.value, 'kg'))
@@ -24,18 +25,20 @@ async function keep() {
 
 <template>
   <form class="row" @submit.prevent="keep">
-    <Choices v-model="step" label="What was done" :options="steps.map((id) => ({ id, label: words[id] }))" />
+    <Choices v-model="step" :label="say('whatWasDone')" :options="steps.map((id) => ({ id, label: words[id] }))" />
     <ElInput
       v-model="text"
       class="kilos"
       inputmode="decimal"
-      :aria-label="`Weight after, ${largeUnit()}`"
-      placeholder="after"
+      :aria-label="say('weightAfter', { largeUnit: largeUnit() })"
+      :placeholder="say('after')"
       ><template #suffix>{{ largeUnit() }}</template></ElInput
     >
-    <ElButton type="primary" native-type="submit" :disabled="grams === null || busy">Keep</ElButton>
-    <p v-if="grams !== null && grams <= weightG" class="soft">{{ weight(weightG - grams) }} of straw and chaff off</p>
-    <p v-else class="soft">{{ weight(weightG) }} before</p>
+    <ElButton type="primary" native-type="submit" :disabled="grams === null || busy">{{ say('keep') }}</ElButton>
+    <p v-if="grams !== null && grams <= weightG" class="soft">
+      {{ say('ofStrawAndChaffOff', { weight: weight(weightG - grams) }) }}
+    </p>
+    <p v-else class="soft">{{ say('before', { weight: weight(weightG) }) }}</p>
     <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
   </form>
 </template>

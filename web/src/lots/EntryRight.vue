@@ -10,6 +10,7 @@ import { DayField, Choices } from '../kit'
 import { placeOptions } from '../places'
 import { useView } from '../view'
 import { usePutRight } from './put-right'
+import { say } from './say'
 
 /** One entry of a lot's ledger, struck out or told otherwise; either with a reason. */
 const props = defineProps<{ lot: LotRow; entry: LotEventView }>()
@@ -24,8 +25,8 @@ const pieces = ref('')
 const place = ref<string>()
 const text = ref('')
 const cause = ref<string>()
-const reasons = ['Typed wrong', 'Wrong lot', 'It never happened', 'Another day'] as const
-const reason = ref<(typeof reasons)[number] | undefined>('Typed wrong')
+const reasons = [say('typedWrong'), say('wrongLot'), say('itNeverHappened'), say('anotherDay')] as const
+const reason = ref<(typeof reasons)[number] | undefined>(say('typedWrong'))
 const own = ref('')
 const why = computed(() => own.value.trim() || (reason.value ?? ''))
 const grams = computed(() => gramsFrom(weightText.value))
@@ -49,44 +50,60 @@ async function tell() {
 </script>
 
 <template>
-  <form class="right" :aria-label="`Put right: ${entry.says}`" @submit.prevent="says && tell()">
+  <form class="right" :aria-label="say('putRight', { says: entry.says })" @submit.prevent="says && tell()">
     <p v-if="can.length" class="row fields">
       <label v-if="can.includes('weightG')" class="field"
-        >It weighed
+        >{{ say('itWeighed') }}
         <ElInput
           v-model="weightText"
           class="short"
           inputmode="decimal"
-          :aria-label="`It weighed, ${isUs() ? 'ounces' : 'grams'}`"
+          :aria-label="say('itWeighedOunces', { isUs: isUs() ? 'yes' : 'no' })"
           ><template #suffix>{{ smallUnit() }}</template></ElInput
         ></label
       >
       <label v-if="can.includes('pieces')" class="field"
-        >Count <ElInput v-model="pieces" class="short" inputmode="numeric" :aria-label="`Number of ${crop.piece.many}`"
+        >{{ say('count') }}
+        <ElInput
+          v-model="pieces"
+          class="short"
+          inputmode="numeric"
+          :aria-label="say('numberOf', { many: crop.piece.many })"
       /></label>
       <label v-if="can.includes('on')" class="field"
-        >Day <DayField v-model="on" class="date" label="The day it happened" :until="frame.today"
+        >{{ say('day') }} <DayField v-model="on" class="date" :label="say('theDayItHappened')" :until="frame.today"
       /></label>
       <label v-if="can.includes('text')" class="field grow"
-        >Note <ElInput v-model="text" :placeholder="inUnits(entry.says)" maxlength="500" aria-label="The note"
+        >{{ say('note') }}
+        <ElInput v-model="text" :placeholder="inUnits(entry.says)" maxlength="500" :aria-label="say('theNote')"
       /></label>
     </p>
-    <Choices v-if="can.includes('placeId')" v-model="place" label="Place" :options="placeOptions(places ?? [])" />
+    <Choices
+      v-if="can.includes('placeId')"
+      v-model="place"
+      :label="say('place')"
+      :options="placeOptions(places ?? [])"
+    />
     <Choices
       v-if="can.includes('cause')"
       v-model="cause"
-      label="What it was"
+      :label="say('whatItWas')"
       :options="crop.faults.map((f) => ({ id: f.label, label: f.label }))"
     />
-    <Choices v-model="reason" label="Why" :options="reasons.map((one) => ({ id: one, label: one }))" />
-    <ElInput v-model="own" placeholder="or in your own words" maxlength="200" aria-label="Why, in your own words" />
+    <Choices v-model="reason" :label="say('why')" :options="reasons.map((one) => ({ id: one, label: one }))" />
+    <ElInput
+      v-model="own"
+      :placeholder="say('orInYourOwnWords')"
+      maxlength="200"
+      :aria-label="say('whyInYourOwnWords')"
+    />
     <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
     <p class="row">
-      <ElButton v-if="can.length" type="primary" native-type="submit" :disabled="!says || !why || busy"
-        >Put right</ElButton
-      >
-      <ElButton :disabled="!why || busy" @click="strikeOut">Strike out</ElButton>
-      <ElButton @click="emit('done')">Leave it</ElButton>
+      <ElButton v-if="can.length" type="primary" native-type="submit" :disabled="!says || !why || busy">{{
+        say('putRight2')
+      }}</ElButton>
+      <ElButton :disabled="!why || busy" @click="strikeOut">{{ say('strikeOut') }}</ElButton>
+      <ElButton @click="emit('done')">{{ say('leaveIt') }}</ElButton>
     </p>
   </form>
 </template>

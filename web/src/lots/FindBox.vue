@@ -6,6 +6,7 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { call } from '../call'
 import { findAmong, type Found } from './find'
+import { say } from './say'
 
 const router = useRouter()
 const words = ref('')
@@ -53,8 +54,8 @@ const closeSoon = () => setTimeout(() => (open.value = false), 150)
     <ElInput
       ref="input"
       v-model="words"
-      placeholder="Find a lot, crop or place"
-      aria-label="Find a lot, crop or place"
+      :placeholder="say('findALotCropOr')"
+      :aria-label="say('findALotCropOr')"
       autocomplete="off"
       @focus="opened"
       @blur="closeSoon"
@@ -62,13 +63,13 @@ const closeSoon = () => setTimeout(() => (open.value = false), 150)
     >
       <template #suffix><kbd>/</kbd></template>
     </ElInput>
-    <ul v-if="open" class="found card" role="listbox" aria-label="Found">
+    <ul v-if="open" class="found card" role="listbox" :aria-label="say('found')">
       <li v-for="(one, i) in found" :key="one.key" role="option" :aria-selected="i === at">
         <a :href="one.to" @mousedown.prevent @click.prevent="go(one)">
           <strong>{{ one.title }}</strong> <span class="soft">{{ one.detail }}</span>
         </a>
       </li>
-      <li v-if="found.length === 0" class="soft">Nothing here goes by that.</li>
+      <li v-if="found.length === 0" class="soft">{{ say('nothingHereGoesByThat') }}</li>
     </ul>
   </div>
 </template>

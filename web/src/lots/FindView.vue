@@ -2,6 +2,7 @@
 import { onMounted, ref } from 'vue'
 import FindBox from './FindBox.vue'
 import ScanTag from './ScanTag.vue'
+import { say } from './say'
 
 const box = ref<InstanceType<typeof FindBox>>()
 onMounted(() => box.value?.focus())
@@ -9,8 +10,8 @@ onMounted(() => box.value?.focus())
 
 <template>
   <div class="stack">
-    <h1>Find</h1>
-    <p class="soft">By the code on the tag, by crop, bed, variety or place.</p>
+    <h1>{{ say('find') }}</h1>
+    <p class="soft">{{ say('byTheCodeOnThe') }}</p>
     <FindBox ref="box" />
     <ScanTag />
   </div>

@@ -7,6 +7,7 @@ import { amount } from '../households'
 import { useAct } from './act'
 import { gradesFrom } from './grades'
 import GradeRows, { type GradeEntries } from './GradeRows.vue'
+import { say } from './say'
 
 const props = defineProps<{ lot: LotRow }>()
 const emit = defineEmits<{ done: [] }>()
@@ -21,16 +22,23 @@ async function keep() {
 
 <template>
   <form class="card stack" @submit.prevent="keep">
-    <h2>Sort by size</h2>
+    <h2>{{ say('sortBySize') }}</h2>
     <p class="soft">
-      {{ crop.grading }} Each size you weigh becomes a lot of its own; the rest of
-      {{ amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }} stays {{ lot.code }}.
+      {{
+        say('eachSizeYouWeighBecomes', {
+          grading: crop.grading,
+          amount: amount(lot.pieces, lot.weightG, crop.piece, lot.guessed),
+          code: lot.code,
+        })
+      }}
     </p>
     <GradeRows v-model="entries" :many="crop.piece.many" />
     <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
     <div class="row">
-      <ElButton type="primary" native-type="submit" :disabled="!grades?.length || busy">Make the lots</ElButton>
-      <RouterLink class="el-button" :to="`/lots/${lot.code}/sort`">Pour it out and sort it</RouterLink>
+      <ElButton type="primary" native-type="submit" :disabled="!grades?.length || busy">{{
+        say('makeTheLots')
+      }}</ElButton>
+      <RouterLink class="el-button" :to="`/lots/${lot.code}/sort`">{{ say('pourItOutAndSort') }}</RouterLink>
     </div>
   </form>
 </template>

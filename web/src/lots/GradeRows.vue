@@ -13,11 +13,17 @@ export type GradeEntries = Partial<Record<Grade['grade'], GradeEntry>>
 import { gradeNames } from '@vadose/core/lots'
 import { ElInput } from 'element-plus'
 import { largeUnit } from '../households'
+import { say } from './say'
 
 /** Sizes to be taken out of a lot, each weighed and, where they are counted, counted. */
 const props = defineProps<{ many: string; only?: Grade['grade'][] }>()
 const entries = defineModel<GradeEntries>({ required: true })
-const labels = { large: 'Large', middling: 'Middling', small: 'Small', seconds: 'Seconds: marked, for the kitchen' }
+const labels = {
+  large: say('large'),
+  middling: say('middling'),
+  small: say('small'),
+  seconds: say('secondsMarkedForTheKitchen'),
+}
 const change = (grade: Grade['grade'], part: Partial<GradeEntry>) => {
   entries.value = { ...entries.value, [grade]: { weight: '', pieces: '', ...entries.value[grade], ...part } }
 }
@@ -41,8 +47,8 @@ const shown = () => gradeNames.filter((g) => props.only?.includes(g) ?? true)
         :model-value="entries[g]?.pieces ?? ''"
         class="number"
         inputmode="numeric"
-        placeholder="count"
-        :aria-label="`${labels[g]}, number of ${many}`"
+        :placeholder="say('count2')"
+        :aria-label="say('numberOf2', { labels: labels[g], many })"
         @update:model-value="change(g, { pieces: $event })"
       />
     </div>

@@ -7,6 +7,7 @@ import { Choices } from '../kit'
 import { placeOptions } from '../places'
 import { useView } from '../view'
 import { useAct } from './act'
+import { say } from './say'
 
 /** Taken down too early: it goes back on the line, and its clock goes on where it was. */
 const props = defineProps<{ lot: LotRow }>()
@@ -24,13 +25,13 @@ async function hang() {
 
 <template>
   <section class="card stack">
-    <h2>Hang {{ lot.code }} again in</h2>
-    <Choices v-model="place" label="Where it hangs" :options="options" />
-    <p class="soft">The drying it has had counts; its window is worked out anew.</p>
+    <h2>{{ say('hangAgainIn', { code: lot.code }) }}</h2>
+    <Choices v-model="place" :label="say('whereItHangs')" :options="options" />
+    <p class="soft">{{ say('theDryingItHasHad') }}</p>
     <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
     <div class="row">
-      <ElButton type="primary" :disabled="!place || busy" @click="hang">Hang it again</ElButton>
-      <ElButton @click="emit('done')">Leave it</ElButton>
+      <ElButton type="primary" :disabled="!place || busy" @click="hang">{{ say('hangItAgain') }}</ElButton>
+      <ElButton @click="emit('done')">{{ say('leaveIt') }}</ElButton>
     </div>
   </section>
 </template>

@@ -3,6 +3,7 @@ import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { bareLarge, gramsFrom, largeUnit, weight } from '../households'
 import { Choices } from '../kit'
+import { say } from './say'
 
 /** Pieces or a weight of a lot, whichever is at hand: counted by steps or typed, weighed as the scale says. */
 export interface HowMuchOf {
@@ -55,29 +56,29 @@ const about = computed(() => {
   if (!props.of.pieces || !taking.value) return ''
   const mean = props.of.weightG / props.of.pieces
   const { pieces, weightG } = taking.value
-  if (pieces) return `about ${weight(pieces * mean)}`
+  if (pieces) return say('about', { weight: weight(pieces * mean) })
   const n = Math.round((weightG ?? 0) / mean)
-  return `about ${n} ${n === 1 ? props.piece.one : props.piece.many}`
+  return say('about2', { n, n2: n === 1 ? props.piece.one : props.piece.many })
 })
 defineExpose({ focus: () => field.value?.focus() })
 </script>
 
 <template>
   <div class="much" role="group" :aria-label="label">
-    <button v-if="by === 'pieces'" type="button" class="step" aria-label="one fewer" @click="step(-1)">−</button>
+    <button v-if="by === 'pieces'" type="button" class="step" :aria-label="say('oneFewer')" @click="step(-1)">−</button>
     <ElInput
       ref="field"
       v-model="text"
       class="figure-field"
       :inputmode="by === 'pieces' ? 'numeric' : 'decimal'"
-      :aria-label="by === 'pieces' ? piece.many : `Weight in ${largeUnit()}`"
-      :placeholder="by === 'weight' ? 'weight' : ''"
+      :aria-label="by === 'pieces' ? piece.many : say('weightIn', { largeUnit: largeUnit() })"
+      :placeholder="by === 'weight' ? say('weight') : ''"
     />
-    <button v-if="by === 'pieces'" type="button" class="step" aria-label="one more" @click="step(1)">+</button>
+    <button v-if="by === 'pieces'" type="button" class="step" :aria-label="say('oneMore')" @click="step(1)">+</button>
     <Choices
       v-if="counted"
       :model-value="by"
-      label="Counted or weighed"
+      :label="say('countedOrWeighed')"
       :options="[
         { id: 'pieces', label: piece.many },
         { id: 'weight', label: largeUnit() },
@@ -85,7 +86,7 @@ defineExpose({ focus: () => field.value?.focus() })
       @update:model-value="$event && turn($event)"
     />
     <span v-else class="soft">{{ largeUnit() }}</span>
-    <ElButton @click="all">all</ElButton>
+    <ElButton @click="all">{{ say('all') }}</ElButton>
     <span class="soft about">{{ about }}</span>
   </div>
 </template>

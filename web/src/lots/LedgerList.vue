@@ -4,6 +4,7 @@ import { computed, defineAsyncComponent, ref } from 'vue'
 import { ElButton } from 'element-plus'
 import { inUnits, weight, yearDate } from '../households'
 import { useLastAct } from './last-act'
+import { say } from './say'
 
 /** its calendar is not part of the first page */
 const EntryRight = defineAsyncComponent(() => import('./EntryRight.vue'))
@@ -24,14 +25,14 @@ const rightable = (e: LotEventView) => !['undone', 'restated', 'relabelled', 'ta
 
 <template>
   <details class="card table">
-    <summary>Everything it ever did ({{ events.length }})</summary>
+    <summary>{{ say('everythingItEverDid', { events: events.length }) }}</summary>
     <table>
       <thead>
         <tr>
-          <th>Day</th>
-          <th>What</th>
-          <th>Weight</th>
-          <th>Pieces</th>
+          <th>{{ say('day') }}</th>
+          <th>{{ say('what') }}</th>
+          <th>{{ say('weight2') }}</th>
+          <th>{{ say('pieces') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -39,16 +40,19 @@ const rightable = (e: LotEventView) => !['undone', 'restated', 'relabelled', 'ta
           <tr>
             <td>{{ yearDate(e.on) }}</td>
             <td :class="{ struck: e.struck }">
-              {{ e.kind === 'noted' ? e.says : inUnits(e.says) }}<template v-if="e.struck"> (struck out)</template>
+              {{ e.kind === 'noted' ? e.says : inUnits(e.says)
+              }}<template v-if="e.struck"> {{ say('struckOut') }}</template>
               <template v-else>
                 <RouterLink v-if="e.other" class="code" :to="`/lots/${e.other}`">{{ e.other }}</RouterLink>
-                <ElButton v-if="e.undoable" size="small" :disabled="last.busy" @click="undo(e)">Undo</ElButton>
+                <ElButton v-if="e.undoable" size="small" :disabled="last.busy" @click="undo(e)">{{
+                  say('undo')
+                }}</ElButton>
                 <ElButton
                   v-if="rightable(e)"
                   size="small"
                   :aria-expanded="open === e.id"
                   @click="open = open === e.id ? undefined : e.id"
-                  >Put right</ElButton
+                  >{{ say('putRight2') }}</ElButton
                 >
               </template>
             </td>
@@ -63,8 +67,7 @@ const rightable = (e: LotEventView) => !['undone', 'restated', 'relabelled', 'ta
       </tbody>
     </table>
     <p class="soft">
-      Nothing here is ever erased. What is undone, struck out or put right is an entry of its own, and everything that
-      came after is worked out anew.
+      {{ say('nothingHereIsEverErased') }}
     </p>
   </details>
 </template>

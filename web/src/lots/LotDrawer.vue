@@ -4,6 +4,7 @@ import { readLot } from '@vadose/contract/lots'
 import { ElDrawer } from 'element-plus'
 import 'element-plus/es/components/drawer/style/css'
 import LotPanel from './LotPanel.vue'
+import { say } from './say'
 
 const props = defineProps<{ code: string | undefined }>()
 const emit = defineEmits<{ close: [] }>()
@@ -15,12 +16,12 @@ const size = window.matchMedia('(min-width: 821px)').matches ? '560px' : '100%'
   <ElDrawer
     :model-value="code !== undefined"
     :size="size"
-    :title="`Lot ${code ?? ''}`"
+    :title="say('lot', { code: code ?? '' })"
     :with-header="true"
     @close="emit('close')"
   >
     <template #header>
-      <RouterLink v-if="code" :to="`/lots/${code}`">Open {{ code }} as a page</RouterLink>
+      <RouterLink v-if="code" :to="`/lots/${code}`">{{ say('openAsAPage', { code }) }}</RouterLink>
     </template>
     <LotPanel v-if="lot && lot.code === code" :lot="lot" />
     <p v-else-if="failure" class="notice bad">{{ failure }}</p>

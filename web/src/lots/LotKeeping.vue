@@ -5,6 +5,7 @@ import { cropColour, LearntLine } from '../almanac'
 import { inUnits, longDate, shortDate, untilDate, useFrame } from '../households'
 import { useView } from '../view'
 import SurvivalChart from './SurvivalChart.vue'
+import { say } from './say'
 
 /** How long a stored lot keeps where it is, what will end it, and what other places would make of it. */
 const props = defineProps<{ lot: LotView; keeping: KeepingView; wide: boolean }>()
@@ -18,15 +19,18 @@ const colour = computed(() => cropColour(props.lot.crop))
   <div :class="{ columns: wide, stack: !wide }">
     <div class="stack">
       <section class="card">
-        <h2>How much of it is still sound</h2>
+        <h2>{{ say('howMuchOfItIs') }}</h2>
         <SurvivalChart :narrow="!wide" :keeping="keeping" :today="frame.today" :checks="lot.checks" :colour="colour" />
       </section>
       <section v-if="elsewhere?.length" class="card">
-        <h2>Elsewhere in the house</h2>
+        <h2>{{ say('elsewhereInTheHouse') }}</h2>
         <ul class="bare">
           <li v-for="p in elsewhere" :key="p.placeId">
-            {{ p.place }}: <strong>{{ p.beyond ? 'over a year' : `to ${longDate(p.nineInTenUntil)}` }}</strong>
-            <span class="soft"> · {{ p.endedBy }} ends it</span>
+            {{ p.place }}:
+            <strong>{{
+              p.beyond ? say('overAYear') : say('to', { nineInTenUntil: longDate(p.nineInTenUntil) })
+            }}</strong>
+            <span class="soft"> {{ say('endsIt', { endedBy: p.endedBy }) }}</span>
           </li>
         </ul>
       </section>
@@ -34,33 +38,43 @@ const colour = computed(() => cropColour(props.lot.crop))
     <div class="stack">
       <section class="card">
         <template v-if="keeping.overdueSince">
-          <p class="bad">Its time was over on</p>
+          <p class="bad">{{ say('itsTimeWasOverOn') }}</p>
           <p class="figure">{{ untilDate(keeping.overdueSince, false) }}</p>
-          <p>Nobody has looked since. Look over it, use what is good, or write it off: what became of it?</p>
+          <p>{{ say('nobodyHasLookedSinceLook') }}</p>
         </template>
         <template v-else>
-          <p class="soft">9 in 10 still sound until</p>
+          <p class="soft">{{ say('inStillSoundUntil') }}</p>
           <p class="figure">{{ untilDate(keeping.nineInTenUntil.p50, keeping.beyond) }}</p>
         </template>
         <p class="soft">
-          between {{ shortDate(keeping.nineInTenUntil.p10) }} and {{ shortDate(keeping.nineInTenUntil.p90) }} · half by
-          about
-          {{ longDate(keeping.halfUntil.p50) }}
+          {{
+            say('betweenAndHalfByAbout', {
+              p10: shortDate(keeping.nineInTenUntil.p10),
+              p90: shortDate(keeping.nineInTenUntil.p90),
+              p50: longDate(keeping.halfUntil.p50),
+            })
+          }}
         </p>
         <LearntLine v-if="keeping.learnt" :learnt="keeping.learnt" :crop="lot.crop" />
         <p v-if="moved?.moved" :class="moved.moved.days < 0 ? 'bad' : 'good'">
-          {{ moved.moved.days < 0 ? '▲ ' : '' }}{{ Math.abs(moved.moved.days) }} days
-          {{ moved.moved.days < 0 ? 'sooner' : 'later' }} than was said a week ago: {{ moved.moved.says }}.
+          {{
+            say('daysSoonerThanWasSaid', {
+              days: moved.moved.days < 0 ? '▲ ' : '',
+              days2: Math.abs(moved.moved.days),
+              days3: moved.moved.days < 0 ? 'yes' : 'no',
+              says: moved.moved.says,
+            })
+          }}
         </p>
         <p class="soft">
-          Look over {{ keeping.lookAt }} of them by {{ longDate(keeping.nextCheckOn) }}.
-          <template v-if="keeping.weightLossPctPerMonth >= 0.05"
-            >It loses about {{ keeping.weightLossPctPerMonth.toFixed(1) }} % of its weight a month.</template
-          >
+          {{ say('lookOverOfThemBy', { lookAt: keeping.lookAt, nextCheckOn: longDate(keeping.nextCheckOn) }) }}
+          <template v-if="keeping.weightLossPctPerMonth >= 0.05">{{
+            say('itLosesAboutOfIts', { weightLossPctPerMonth: keeping.weightLossPctPerMonth.toFixed(1) })
+          }}</template>
         </p>
       </section>
       <section class="card">
-        <h2>What will end it</h2>
+        <h2>{{ say('whatWillEndIt') }}</h2>
         <div v-for="e in keeping.endedBy" :key="e.end" class="end">
           <p class="row between">
             <strong>{{ e.end }}</strong><span>{{ Math.round(e.share * 100) }} in 100</span>

@@ -24,6 +24,7 @@ import LotTime from './LotTime.vue'
 import MoveForm from './MoveForm.vue'
 import { opensOne } from './one-of'
 import WeighField from './WeighField.vue'
+import { say } from './say'
 
 const props = defineProps<{ lot: LotView; wide?: boolean }>()
 const frame = useFrame()
@@ -75,8 +76,8 @@ async function keepNote() {
 /** What is told of it that nobody has measured. */
 const guessSays = computed(() => {
   const { weight: heavy, pieces } = props.lot.guessed
-  const what = heavy && pieces ? 'Its weight and count are' : heavy ? 'Its weight is' : 'Its count is'
-  return `${what} a guess, until somebody ${heavy ? 'puts it on the scale' : 'counts them'}.`
+  const what = heavy && pieces ? say('itsWeightAndCountAre') : heavy ? say('itsWeightIs') : say('itsCountIs')
+  return say('aGuessUntilSomebodyPuts', { what, heavy: heavy ? 'yes' : 'no' })
 })
 const gone = computed(() => props.lot.stage === 'gone')
 defineExpose({ toggle })
@@ -89,67 +90,78 @@ defineExpose({ toggle })
         {{ lotName({ ...lot, heap: 'sound' }) }} <span class="code">{{ lot.code }}</span>
       </h1>
       <p class="soft">
-        {{ gone ? 'nothing left' : amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }}
+        {{ gone ? say('nothingLeft') : amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }}
         <template v-if="lot.place && !gone"> · {{ lot.place.toLowerCase() }}</template>
-        <template v-if="lot.size"> · {{ lot.size }} each</template>
+        <template v-if="lot.size"> {{ say('each', { size: lot.size }) }}</template>
         <template v-if="lot.heap !== 'sound'"> · {{ heapLabel(crop, lot.heap).toLowerCase() }}</template>
         <template v-if="lot.variety"> · {{ lot.variety }}</template>
         <template v-if="lot.bed"> · {{ lot.bed.toLowerCase() }}</template>
       </p>
       <div class="acts no-print" :class="{ all: more || gone }">
         <template v-if="!gone">
-          <ElButton v-if="curing" type="primary" @click="toggle('weigh')">Weigh</ElButton>
-          <ElButton v-if="usable" :type="curing ? '' : 'primary'" @click="toggle('use')">Use <kbd>u</kbd></ElButton>
-          <RouterLink v-if="lot.stage === 'stored'" class="el-button" :to="`/lots/${lot.code}/check`"
-            >Look over&nbsp;<kbd>c</kbd></RouterLink
+          <ElButton v-if="curing" type="primary" @click="toggle('weigh')">{{ say('weigh') }}</ElButton>
+          <ElButton v-if="usable" :type="curing ? '' : 'primary'" @click="toggle('use')"
+            >{{ say('use') }} <kbd>u</kbd></ElButton
           >
-          <RouterLink v-if="curing" class="el-button" :to="`/lots/${lot.code}/finish`">Take down</RouterLink>
-          <ElButton v-if="opensOne(lot)" :disabled="busy" @click="openOne">Open one</ElButton>
+          <RouterLink v-if="lot.stage === 'stored'" class="el-button" :to="`/lots/${lot.code}/check`"
+            >{{ say('lookOver') }}<kbd>c</kbd></RouterLink
+          >
+          <RouterLink v-if="curing" class="el-button" :to="`/lots/${lot.code}/finish`">{{
+            say('takeDown')
+          }}</RouterLink>
+          <ElButton v-if="opensOne(lot)" :disabled="busy" @click="openOne">{{ say('openOne') }}</ElButton>
           <RouterLink
             v-if="usable && !curing"
             class="el-button rare"
             :to="{ path: '/kitchen', query: { lots: lot.code } }"
-            >To the kitchen</RouterLink
+            >{{ say('toTheKitchen') }}</RouterLink
           >
-          <ElButton v-if="cleans" class="rare" @click="toggle('clean')">Thresh, clean</ElButton>
-          <RouterLink v-if="freezes" class="el-button rare" :to="`/lots/${lot.code}/freeze`">Freeze it</RouterLink>
-          <RouterLink v-if="dries" class="el-button rare" :to="`/lots/${lot.code}/dry`">Dry it</RouterLink>
-          <RouterLink v-if="lot.dryer || lot.jar" class="el-button el-button--primary" to="/line"
-            >On the line</RouterLink
+          <ElButton v-if="cleans" class="rare" @click="toggle('clean')">{{ say('threshClean') }}</ElButton>
+          <RouterLink v-if="freezes" class="el-button rare" :to="`/lots/${lot.code}/freeze`">{{
+            say('freezeIt')
+          }}</RouterLink>
+          <RouterLink v-if="dries" class="el-button rare" :to="`/lots/${lot.code}/dry`">{{ say('dryIt') }}</RouterLink>
+          <RouterLink v-if="lot.dryer || lot.jar" class="el-button el-button--primary" to="/line">{{
+            say('onTheLine')
+          }}</RouterLink>
+          <RouterLink v-if="usable" class="el-button" :to="`/lots/${lot.code}/sort`"
+            >{{ say('sort') }}<kbd>s</kbd></RouterLink
           >
-          <RouterLink v-if="usable" class="el-button" :to="`/lots/${lot.code}/sort`">Sort&nbsp;<kbd>s</kbd></RouterLink>
-          <ElButton v-if="lot.stage === 'stored' && lot.form === 'fresh'" class="rare" @click="toggle('grade')"
-            >By size</ElButton
-          >
-          <ElButton v-if="lot.hangsAgain" class="rare" @click="toggle('hang')">Hang again</ElButton>
-          <ElButton @click="toggle('move')">Move <kbd>m</kbd></ElButton>
-          <ElButton @click="toggle('lose')">Gone bad</ElButton>
+          <ElButton v-if="lot.stage === 'stored' && lot.form === 'fresh'" class="rare" @click="toggle('grade')">{{
+            say('bySize')
+          }}</ElButton>
+          <ElButton v-if="lot.hangsAgain" class="rare" @click="toggle('hang')">{{ say('hangAgain') }}</ElButton>
+          <ElButton @click="toggle('move')">{{ say('move') }} <kbd>m</kbd></ElButton>
+          <ElButton @click="toggle('lose')">{{ say('goneBad') }}</ElButton>
           <PhotoButton class="rare" :code="lot.code" :pictured="lot.pictured" @kept="taken++" />
-          <RouterLink class="el-button rare" :to="`/lots/${lot.code}/tag`">Tag</RouterLink>
+          <RouterLink class="el-button rare" :to="`/lots/${lot.code}/tag`">{{ say('tag') }}</RouterLink>
         </template>
-        <ElButton class="rare" @click="toggle('note')">Note</ElButton>
-        <ElButton class="rare" @click="toggle('correct')">Correct</ElButton>
-        <RouterLink class="el-button rare" :to="`/lots/${lot.code}/right`">Put right</RouterLink>
+        <ElButton class="rare" @click="toggle('note')">{{ say('note') }}</ElButton>
+        <ElButton class="rare" @click="toggle('correct')">{{ say('correct') }}</ElButton>
+        <RouterLink class="el-button rare" :to="`/lots/${lot.code}/right`">{{ say('putRight2') }}</RouterLink>
         <ElButton v-if="!gone" class="more" :aria-expanded="more" @click="more = !more">{{
-          more ? 'Fewer' : 'More'
+          more ? say('fewer') : say('more')
         }}</ElButton>
       </div>
     </header>
 
     <p v-if="lot.note && !gone" class="notice slip">{{ lot.note }}</p>
     <p v-if="lot.aside" class="notice">
-      Set aside, {{ asideWords[lot.aside.why] }}: by <strong>{{ longDate(lot.aside.until) }}</strong>.
+      {{ say('setAsideBy', { asideWords: asideWords[lot.aside.why] }) }}
+      <strong>{{ longDate(lot.aside.until) }}</strong>.
     </p>
     <p v-if="!gone && (lot.guessed.weight || lot.guessed.pieces)" class="notice guess">
       {{ guessSays }}
-      <ElButton size="small" @click="toggle('correct')">{{ lot.guessed.weight ? 'Weigh it' : 'Count them' }}</ElButton>
+      <ElButton size="small" @click="toggle('correct')">{{
+        lot.guessed.weight ? say('weighIt') : say('countThem')
+      }}</ElButton>
     </p>
     <p v-if="lot.tagSince" class="notice">
-      Its tag was put right on {{ longDate(lot.tagSince) }}:
-      <RouterLink :to="`/lots/${lot.code}/tag`">print it again</RouterLink>.
+      {{ say('itsTagWasPutRight', { tagSince: longDate(lot.tagSince) }) }}
+      <RouterLink :to="`/lots/${lot.code}/tag`">{{ say('printItAgain') }}</RouterLink>.
     </p>
     <p v-if="lot.trouble" class="notice bad" role="alert">
-      This lot cannot be worked out: {{ lot.trouble }} Correct its figures, or write it off.
+      {{ say('thisLotCannotBeWorked', { trouble: lot.trouble }) }}
     </p>
     <TakeForm v-if="open === 'use'" :lot="lot" kind="use" @done="open = undefined" />
     <TakeForm v-if="open === 'lose'" :lot="lot" kind="lose" @done="open = undefined" />
@@ -170,9 +182,15 @@ defineExpose({ toggle })
       <CleanForm :code="lot.code" :weight-g="lot.weightG" :steps="cleans" @done="open = undefined" />
     </section>
     <form v-if="open === 'note'" class="card row" @submit.prevent="keepNote">
-      <input v-model="note" class="note" aria-label="Note" placeholder="What should be remembered" maxlength="500" />
-      <DayField v-model="mindOn" class="mind" clearable label="Remind me on" placeholder="remind me on" />
-      <ElButton type="primary" native-type="submit" :disabled="!note.trim()">Keep</ElButton>
+      <input
+        v-model="note"
+        class="note"
+        :aria-label="say('note')"
+        :placeholder="say('whatShouldBeRemembered')"
+        maxlength="500"
+      />
+      <DayField v-model="mindOn" class="mind" clearable :label="say('remindMeOn')" :placeholder="say('remindMeOn2')" />
+      <ElButton type="primary" native-type="submit" :disabled="!note.trim()">{{ say('keep') }}</ElButton>
       <p v-if="refusal" class="bad">{{ refusal.message }}</p>
     </form>
 
@@ -180,35 +198,47 @@ defineExpose({ toggle })
 
     <LotKeeping v-if="keeping" :lot="lot" :keeping="keeping" :wide="wide ?? false" />
     <section v-else-if="curing" class="card">
-      <h2>On the line</h2>
-      <p class="figure">{{ curing.readyNow >= 0.9 ? 'Ready' : dateRange(curing.ready.p10, curing.ready.p90) }}</p>
+      <h2>{{ say('onTheLine') }}</h2>
+      <p class="figure">{{ curing.readyNow >= 0.9 ? say('ready') : dateRange(curing.ready.p10, curing.ready.p90) }}</p>
       <p class="soft">
-        {{ Math.round(curing.progress * 100) }} in 100 of its drying done{{
-          curing.lastWeighedG ? ` · last weighed ${weight(curing.lastWeighedG)}` : ''
+        {{
+          say('inOfItsDryingDone', {
+            progress: Math.round(curing.progress * 100),
+            lastWeighedG: curing.lastWeighedG ? say('lastWeighed', { lastWeighedG: weight(curing.lastWeighedG) }) : '',
+          })
         }}
       </p>
       <ul>
         <li v-for="reason in curing.reasons" :key="reason">{{ inUnits(reason) }}</li>
       </ul>
-      <RouterLink :to="`/line?lot=${lot.code}`">See it on the drying line</RouterLink>
+      <RouterLink :to="`/line?lot=${lot.code}`">{{ say('seeItOnTheDrying') }}</RouterLink>
     </section>
 
     <section v-if="lot.dryer" class="card">
-      <h2>In the dryer</h2>
+      <h2>{{ say('inTheDryer') }}</h2>
       <p class="figure">
-        done {{ momentOf(lot.dryer.doneAt.p10, zone, frame.today) }} –
-        {{ momentOf(lot.dryer.doneAt.p90, zone, frame.today) }}
+        {{
+          say('done', {
+            momentOf: momentOf(lot.dryer.doneAt.p10, zone, frame.today),
+            momentOf2: momentOf(lot.dryer.doneAt.p90, zone, frame.today),
+          })
+        }}
       </p>
       <p class="soft">
-        at {{ weight(lot.dryer.targetG) }}; about {{ Math.round(lot.dryer.moisturePct) }} % water left.
-        <RouterLink to="/line">Weigh it, change the trays, take it out</RouterLink>
+        {{
+          say('atAboutWaterLeft', {
+            targetG: weight(lot.dryer.targetG),
+            moisturePct: Math.round(lot.dryer.moisturePct),
+          })
+        }}
+        <RouterLink to="/line">{{ say('weighItChangeTheTrays') }}</RouterLink>
       </p>
     </section>
     <section v-if="lot.jar" class="card">
-      <h2>In the jar, before it is put by</h2>
-      <p class="figure">day {{ Math.min(lot.jar.day, lot.jar.of) }} of {{ lot.jar.of }}</p>
+      <h2>{{ say('inTheJarBeforeIt') }}</h2>
+      <p class="figure">{{ say('dayOf', { day: Math.min(lot.jar.day, lot.jar.of), of: lot.jar.of }) }}</p>
       <p class="soft">
-        {{ lot.jar.says ?? 'Not looked at yet.' }} <RouterLink to="/line">Shake it and look</RouterLink>
+        {{ lot.jar.says ?? say('notLookedAtYet') }} <RouterLink to="/line">{{ say('shakeItAndLook') }}</RouterLink>
       </p>
     </section>
     <section v-if="lot.pictured" class="card">
@@ -222,11 +252,11 @@ defineExpose({ toggle })
     <MadeOf v-if="lot.made" :code="lot.code" />
     <LedgerList :events="lot.events" :lot="lot" />
     <section class="card cautions">
-      <h2>Careful</h2>
+      <h2>{{ say('careful') }}</h2>
       <ul class="bare">
         <li v-for="c in crop.cautions" :key="c.id">{{ inUnits(c.text) }}</li>
       </ul>
-      <p class="soft">Advice, not authority: your local food-safety authority's word comes first.</p>
+      <p class="soft">{{ say('adviceNotAuthorityYourLocal') }}</p>
     </section>
   </div>
 </template>

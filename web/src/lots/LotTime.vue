@@ -3,6 +3,7 @@ import type { LotView } from '@vadose/contract/lots'
 import { computed } from 'vue'
 import { cropColour, lotCrop } from '../almanac'
 import { amount, inUnits, shortDate, useFrame } from '../households'
+import { say } from './say'
 
 /** A lot's way from bed to plate: what changed it, on one line of time. */
 const props = defineProps<{ lot: LotView; wide: boolean }>()
@@ -16,7 +17,7 @@ const line = computed(() =>
 </script>
 
 <template>
-  <ol class="card time" :class="{ wide }" aria-label="From bed to plate">
+  <ol class="card time" :class="{ wide }" :aria-label="say('fromBedToPlate')">
     <li v-for="e in line" :key="e.id" :class="e.kind">
       <span class="soft">{{ shortDate(e.on) }}</span>
       <i aria-hidden="true"></i>
@@ -25,7 +26,9 @@ const line = computed(() =>
     <li class="today">
       <span class="soft">{{ shortDate(frame.today) }}</span>
       <i aria-hidden="true"></i>
-      <strong>today: {{ gone ? 'nothing left' : amount(lot.pieces, lot.weightG, piece, lot.guessed) }}</strong>
+      <strong>{{
+        say('today', { gone: gone ? say('nothingLeft') : amount(lot.pieces, lot.weightG, piece, lot.guessed) })
+      }}</strong>
     </li>
   </ol>
 </template>

@@ -3,6 +3,7 @@ import { readMadeOf } from '@vadose/contract/kitchen'
 import { cropColour, lotName } from '../almanac'
 import { longDate, weight } from '../households'
 import { useView } from '../view'
+import { say } from './say'
 
 /** What went into it, back to the beds: asked by its label, years later. */
 const props = defineProps<{ code: string }>()
@@ -11,7 +12,7 @@ const { answer } = useView(readMadeOf, () => ({ params: { code: props.code } }))
 
 <template>
   <section v-if="answer && answer.parts.length > 0" class="card">
-    <h2>What it is made of</h2>
+    <h2>{{ say('whatItIsMadeOf') }}</h2>
     <ul class="bare rows">
       <li
         v-for="(part, i) in answer.parts"
@@ -31,7 +32,7 @@ const { answer } = useView(readMadeOf, () => ({ params: { code: props.code } }))
           {{ weight(part.weightG) }}<template v-if="part.variety"> · {{ part.variety }}</template
           ><template v-if="part.bed"> · {{ part.bed }}</template
           ><template v-if="part.broughtOn"> · {{ longDate(part.broughtOn) }}</template
-          ><template v-if="!part.code"> · no lot of ours</template>
+          ><template v-if="!part.code"> {{ say('noLotOfOurs') }}</template>
         </span>
       </li>
     </ul>

@@ -11,6 +11,7 @@ import { lotCrop } from '../almanac'
 import { useAct } from './act'
 import HowMuch, { type HowMuchOf } from './HowMuch.vue'
 import MoveSays from './MoveSays.vue'
+import { say } from './say'
 
 const props = defineProps<{
   code: string
@@ -42,32 +43,32 @@ async function move() {
 
 <template>
   <section class="card move">
-    <h2>Move {{ code }} to</h2>
-    <Choices v-model="chosen" label="Places" :options="placeOptions(others)" />
+    <h2>{{ say('moveTo', { code }) }}</h2>
+    <Choices v-model="chosen" :label="say('places')" :options="placeOptions(others)" />
     <Choices
       v-if="of"
       v-model="howMuch"
-      label="How much of it"
+      :label="say('howMuchOfIt')"
       :options="[
-        { id: 'all', label: 'All of it' },
+        { id: 'all', label: say('allOfIt') },
         { id: 'part', label: 'A part' },
       ]"
     />
-    <HowMuch v-if="of && howMuch === 'part'" v-model="part" :of="of" :piece="piece" label="How much is moved" />
+    <HowMuch v-if="of && howMuch === 'part'" v-model="part" :of="of" :piece="piece" :label="say('howMuchIsMoved')" />
     <p v-if="freezes" class="notice">
-      {{ lotCrop(of!).name }} is prepared and bagged before it goes in there:
-      <RouterLink :to="`/lots/${code}/freeze`">freeze it</RouterLink>.
+      {{ say('isPreparedAndBaggedBefore', { name: lotCrop(of!).name }) }}
+      <RouterLink :to="`/lots/${code}/freeze`">{{ say('freezeIt2') }}</RouterLink>.
     </p>
     <p v-if="thaws" class="notice bad">
-      Out of the freezer it thaws: what is thawed is eaten within a day or two, and not frozen again.
+      {{ say('outOfTheFreezerIt') }}
     </p>
     <MoveSays v-if="preview && !freezes" :preview="preview" />
     <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
     <div class="row">
-      <ElButton type="primary" :disabled="!preview || busy || (howMuch === 'part' && !part)" @click="move"
-        >Move it</ElButton
-      >
-      <ElButton @click="emit('done')">Leave it</ElButton>
+      <ElButton type="primary" :disabled="!preview || busy || (howMuch === 'part' && !part)" @click="move">{{
+        say('moveIt')
+      }}</ElButton>
+      <ElButton @click="emit('done')">{{ say('leaveIt') }}</ElButton>
     </div>
   </section>
 </template>

@@ -4,6 +4,7 @@ import { FileButton } from '../kit'
 import { addPhoto } from '@vadose/contract/photos'
 import { ApiError } from '../call'
 import { write } from '../view'
+import { say } from './say'
 
 /** Takes a picture of a lot: made small here, so that what the camera wrote into the file never leaves the phone. */
 const props = defineProps<{ code: string; pictured?: boolean }>()
@@ -22,7 +23,7 @@ async function take(file: File) {
     kept.value = true
     emit('kept')
   } catch (error) {
-    failure.value = error instanceof ApiError ? error.message : 'That file is no picture this browser can read.'
+    failure.value = error instanceof ApiError ? error.message : say('thatFileIsNoPicture')
   } finally {
     busy.value = false
   }
@@ -36,14 +37,14 @@ async function small(file: File): Promise<Blob> {
   canvas.height = Math.max(1, Math.round(picture.height * scale))
   canvas.getContext('2d')!.drawImage(picture, 0, 0, canvas.width, canvas.height)
   return new Promise((resolve, reject) =>
-    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('no picture'))), 'image/jpeg', 0.8),
+    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error(say('noPicture')))), 'image/jpeg', 0.8),
   )
 }
 </script>
 
 <template>
-  <FileButton :label="`Picture of ${code}`" accept="image/*" camera :busy="busy" @file="take">{{
-    kept ? 'Picture kept' : pictured ? 'New picture' : 'Picture'
+  <FileButton :label="say('pictureOf', { code })" accept="image/*" camera :busy="busy" @file="take">{{
+    kept ? say('pictureKept') : pictured ? say('newPicture') : say('picture')
   }}</FileButton>
   <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
 </template>

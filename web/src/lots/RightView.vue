@@ -9,6 +9,7 @@ import { dateRange, longDate, shortDate, useFrame } from '../households'
 import { Choices, DayField, Pick } from '../kit'
 import { useView } from '../view'
 import { usePutRight } from './put-right'
+import { say } from './say'
 
 /** A lot's own tag, struck through and written over, with what that changes before anything is done. */
 const route = useRoute()
@@ -65,9 +66,9 @@ const { answer: preview, failure: previewFailure } = useView(previewLabel, () =>
 type Dates = NonNullable<NonNullable<typeof preview.value>['now']>
 const says = (d: Dates | null) =>
   d === null
-    ? 'no dates'
+    ? say('noDates')
     : d.says === 'use within'
-      ? `use by ${d.to ? longDate(d.to) : '–'}`
+      ? say('useBy', { to: d.to ? longDate(d.to) : '–' })
       : `${d.says === 'ready' ? 'ready' : '9 in 10 to'} ${dateRange(d.from, d.to)}`
 const { relabel, strikeHarvest, refusal, busy } = usePutRight()
 async function putRight() {
@@ -86,104 +87,117 @@ async function strike() {
   <p v-if="failure" class="notice bad">{{ failure }}</p>
   <form v-if="lot && label.crop" class="stack right" @submit.prevent="any && putRight()">
     <header class="head">
-      <h1>Put right {{ code }}</h1>
-      <p class="soft">write over what is wrong; nothing is done until you say so</p>
+      <h1>{{ say('putRight3', { code }) }}</h1>
+      <p class="soft">{{ say('writeOverWhatIsWrong') }}</p>
       <Choices
         v-if="others > 0"
         v-model="whole"
-        label="How far it goes"
+        :label="say('howFarItGoes')"
         :options="[
-          { id: 'whole', label: `Whole harvest, ${lot.harvest.length} lots` },
-          { id: 'this', label: 'This lot only' },
+          { id: 'whole', label: say('wholeHarvestLots', { harvest: lot.harvest.length }) },
+          { id: 'this', label: say('thisLotOnly') },
         ]"
       />
     </header>
     <div class="columns">
-      <section class="tag" aria-label="Its tag">
+      <section class="tag" :aria-label="say('itsTag')">
         <h2>{{ code }}</h2>
         <dl>
-          <dt>Crop</dt>
+          <dt>{{ say('crop') }}</dt>
           <dd>
             <s v-if="changes.crop">{{ cropOf(lot.crop).name }}</s>
-            <Pick v-model="label.crop" label="Crop" :options="crops" find />
+            <Pick v-model="label.crop" :label="say('crop')" :options="crops" find />
           </dd>
-          <dt>Variety</dt>
+          <dt>{{ say('variety') }}</dt>
           <dd>
             <s v-if="changes.variety !== undefined && lot.variety">{{ lot.variety }}</s>
-            <ElInput v-model="label.variety" maxlength="60" aria-label="Variety" />
+            <ElInput v-model="label.variety" maxlength="60" :aria-label="say('variety')" />
           </dd>
-          <dt>Bed</dt>
+          <dt>{{ say('bed') }}</dt>
           <dd>
             <s v-if="changes.bed !== undefined && lot.bed">{{ lot.bed }}</s>
-            <ElInput v-model="label.bed" maxlength="60" aria-label="Bed" />
+            <ElInput v-model="label.bed" maxlength="60" :aria-label="say('bed')" />
           </dd>
-          <dt>Brought in</dt>
+          <dt>{{ say('broughtIn') }}</dt>
           <dd>
             <s v-if="changes.broughtOn">{{ shortDate(lot.broughtOn) }}</s>
-            <DayField v-model="label.broughtOn" label="Brought in on" :until="frame.today" />
+            <DayField v-model="label.broughtOn" :label="say('broughtInOn')" :until="frame.today" />
           </dd>
-          <dt>Heap</dt>
+          <dt>{{ say('heap') }}</dt>
           <dd>
             <s v-if="changes.heap">{{ heapLabel(cropOf(lot.crop), lot.heap) }}</s>
-            <Pick v-model="label.heap" label="Heap" :options="heaps" />
+            <Pick v-model="label.heap" :label="say('heap')" :options="heaps" />
           </dd>
         </dl>
       </section>
       <section class="card">
-        <h2>What changes with it</h2>
-        <p v-if="!any" class="soft">Nothing yet.</p>
+        <h2>{{ say('whatChangesWithIt') }}</h2>
+        <p v-if="!any" class="soft">{{ say('nothingYet') }}</p>
         <dl v-else class="changes">
           <template v-if="preview">
-            <dt>Dates</dt>
-            <dd v-if="says(preview.now) === says(preview.then)">{{ says(preview.now) }}, as before</dd>
+            <dt>{{ say('dates') }}</dt>
+            <dd v-if="says(preview.now) === says(preview.then)">{{ say('asBefore', { says: says(preview.now) }) }}</dd>
             <dd v-else>
               <s>{{ says(preview.now) }}</s> → <strong>{{ says(preview.then) }}</strong>
             </dd>
           </template>
           <template v-if="changes.bed !== undefined">
-            <dt>Beds</dt>
+            <dt>{{ say('beds') }}</dt>
             <dd>
-              <s>{{ lot.bed ?? 'none' }}</s> → <strong>{{ label.bed || 'none' }}</strong>, and what is marked there
+              <s>{{ lot.bed ?? say('none') }}</s> → <strong>{{ label.bed || say('none') }}</strong>{{
+                say('andWhatIsMarkedThere')
+              }}
             </dd>
           </template>
           <template v-if="changes.crop || changes.broughtOn">
-            <dt>Brought in</dt>
-            <dd>counted under {{ crop.plural.toLowerCase() }}, in the week of {{ shortDate(label.broughtOn) }}</dd>
+            <dt>{{ say('broughtIn') }}</dt>
+            <dd>
+              {{
+                say('countedUnderInTheWeek', {
+                  plural: crop.plural.toLowerCase(),
+                  broughtOn: shortDate(label.broughtOn),
+                })
+              }}
+            </dd>
           </template>
-          <dt>Tag</dt>
+          <dt>{{ say('tag') }}</dt>
           <dd>
-            <strong>print again</strong>, the code stays <span class="code">{{ code }}</span>
+            <strong>{{ say('printAgain') }}</strong>{{ say('theCodeStays') }} <span class="code">{{ code }}</span>
           </dd>
         </dl>
         <p v-if="previewFailure" class="bad">{{ previewFailure }}</p>
-        <p class="soft">Weights, counts and places are put right in “Everything it ever did” on the lot’s page.</p>
+        <p class="soft">{{ say('weightsCountsAndPlacesAre') }}</p>
       </section>
     </div>
     <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
     <div class="row">
       <ElButton type="primary" native-type="submit" :disabled="!any || busy">{{
-        whole === 'whole' && others > 0 ? `Put right, with the ${others} other${others === 1 ? '' : 's'}` : 'Put right'
+        whole === 'whole' && others > 0 ? say('putRightWithTheOther', { others }) : say('putRight2')
       }}</ElButton>
-      <RouterLink class="el-button" :to="`/lots/${code}`">Leave it</RouterLink>
-      <ElButton text @click="striking = !striking">It was never brought in</ElButton>
+      <RouterLink class="el-button" :to="`/lots/${code}`">{{ say('leaveIt') }}</RouterLink>
+      <ElButton text @click="striking = !striking">{{ say('itWasNeverBroughtIn') }}</ElButton>
     </div>
     <section v-if="striking" class="card stack">
       <p>
-        Strikes out {{ others > 0 ? `all ${lot.harvest.length} lots of this harvest` : 'this lot' }}, with everything
-        that happened to {{ others > 0 ? 'them' : 'it' }}. It can be undone.
+        {{
+          say('strikesOutWithEverythingThat', {
+            others: others > 0 ? say('allLotsOfThisHarvest', { harvest: lot.harvest.length }) : say('thisLot'),
+            others2: others > 0 ? 'yes' : 'no',
+          })
+        }}
       </p>
       <div class="row">
         <ElInput
           v-model="why"
           class="why"
           maxlength="200"
-          aria-label="Why it never was"
-          placeholder="why, for the record"
+          :aria-label="say('whyItNeverWas')"
+          :placeholder="say('whyForTheRecord')"
         />
-        <ElButton :disabled="!why.trim() || busy" @click="strike">Strike it all out</ElButton>
+        <ElButton :disabled="!why.trim() || busy" @click="strike">{{ say('strikeItAllOut') }}</ElButton>
       </div>
     </section>
-    <p class="soft">The old words stay readable in the lot’s ledger, and this can be undone there for ever.</p>
+    <p class="soft">{{ say('theOldWordsStayReadable') }}</p>
   </form>
 </template>
 

@@ -5,6 +5,7 @@ import { onBeforeUnmount, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { householdHere } from '../call'
 import { tagIn } from './tag'
+import { say } from './say'
 
 /** Opens a lot by the QR on its tag: by the camera where the browser allows it, or from a picture. */
 const router = useRouter()
@@ -45,7 +46,7 @@ async function decode(
 function open(text: string): boolean {
   const tag = tagIn(text)
   if (!tag) {
-    says.value = 'That code is not on a tag of ours.'
+    says.value = say('thatCodeIsNotOn')
     return false
   }
   stop()
@@ -60,7 +61,7 @@ async function look() {
   try {
     stream = await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment' } })
   } catch {
-    says.value = 'The camera is not to be had here: allow it in the browser, take a picture, or type the code.'
+    says.value = say('theCameraIsNotTo')
     return
   }
   looking.value = true
@@ -88,22 +89,24 @@ async function fromPicture(file: File) {
     const picture = await createImageBitmap(file)
     const text = await decode(picture, picture.width, picture.height)
     if (text) open(text)
-    else says.value = 'No tag to be read in that picture: closer, flat, and in more light.'
+    else says.value = say('noTagToBeRead')
   } catch {
-    says.value = 'That file is no picture this browser can read.'
+    says.value = say('thatFileIsNoPicture')
   }
 }
 </script>
 
 <template>
   <section class="card stack">
-    <h2>By its tag</h2>
+    <h2>{{ say('byItsTag') }}</h2>
     <div class="row">
-      <ElButton v-if="camera && !looking" type="primary" @click="look">Look with the camera</ElButton>
-      <ElButton v-if="looking" @click="stop">Stop</ElButton>
-      <FileButton label="Picture of a tag" accept="image/*" camera @file="fromPicture">From a picture</FileButton>
+      <ElButton v-if="camera && !looking" type="primary" @click="look">{{ say('lookWithTheCamera') }}</ElButton>
+      <ElButton v-if="looking" @click="stop">{{ say('stop') }}</ElButton>
+      <FileButton :label="say('pictureOfATag')" accept="image/*" camera @file="fromPicture">{{
+        say('fromAPicture')
+      }}</FileButton>
     </div>
-    <video v-if="looking" ref="video" muted playsinline aria-label="What the camera sees"></video>
+    <video v-if="looking" ref="video" muted playsinline :aria-label="say('whatTheCameraSees')"></video>
     <p v-if="says" class="notice bad" role="alert">{{ says }}</p>
   </section>
 </template>

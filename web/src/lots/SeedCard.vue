@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import { longDate } from '../households'
 import { useAct } from './act'
 import { countFrom } from './grades'
+import { say } from './say'
 
 /** What is likely to come up of seed, spring by spring; a test on damp paper says better. */
 const props = defineProps<{ code: string; seed: NonNullable<LotView['seed']> }>()
@@ -21,16 +22,16 @@ async function keep() {
   if (await act(props.code, { act: 'germinate', sown: laid, came: up })) sown.value = came.value = ''
 }
 const advice = {
-  'as-usual': 'Sow as usual.',
-  thicker: 'Sow thicker: some of it will not come up.',
-  'sow-out': 'Half and more will not come up: sow it out thickly, or save fresh seed.',
+  'as-usual': say('sowAsUsual'),
+  thicker: say('sowThickerSomeOfIt'),
+  'sow-out': say('halfAndMoreWillNot'),
 } as const
 const tall = 60
 </script>
 
 <template>
   <section class="card stack">
-    <h2>For sowing</h2>
+    <h2>{{ say('forSowing') }}</h2>
     <figure
       class="springs"
       role="img"
@@ -39,27 +40,38 @@ const tall = 60
       <div v-for="s in seed.springs" :key="s.on">
         <strong>{{ s.pct }}</strong>
         <i :style="{ height: `${(s.pct / 100) * tall}px` }"></i>
-        <span class="soft">spring {{ s.on.slice(0, 4) }}</span>
+        <span class="soft">{{ say('spring', { on: s.on.slice(0, 4) }) }}</span>
       </div>
     </figure>
     <p>
       <strong>{{ advice[seed.advice] }}</strong>
-      <span class="soft">likely to come up of 100, kept dry in a closed jar where it is</span>
+      <span class="soft">{{ say('likelyToComeUpOf') }}</span>
     </p>
     <p class="soft">
       <template v-if="seed.test"
-        >Tested on {{ longDate(seed.test.on) }}: {{ seed.test.came }} of {{ seed.test.sown }} came up; reckoned from
-        there. </template
-      ><template v-else>Never tested: reckoned from fresh seed. </template>By {{ seed.species }}’s constants{{
-        seed.kin ? ', a kin’s, since its own were never published' : ''
-      }}. {{ seed.source }}
+        >{{
+          say('testedOnOfCameUp', { on: longDate(seed.test.on), came: seed.test.came, sown: seed.test.sown })
+        }} </template><template v-else>{{ say('neverTestedReckonedFromFresh') }} </template
+      >{{ say('bySConstantsAKins', { species: seed.species, kin: seed.kin ? 'yes' : 'no', source: seed.source }) }}
     </p>
     <form class="row" @submit.prevent="keep">
-      <ElInput v-model="sown" class="n" inputmode="numeric" aria-label="Seeds laid out" placeholder="laid out" />
-      <ElInput v-model="came" class="n" inputmode="numeric" aria-label="Seeds that came up" placeholder="came up" />
-      <ElButton native-type="submit" :disabled="busy || counts.sown === null || counts.came === null"
-        >Keep the test</ElButton
-      >
+      <ElInput
+        v-model="sown"
+        class="n"
+        inputmode="numeric"
+        :aria-label="say('seedsLaidOut')"
+        :placeholder="say('laidOut')"
+      />
+      <ElInput
+        v-model="came"
+        class="n"
+        inputmode="numeric"
+        :aria-label="say('seedsThatCameUp')"
+        :placeholder="say('cameUp')"
+      />
+      <ElButton native-type="submit" :disabled="busy || counts.sown === null || counts.came === null">{{
+        say('keepTheTest')
+      }}</ElButton>
     </form>
     <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
   </section>

@@ -3,6 +3,7 @@ import type { LotView } from '@vadose/contract/lots'
 import { computed } from 'vue'
 import { lotCrop } from '../almanac'
 import { amount, longDate, untilDate } from '../households'
+import { say } from './say'
 
 /** What a sorting made: lots to tag, and what it did to the dates of the rest. */
 const props = defineProps<{
@@ -17,25 +18,25 @@ const crop = computed(() => lotCrop(props.lot))
 <template>
   <div class="stack">
     <header class="head">
-      <h1>Sorted {{ lot.code }}</h1>
+      <h1>{{ say('sorted', { code: lot.code }) }}</h1>
       <p class="soft">
         {{
           lot.stage === 'gone'
-            ? 'nothing is left of it'
-            : `${amount(lot.pieces, lot.weightG, crop.piece, lot.guessed)} went back`
+            ? say('nothingIsLeftOfIt')
+            : say('wentBack', { amount: amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) })
         }}
       </p>
     </header>
     <section v-if="(lot.keeping && before) || made.length" class="card stack">
       <p v-if="lot.keeping && before">
-        Back into store: 9 in 10 sound to
+        {{ say('backIntoStoreInSound') }}
         <strong>{{ untilDate(lot.keeping.nineInTenUntil.p50, lot.keeping.beyond) }}</strong>
-        <span class="soft"> · was {{ longDate(before) }} with the others among them</span>
+        <span class="soft"> {{ say('wasWithTheOthersAmong', { longDate: longDate(before) }) }}</span>
       </p>
       <ul class="bare">
         <li v-for="m in made" :key="m.code">
           <RouterLink class="code" :to="`/lots/${m.code}`">{{ m.code }}</RouterLink> {{ m.label.toLowerCase() }} ·
-          <RouterLink :to="`/lots/${m.code}/tag`">its tag</RouterLink>
+          <RouterLink :to="`/lots/${m.code}/tag`">{{ say('itsTag2') }}</RouterLink>
         </li>
       </ul>
     </section>
@@ -44,10 +45,10 @@ const crop = computed(() => lotCrop(props.lot))
         v-if="made.length > 1"
         class="el-button el-button--primary"
         :to="`/lots/${made.map((m) => m.code).join(',')}/tag`"
-        >All {{ made.length }} tags</RouterLink
+        >{{ say('allTags', { made: made.length }) }}</RouterLink
       >
-      <RouterLink class="el-button" :to="`/lots/${lot.code}`">To the lot</RouterLink>
-      <RouterLink class="el-button" to="/">To the round</RouterLink>
+      <RouterLink class="el-button" :to="`/lots/${lot.code}`">{{ say('toTheLot') }}</RouterLink>
+      <RouterLink class="el-button" to="/">{{ say('toTheRound') }}</RouterLink>
     </div>
   </div>
 </template>

@@ -4,6 +4,7 @@ import { computed, onMounted, ref } from 'vue'
 import { gramsFrom, largeUnit } from '../households'
 import { Choices } from '../kit'
 import { heapsWithKeys, type Amount } from './sort-table'
+import { say } from './say'
 
 /** What is in the hand: counted, weighed, or all that is left; given away by a tap on a heap. */
 const props = defineProps<{ counted: boolean; piece: { one: string; many: string } }>()
@@ -36,7 +37,7 @@ function read(): Amount | null {
 /** What is in the hand, which is empty afterwards; null where nothing is, and that is said. */
 function giveAway(): Amount | null {
   const amount = read()
-  problem.value = amount ? '' : `First how ${by.value === 'weight' ? 'much' : 'many'}, then where it goes.`
+  problem.value = amount ? '' : say('firstHowMuchThenWhere', { by: by.value === 'weight' ? 'yes' : 'no' })
   if (amount) {
     text.value = ''
     rest.value = false
@@ -55,30 +56,40 @@ defineExpose({ giveAway, turn: () => props.counted && (by.value = by.value === '
 </script>
 
 <template>
-  <section class="hand" aria-label="In the hand">
+  <section class="hand" :aria-label="say('inTheHand')">
     <label class="amount"
-      ><span>in the hand: {{ by === 'weight' ? 'the scale says' : 'counted' }}</span>
+      ><span>{{ say('inTheHandTheScale', { by: by === 'weight' ? 'yes' : 'no' }) }}</span>
       <ElInput
         ref="field"
         v-model="text"
         :inputmode="by === 'weight' ? 'decimal' : 'numeric'"
-        :aria-label="by === 'weight' ? `Weight in the hand, ${largeUnit()}` : `Number of ${piece.many} in the hand`"
-        :placeholder="rest ? 'all the rest' : '0'"
+        :aria-label="
+          by === 'weight'
+            ? say('weightInTheHand', { largeUnit: largeUnit() })
+            : say('numberOfInTheHand', { many: piece.many })
+        "
+        :placeholder="rest ? say('allTheRest') : '0'"
         @input="rest = false"
         @keydown.enter.prevent="onEnter"
         ><template #suffix>{{ by === 'weight' ? largeUnit() : piece.many }}</template></ElInput
       >
     </label>
-    <Choices v-if="counted" v-model="by" label="Counted or weighed" :options="units" @update:model-value="text = ''" />
+    <Choices
+      v-if="counted"
+      v-model="by"
+      :label="say('countedOrWeighed')"
+      :options="units"
+      @update:model-value="text = ''"
+    />
     <div class="steps">
       <template v-if="by === 'pieces'">
         <ElButton v-for="n in [1, 5, 10, 20]" :key="n" @click="plus(n)">+{{ n }}</ElButton>
       </template>
-      <ElButton :aria-pressed="rest" @click="takeRest">all the rest</ElButton>
+      <ElButton :aria-pressed="rest" @click="takeRest">{{ say('allTheRest') }}</ElButton>
     </div>
     <p class="soft how">
-      Type it and tap a heap, or <kbd>Alt</kbd> and its number; “23 4” and <kbd>Enter</kbd> puts 23 on the fourth,
-      <kbd>Enter</kbd> alone puts it back into store.
+      {{ say('typeItAndTapA') }} <kbd>{{ say('alt') }}</kbd> {{ say('andItsNumberAnd') }} <kbd>{{ say('enter') }}</kbd>
+      {{ say('putsOnTheFourth') }} <kbd>{{ say('enter') }}</kbd> {{ say('alonePutsItBackInto') }}
     </p>
     <p v-if="problem" class="bad" role="alert">{{ problem }}</p>
   </section>

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { weight } from '../households'
 import HeapSwatch from './HeapSwatch.vue'
 import { heapsWithKeys, type HeapSum, type TableHeap } from './sort-table'
+import { say } from './say'
 
 /** The heaps of the sorting table, each a place to throw what is in the hand. */
 const props = defineProps<{ heaps: TableHeap[]; sums: ReadonlyMap<SortFate, HeapSum> }>()
@@ -12,7 +13,7 @@ const more = ref(false)
 const shown = computed(() => (more.value ? props.heaps : props.heaps.slice(0, heapsWithKeys)))
 const says = (fate: SortFate) => {
   const sum = props.sums.get(fate)
-  return sum ? `${sum.pieces ? `${sum.pieces}, ` : ''}${weight(sum.weightG)}` : 'none yet'
+  return sum ? `${sum.pieces ? `${sum.pieces}, ` : ''}${weight(sum.weightG)}` : say('noneYet')
 }
 </script>
 
@@ -36,7 +37,7 @@ const says = (fate: SortFate) => {
       </span>
     </button>
     <button type="button" class="heap other" :aria-expanded="more" @click="more = !more">
-      {{ more ? 'Fewer heaps' : 'Other heaps: sizes, given, burnt …' }}
+      {{ more ? say('fewerHeaps') : say('otherHeapsSizesGivenBurnt') }}
     </button>
   </div>
 </template>

@@ -14,6 +14,7 @@ import SortDone from './SortDone.vue'
 import SortHand from './SortHand.vue'
 import SortHeaps from './SortHeaps.vue'
 import { heapsToSort, heapsWithKeys, makesLot, tableHeaps, tableOf, throwsFrom, type Throw } from './sort-table'
+import { say } from './say'
 
 /** A lot poured out on the table and sorted by what becomes of it: the amount in the hand first, then one tap for the heap. */
 const route = useRoute()
@@ -40,7 +41,7 @@ const onTable = computed(() => heaps.value.filter((h) => (table.value.heaps.get(
 const share = (fate: SortFate) =>
   (100 * table.value.heaps.get(fate)!.weightG) / Math.max(lot.value?.weightG ?? 0, sortedG.value)
 const labelOf = (fate: SortFate) => heaps.value.find((h) => h.fate === fate)?.label ?? fate
-const thrownSays = (t: Throw) => ('rest' in t ? 'the rest' : 'pieces' in t ? t.pieces : weight(t.weightG))
+const thrownSays = (t: Throw) => ('rest' in t ? say('theRest') : 'pieces' in t ? t.pieces : weight(t.weightG))
 
 function throwOn(fate: SortFate) {
   const given = hand.value?.giveAway()
@@ -88,61 +89,66 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey, { capture: tr
   <p v-if="failure" class="notice bad">{{ failure }}</p>
   <SortDone v-if="lot && made" :lot="lot" :made="made" :before="before" />
   <p v-else-if="lot && !['stored', 'fresh', 'drying'].includes(lot.stage)" class="notice">
-    There is nothing here to pour out. <RouterLink :to="`/lots/${code}`">To the lot</RouterLink>
+    {{ say('thereIsNothingHereTo') }} <RouterLink :to="`/lots/${code}`">{{ say('toTheLot') }}</RouterLink>
   </p>
   <div v-else-if="lot" class="sorting">
     <header class="head">
-      <h1>Sort {{ code }}</h1>
+      <h1>{{ say('sort2', { code }) }}</h1>
       <p class="soft">
-        {{ crop.name }} · {{ amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }} poured out<template
-          v-if="lot.place"
-        >
-          · {{ lot.place.toLowerCase() }}</template
-        >
+        {{ say('pouredOut', { name: crop.name, amount: amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) })
+        }}<template v-if="lot.place"> · {{ lot.place.toLowerCase() }}</template>
       </p>
     </header>
     <div class="desk">
-      <section class="table" aria-label="The table">
+      <section class="table" :aria-label="say('theTable')">
         <Pile
           :share="lot.weightG > 0 ? leftG / lot.weightG : 0"
           :colour="cropColour(lot.crop)"
           :outline="outlineOf(cropOf(lot.crop), lot.form)"
         />
         <p class="left" aria-live="polite">
-          <b>{{ weight(leftG) }}</b><span
-            >{{ table.left.pieces === null ? '' : `${table.left.pieces} ${crop.piece.many} ` }}still on the table</span
-          >
+          <b>{{ weight(leftG) }}</b><span>{{
+            say('stillOnTheTable', {
+              pieces: table.left.pieces === null ? '' : `${table.left.pieces} ${crop.piece.many} `,
+            })
+          }}</span>
         </p>
       </section>
       <SortHand ref="hand" :counted="lot.pieces !== null" :piece="crop.piece" @throw-on="throwOnNumber" />
     </div>
-    <div class="bar" role="img" :aria-label="`${weight(sortedG)} of ${weight(lot.weightG)} sorted`">
+    <div
+      class="bar"
+      role="img"
+      :aria-label="say('ofSorted', { weight: weight(sortedG), weightG: weight(lot.weightG) })"
+    >
       <HeapSwatch v-for="h in onTable" :key="h.fate" :heap="h" :style="{ width: `${share(h.fate)}%` }" />
     </div>
-    <h2 class="where">Where does it go? One tap.</h2>
+    <h2 class="where">{{ say('whereDoesItGoOne') }}</h2>
     <SortHeaps :heaps="heaps" :sums="table.heaps" @throw-on="throwOn" />
     <section v-if="throws.length" class="thrown">
-      <span class="soft">Last thrown, tap one to take it back:</span>
+      <span class="soft">{{ say('lastThrownTapOneTo') }}</span>
       <ElButton v-for="(t, i) in throws" :key="i" @click="takeBack(i)">
         {{ labelOf(t.fate) }} {{ thrownSays(t) }}
       </ElButton>
     </section>
     <p v-if="tooMuchG > 0" class="notice">
-      {{ weight(tooMuchG) }} more than it stood at: where all of it was weighed, the scale of today counts.
+      {{ say('moreThanItStoodAt', { weight: weight(tooMuchG) }) }}
     </p>
     <p v-if="refusal" class="notice bad" role="alert">
       {{ refusal.message }}
-      <ElButton v-if="refusal.code === 'surprise'" @click="keep(rest, true)">Keep it anyway</ElButton>
+      <ElButton v-if="refusal.code === 'surprise'" @click="keep(rest, true)">{{ say('keepItAnyway') }}</ElButton>
     </p>
-    <p v-if="crop.cautions.length" class="caution"><strong>Careful.</strong> {{ crop.cautions[0]!.text }}</p>
+    <p v-if="crop.cautions.length" class="caution">
+      <strong>{{ say('careful2') }}</strong> {{ crop.cautions[0]!.text }}
+    </p>
     <p v-if="leftG > 0 && !nothing" class="soft rest">
-      Is the table empty, though {{ weight(leftG) }} are not accounted for?
-      <ElButton size="small" :disabled="busy" @click="keep('missing')">Nothing more is there</ElButton>
+      {{ say('isTheTableEmptyThough', { weight: weight(leftG) }) }}
+      <ElButton size="small" :disabled="busy" @click="keep('missing')">{{ say('nothingMoreIsThere') }}</ElButton>
     </p>
     <div class="row go">
-      <ElButton :disabled="throws.length === 0" @click="takeBack(throws.length - 1)">Back one</ElButton>
+      <ElButton :disabled="throws.length === 0" @click="takeBack(throws.length - 1)">{{ say('backOne') }}</ElButton>
       <ElButton type="primary" class="grow" :disabled="nothing || busy" @click="keep('store')">{{
-        leftG > 0 ? `The rest back into store, ${weight(leftG)}` : 'Done, the table is empty'
+        leftG > 0 ? say('theRestBackIntoStore', { weight: weight(leftG) }) : say('doneTheTableIsEmpty')
       }}</ElButton>
     </div>
   </div>

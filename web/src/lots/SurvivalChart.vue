@@ -7,6 +7,7 @@ import { computed } from 'vue'
 import { fullDate, monthTicks, shortDate } from '../households'
 import { nearest, TableBelow, useReader } from '../kit'
 import { monthStep, shownCurve, tenths, type SurvivalPoint as Point } from './survival'
+import { say } from './say'
 
 const props = defineProps<{
   keeping: KeepingView
@@ -64,7 +65,7 @@ const { at, listeners } = useReader<Point>({
       :viewBox="`0 0 ${width} ${height}`"
       tabindex="0"
       role="img"
-      aria-label="Share still sound over time; arrow keys read it out"
+      :aria-label="say('shareStillSoundOverTime')"
       v-on="listeners"
     >
       <g
@@ -89,7 +90,7 @@ const { at, listeners } = useReader<Point>({
         <text class="mark" :x="x(day(until)) + 6" :y="y(0) - 8">{{ shortDate(until) }}</text>
       </g>
       <line class="now" :x1="x(day(today))" :x2="x(day(today))" :y1="12" :y2="y(0)" />
-      <text class="axis now-label" :x="x(day(today)) + 5" y="16">today</text>
+      <text class="axis now-label" :x="x(day(today)) + 5" y="16">{{ say('today2') }}</text>
       <g v-for="(c, i) in checks" :key="i">
         <circle class="check" :cx="x(day(c.on))" :cy="y(1 - c.bad / Math.max(1, c.lookedAt))" r="5.5" />
         <text
@@ -98,7 +99,7 @@ const { at, listeners } = useReader<Point>({
           :x="x(day(c.on)) + 9"
           :y="y(1 - c.bad / Math.max(1, c.lookedAt)) + 17"
         >
-          {{ c.bad }} of {{ c.lookedAt }} bad
+          {{ say('ofBad', { bad: c.bad, lookedAt: c.lookedAt }) }}
         </text>
       </g>
       <g v-if="at">
@@ -107,17 +108,22 @@ const { at, listeners } = useReader<Point>({
       </g>
     </svg>
     <figcaption class="soft" aria-live="polite">
-      <template v-if="at"
-        >{{ fullDate(at.on) }}: {{ tenths(at.p50) }} sound ({{ tenths(at.p10) }} to {{ tenths(at.p90) }})</template
-      >
-      <template v-else>The band holds 8 chances in 10{{ checks.length ? '; dots are what you found' : '' }}.</template>
+      <template v-if="at">{{
+        say('soundTo', {
+          on: fullDate(at.on),
+          tenths: tenths(at.p50),
+          tenths2: tenths(at.p10),
+          tenths3: tenths(at.p90),
+        })
+      }}</template>
+      <template v-else>{{ say('theBandHoldsChancesIn', { checks: checks.length ? 'yes' : 'no' }) }}</template>
     </figcaption>
     <TableBelow v-if="!small">
       <thead>
         <tr>
-          <th>Day</th>
-          <th>Sound, middle</th>
-          <th>8 in 10 between</th>
+          <th>{{ say('day') }}</th>
+          <th>{{ say('soundMiddle') }}</th>
+          <th>{{ say('inBetween') }}</th>
         </tr>
       </thead>
       <tbody>

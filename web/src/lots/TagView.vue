@@ -6,6 +6,7 @@ import { readLabels, readTag } from '@vadose/contract/labels'
 import { linkTo } from '../call'
 import { Pick } from '../kit'
 import { useAct } from './act'
+import { say } from './say'
 
 const route = useRoute()
 /** one lot, or several: G26-1,G26-2 */
@@ -24,8 +25,8 @@ const sheets = {
   'a4-21': 'A4 sheet, 21 labels',
   'a4-24': 'A4 sheet, 24 labels',
   'a4-14': 'A4 sheet, 14 labels',
-  'letter-30': 'Letter sheet, 30 labels',
-  'roll-58': '58 mm roll',
+  'letter-30': say('letterSheetLabels'),
+  'roll-58': say('mmRoll'),
 }
 const papers = Object.entries(sheets).map(([id, label]) => ({ id: id as keyof typeof sheets, label }))
 const sheet = ref<keyof typeof sheets>((localStorage.getItem('label-sheet') as keyof typeof sheets | null) ?? 'a4-21')
@@ -43,35 +44,31 @@ watch(sheet, (next) => {
 <template>
   <div class="stack">
     <header class="head no-print">
-      <h1>{{ codes.length > 1 ? 'Tags' : 'Tag' }} for {{ codes.join(', ') }}</h1>
-      <p class="soft">80 × 50 mm; tie it on before anything else is done</p>
+      <h1>{{ say('tagsFor', { codes: codes.length > 1 ? 'yes' : 'no', codes2: codes.join(', ') }) }}</h1>
+      <p class="soft">{{ say('mmTieItOnBefore') }}</p>
       <div class="acts">
-        <ElButton type="primary" @click="print">Print</ElButton>
-        <a v-if="codes.length === 1" class="el-button" :href="tagOf(code)" :download="`${code}.svg`">Save as SVG</a>
-        <RouterLink v-if="codes.length === 1" class="el-button" :to="`/lots/${code}`">To the lot</RouterLink>
+        <ElButton type="primary" @click="print">{{ say('print') }}</ElButton>
+        <a v-if="codes.length === 1" class="el-button" :href="tagOf(code)" :download="`${code}.svg`">{{
+          say('saveAsSvg')
+        }}</a>
+        <RouterLink v-if="codes.length === 1" class="el-button" :to="`/lots/${code}`">{{ say('toTheLot') }}</RouterLink>
       </div>
     </header>
     <form class="card row no-print" @submit.prevent>
       <label class="field"
-        >Label paper
-        <Pick v-model="sheet" class="sheet" label="Label paper" :options="papers" />
+        >{{ say('labelPaper') }}
+        <Pick v-model="sheet" class="sheet" :label="say('labelPaper')" :options="papers" />
       </label>
       <label v-if="sheet !== 'roll-58'" class="field"
-        >Used already on the sheet <ElInput v-model="skip" class="skip" inputmode="numeric"
+        >{{ say('usedAlreadyOnTheSheet') }} <ElInput v-model="skip" class="skip" inputmode="numeric"
       /></label>
       <a class="el-button" :href="pdf" target="_blank" rel="noopener">{{
-        codes.length > 1 ? `${codes.length} labels as PDF` : 'Label as PDF'
+        codes.length > 1 ? say('labelsAsPdf', { codes: codes.length }) : say('labelAsPdf')
       }}</a>
     </form>
-    <img
-      v-for="one in codes"
-      :key="one"
-      class="tag"
-      :src="tagOf(one)"
-      :alt="`Tag of lot ${one} with a QR code of its address`"
-    />
+    <img v-for="one in codes" :key="one" class="tag" :src="tagOf(one)" :alt="say('tagOfLotWithA', { one })" />
     <p class="no-print">
-      <ElButton :disabled="busy || tied" @click="tie">{{ tied ? 'Tied on' : 'Printed and tied on' }}</ElButton>
+      <ElButton :disabled="busy || tied" @click="tie">{{ tied ? say('tiedOn') : say('printedAndTiedOn') }}</ElButton>
     </p>
   </div>
 </template>

@@ -9,6 +9,7 @@ import { amount, gramsFrom, isUs, smallUnit } from '../households'
 import { Choices } from '../kit'
 import { useAct } from './act'
 import HowMuch, { type HowMuchOf } from './HowMuch.vue'
+import { say } from './say'
 
 const props = defineProps<{ lot: LotRow; kind: 'use' | 'lose' | 'correct' }>()
 const emit = defineEmits<{ done: [] }>()
@@ -31,24 +32,24 @@ type Whither = 'use' | 'plant' | 'give' | 'feed'
 const whither = ref<Whither | undefined>(props.lot.fate === 'plant' ? 'plant' : 'use')
 const feed = computed(() => feeding(crop.value))
 const whithers = computed(() => [
-  { id: 'use' as const, label: 'To the kitchen' },
-  { id: 'plant' as const, label: 'Planted' },
-  { id: 'give' as const, label: 'Given away' },
-  ...(feed.value.safe ? [{ id: 'feed' as const, label: 'To the hens' }] : []),
+  { id: 'use' as const, label: say('toTheKitchen') },
+  { id: 'plant' as const, label: say('planted') },
+  { id: 'give' as const, label: say('givenAway') },
+  ...(feed.value.safe ? [{ id: 'feed' as const, label: say('toTheHens') }] : []),
 ])
 type Ending = 'compost' | 'bin' | 'burn'
 const ending = ref<Ending | undefined>('compost')
 const endings = [
-  { id: 'compost', label: 'Compost' },
-  { id: 'bin', label: 'Bin' },
-  { id: 'burn', label: 'Burnt' },
+  { id: 'compost', label: say('compost') },
+  { id: 'bin', label: say('bin') },
+  { id: 'burn', label: say('burnt') },
 ] as const
 const grams = computed(() => gramsFrom(weightText.value))
 const { act, refusal, busy } = useAct()
 const title = computed(
-  () => ({ use: 'How much is taken?', lose: 'How much has gone bad?', correct: 'What is it really?' })[props.kind],
+  () => ({ use: say('howMuchIsTaken'), lose: say('howMuchHasGoneBad'), correct: say('whatIsItReally') })[props.kind],
 )
-const causes = computed(() => [...crop.value.faults.map((f) => f.label), 'Mice', 'Other'])
+const causes = computed(() => [...crop.value.faults.map((f) => f.label), say('mice'), say('other')])
 const pieces = computed(() => (/^\s*\d+\s*$/.test(piecesText.value) ? Number(piecesText.value) : null))
 const ready = computed(() =>
   props.kind === 'correct'
@@ -96,13 +97,15 @@ async function keep() {
 <template>
   <form class="card take" @submit.prevent="keep">
     <h2>{{ title }}</h2>
-    <p class="soft">{{ lot.code }}: {{ amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }} there</p>
+    <p class="soft">
+      {{ say('there', { code: lot.code, amount: amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }) }}
+    </p>
     <HowMuch
       v-if="kind !== 'correct'"
       v-model="taking"
       :of="lot"
       :piece="crop.piece"
-      :label="`How many ${crop.piece.many}`"
+      :label="say('howMany', { many: crop.piece.many })"
     />
     <div v-else class="row">
       <ElInput v-if="counted" v-model="piecesText" class="grams" inputmode="numeric" :aria-label="crop.piece.many">
@@ -112,21 +115,21 @@ async function keep() {
         v-model="weightText"
         class="grams"
         inputmode="decimal"
-        :aria-label="`Weight in ${isUs() ? 'ounces' : 'grams'}`"
-        placeholder="weight"
+        :aria-label="say('weightInOunces', { isUs: isUs() ? 'yes' : 'no' })"
+        :placeholder="say('weight')"
       >
         <template #suffix>{{ smallUnit() }}</template>
       </ElInput>
-      <ElInput v-model="why" aria-label="Why" placeholder="why, for the record" class="why" />
+      <ElInput v-model="why" :aria-label="say('why')" :placeholder="say('whyForTheRecord')" class="why" />
     </div>
-    <Choices v-if="kind === 'use'" v-model="whither" label="Where it goes" :options="whithers" />
+    <Choices v-if="kind === 'use'" v-model="whither" :label="say('whereItGoes')" :options="whithers" />
     <div
       v-if="kind === 'use' && whither === 'use' && lot.form === 'fresh'"
       class="row kept"
       role="group"
-      aria-label="Kept of it"
+      :aria-label="say('keptOfIt')"
     >
-      <span class="soft">kept of it:</span>
+      <span class="soft">{{ say('keptOfIt2') }}</span>
       <template v-for="what in keepsOf(crop)" :key="what">
         <ElCheckbox :model-value="what in kept" :label="what" @change="toggleKept(what)" />
         <ElInput
@@ -134,26 +137,38 @@ async function keep() {
           v-model="kept[what]"
           class="grams"
           inputmode="decimal"
-          :aria-label="`Weight of the ${what}`"
-          placeholder="not weighed"
+          :aria-label="say('weightOfThe', { what })"
+          :placeholder="say('notWeighed')"
           ><template #suffix>{{ smallUnit() }}</template></ElInput
         >
       </template>
     </div>
     <label v-if="kind === 'use' && whither === 'plant'" class="field"
-      >Bed <ElInput v-model="bed" class="grams" maxlength="60" placeholder="where it was planted"
+      >{{ say('bed') }} <ElInput v-model="bed" class="grams" maxlength="60" :placeholder="say('whereItWasPlanted')"
     /></label>
     <p v-if="kind === 'use' && whither === 'feed'" class="soft">{{ feed.says }}</p>
     <template v-if="kind === 'lose'">
-      <Choices v-model="why" label="What went wrong" :options="causes.map((cause) => ({ id: cause, label: cause }))" />
-      <Choices v-model="ending" label="Where it goes" :options="endings" />
+      <Choices
+        v-model="why"
+        :label="say('whatWentWrong')"
+        :options="causes.map((cause) => ({ id: cause, label: cause }))"
+      />
+      <Choices v-model="ending" :label="say('whereItGoes')" :options="endings" />
     </template>
     <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
     <div class="row">
       <ElButton type="primary" native-type="submit" :disabled="!ready || busy">
-        {{ kind === 'use' ? (whither === 'use' ? 'Use' : 'Take it') : kind === 'lose' ? 'Write off' : 'Correct' }}
+        {{
+          kind === 'use'
+            ? whither === 'use'
+              ? say('use')
+              : say('takeIt')
+            : kind === 'lose'
+              ? say('writeOff')
+              : say('correct')
+        }}
       </ElButton>
-      <ElButton @click="emit('done')">Leave it</ElButton>
+      <ElButton @click="emit('done')">{{ say('leaveIt') }}</ElButton>
     </div>
   </form>
 </template>

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import type { LotRow } from '@vadose/contract/lots'
 import { cropColour, lotName } from '../almanac'
+import { say } from './say'
 
 /** Lots that cannot be worked out, each on a line of its own with the way to put it right. */
 defineProps<{ lots: readonly LotRow[] }>()
 </script>
 
 <template>
-  <section v-if="lots.length" class="card stack" aria-label="Cannot be worked out">
-    <h2>Cannot be worked out</h2>
+  <section v-if="lots.length" class="card stack" :aria-label="say('cannotBeWorkedOut')">
+    <h2>{{ say('cannotBeWorkedOut') }}</h2>
     <ul class="rows">
       <li v-for="lot in lots" :key="lot.code" :style="{ '--mark': cropColour(lot.crop) }">
         <p>
@@ -17,7 +18,7 @@ defineProps<{ lots: readonly LotRow[] }>()
           >
           <span class="bad"> {{ lot.trouble }}</span>
         </p>
-        <p class="soft">Open it and correct its figures, or write it off; everything else goes on without it.</p>
+        <p class="soft">{{ say('openItAndCorrectIts') }}</p>
       </li>
     </ul>
   </section>

@@ -2,6 +2,7 @@
 import { ElButton } from 'element-plus'
 import { inUnits } from '../households'
 import { useLastAct } from './last-act'
+import { say } from './say'
 
 const last = useLastAct()
 </script>
@@ -10,12 +11,12 @@ const last = useLastAct()
   <div v-if="last.there" class="undo no-print" role="status">
     <p>
       <RouterLink :to="`/lots/${last.there.code}`">{{ last.there.code }}</RouterLink>:
-      <template v-if="last.undone">as before</template>
+      <template v-if="last.undone">{{ say('asBefore2') }}</template>
       <span v-else>{{ inUnits(last.there.says) }}</span>
       <span v-if="last.refusal" class="bad"> {{ last.refusal.message }}</span>
     </p>
-    <ElButton v-if="last.kept" :disabled="last.busy" @click="last.undo()">Undo</ElButton>
-    <ElButton text aria-label="Let it stand" @click="last.forget()">✕</ElButton>
+    <ElButton v-if="last.kept" :disabled="last.busy" @click="last.undo()">{{ say('undo') }}</ElButton>
+    <ElButton text :aria-label="say('letItStand')" @click="last.forget()">✕</ElButton>
   </div>
 </template>
 

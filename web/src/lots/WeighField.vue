@@ -4,6 +4,7 @@ import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { gramsFrom, isUs, smallUnit, weight } from '../households'
 import { useAct } from './act'
+import { say } from './say'
 
 const props = defineProps<{
   code: string
@@ -39,10 +40,10 @@ async function keep(sure = false) {
       <Choices
         v-if="props.basis === null"
         v-model="basis"
-        label="What is on the scale"
+        :label="say('whatIsOnTheScale')"
         :options="[
-          { id: 'bunch', label: 'One marked bunch, tray or bag' },
-          { id: 'lot', label: 'The whole lot' },
+          { id: 'bunch', label: say('oneMarkedBunchTrayOr') },
+          { id: 'lot', label: say('theWholeLot') },
         ]"
       />
       <ElInput
@@ -50,20 +51,24 @@ async function keep(sure = false) {
         class="grams"
         inputmode="decimal"
         :autofocus="focusFirst"
-        :aria-label="`Weight of ${basis === 'lot' ? 'lot' : 'marked bunch'} ${code}, ${isUs() ? 'ounces' : 'grams'}`"
-        placeholder="weight"
+        :aria-label="
+          say('weightOfLotOunces', { basis: basis === 'lot' ? 'yes' : 'no', code, isUs: isUs() ? 'yes' : 'no' })
+        "
+        :placeholder="say('weight')"
       >
         <template #suffix>{{ smallUnit() }}</template>
       </ElInput>
-      <ElButton type="primary" native-type="submit" :disabled="grams === null || busy">Keep</ElButton>
+      <ElButton type="primary" native-type="submit" :disabled="grams === null || busy">{{ say('keep') }}</ElButton>
     </div>
     <p v-if="text && grams === null" class="bad">
-      Type {{ isUs() ? 'ounces, or a weight with lb' : 'grams, or a weight with kg' }}.
+      {{ say('typeOuncesOrAWeight', { isUs: isUs() ? 'yes' : 'no' }) }}
     </p>
-    <p v-else-if="expectedG !== null && !refusal" class="soft">about {{ weight(expectedG) }} expected</p>
+    <p v-else-if="expectedG !== null && !refusal" class="soft">
+      {{ say('aboutExpected', { weight: weight(expectedG) }) }}
+    </p>
     <p v-if="refusal" class="bad" role="alert">
       {{ refusal.message }}
-      <ElButton v-if="refusal.code === 'surprise'" size="small" @click="keep(true)">Keep it anyway</ElButton>
+      <ElButton v-if="refusal.code === 'surprise'" size="small" @click="keep(true)">{{ say('keepItAnyway') }}</ElButton>
     </p>
   </form>
 </template>

@@ -1,5 +1,6 @@
 import { feeding, type Crop } from '@vadose/core/almanac'
 import type { SortFate, SortHeap } from '@vadose/core/lots'
+import { say } from './say'
 
 /** One heap on the sorting table: what it is for, what belongs on it, and how it is told apart without colour. */
 export interface TableHeap {
@@ -23,21 +24,21 @@ export function tableHeaps(crop: Crop): TableHeap[] {
     pattern,
   })
   return [
-    heap('store', 'Back into store', 'sound and dry', 'plain'),
-    heap('eat-first', 'Eat first', 'nicked, soft soon, sprouting', 'stripes'),
-    heap('cook', 'Kitchen now', 'cut round and cooked these days', 'cross'),
-    heap('plant', 'For planting', 'true to name, sound, the right size', 'dots'),
-    heap('freeze', 'To freeze', 'prepared within two days', 'bars'),
-    ...(feed.safe ? [heap('feed', 'Hens', feed.says, 'grid')] : []),
-    heap('compost', 'Compost', 'tired, but not diseased', 'stripes'),
-    heap('bin', 'Bin', 'wet rot and disease: never composted', 'cross'),
-    heap('small', 'Small ones', 'a lot of their own', 'dots'),
-    heap('large', 'Large ones', 'a lot of their own', 'bars'),
-    heap('give', 'Given away', 'out of the house today', 'grid'),
-    heap('use', 'Eaten today', 'to the kitchen, gone from the list', 'plain'),
-    ...(crop.dehydrating ? [heap('dry', 'To dry', 'on the trays within two days', 'stripes')] : []),
-    ...(juicy ? [heap('juice', 'To juice', 'pressed within three days', 'bars')] : []),
-    heap('burn', 'Burnt', 'what must not come back to the soil', 'cross'),
+    heap('store', say('backIntoStore'), say('soundAndDry'), 'plain'),
+    heap('eat-first', say('eatFirst'), say('nickedSoftSoonSprouting'), 'stripes'),
+    heap('cook', say('kitchenNow'), say('cutRoundAndCookedThese'), 'cross'),
+    heap('plant', say('forPlanting'), say('trueToNameSoundThe'), 'dots'),
+    heap('freeze', say('toFreeze'), say('preparedWithinTwoDays'), 'bars'),
+    ...(feed.safe ? [heap('feed', say('hens'), feed.says, 'grid')] : []),
+    heap('compost', say('compost'), say('tiredButNotDiseased'), 'stripes'),
+    heap('bin', say('bin'), say('wetRotAndDiseaseNever'), 'cross'),
+    heap('small', say('smallOnes'), say('aLotOfTheirOwn'), 'dots'),
+    heap('large', say('largeOnes'), say('aLotOfTheirOwn'), 'bars'),
+    heap('give', say('givenAway'), say('outOfTheHouseToday'), 'grid'),
+    heap('use', say('eatenToday'), say('toTheKitchenGoneFrom'), 'plain'),
+    ...(crop.dehydrating ? [heap('dry', say('toDry'), say('onTheTraysWithinTwo'), 'stripes')] : []),
+    ...(juicy ? [heap('juice', say('toJuice'), say('pressedWithinThreeDays'), 'bars')] : []),
+    heap('burn', say('burnt'), say('whatMustNotComeBack'), 'cross'),
   ]
 }
 

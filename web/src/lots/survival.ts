@@ -1,4 +1,5 @@
 import type { KeepingView } from '@vadose/contract/lots'
+import { say } from './say'
 
 export type SurvivalPoint = KeepingView['curve'][number]
 
@@ -13,7 +14,7 @@ export const monthStep = (days: number, tight: boolean): 1 | 2 | 3 => (days > 42
 
 /** “7 in 10”; a share that is neither none nor all is not called so. */
 export function tenths(share: number): string {
-  if (share > 0.95 && share < 0.995) return 'nearly all'
-  if (share > 0.005 && share < 0.05) return 'hardly any'
+  if (share > 0.95 && share < 0.995) return say('nearlyAll')
+  if (share > 0.005 && share < 0.05) return say('hardlyAny')
   return `${Math.round(share * 10)} in 10`
 }

@@ -6,6 +6,7 @@ import { computed, reactive, ref, watch } from 'vue'
 import { useAttempt } from '../households'
 import { Choices, NumberField, Pick } from '../kit'
 import { write } from '../view'
+import { say } from './say'
 
 /** A place put right: its name and kind, what it is divided into, what it is one with, whether it is used at all. */
 const props = defineProps<{
@@ -19,10 +20,10 @@ const name = ref(props.place.name)
 const kind = ref<PlaceKind | undefined>(props.place.kind)
 /** what a place is like, each with the two words for it */
 const traits = [
-  { id: 'dark', yes: 'dark', no: 'light comes in' },
-  { id: 'heated', yes: 'heated', no: 'not heated' },
-  { id: 'frostSafe', yes: 'frost-safe', no: 'frost gets in' },
-  { id: 'mice', yes: 'mice get in', no: 'no mice' },
+  { id: 'dark', yes: 'dark', no: say('lightComesIn') },
+  { id: 'heated', yes: 'heated', no: say('notHeated') },
+  { id: 'frostSafe', yes: 'frost-safe', no: say('frostGetsIn') },
+  { id: 'mice', yes: say('miceGetIn'), no: say('noMice') },
 ] as const
 type Trait = (typeof traits)[number]['id']
 const like = reactive(
@@ -34,11 +35,11 @@ const room = ref(String((cold.value ? props.place.litres : props.place.holdsKg) 
 watch(cold, () => (room.value = ''))
 const roomTyped = computed(() => (room.value.trim() === '' ? null : Number(room.value.replace(',', '.'))))
 const storeyOptions: { id: PlaceView['storey']; label: string }[] = [
-  { id: 'roof', label: 'under the roof' },
-  { id: 'floor', label: 'on a floor' },
-  { id: 'side', label: 'beside the house' },
-  { id: 'under', label: 'under the house' },
-  { id: 'garden', label: 'in the garden' },
+  { id: 'roof', label: say('underTheRoof') },
+  { id: 'floor', label: say('onAFloor') },
+  { id: 'side', label: say('besideTheHouse') },
+  { id: 'under', label: say('underTheHouse') },
+  { id: 'garden', label: say('inTheGarden') },
 ]
 const part = ref('')
 const into = ref<string>()
@@ -88,14 +89,14 @@ const retire = () => finish(() => write(retirePlace, { params, body: { retired: 
 <template>
   <div class="stack right">
     <form class="stack" @submit.prevent="changed && keep()">
-      <ElInput v-model="name" maxlength="40" :aria-label="`Name of ${place.name}`" />
-      <Choices v-if="!place.within" v-model="kind" :label="`Kind of ${place.name}`" :options="kinds" />
+      <ElInput v-model="name" maxlength="40" :aria-label="say('nameOf', { name: place.name })" />
+      <Choices v-if="!place.within" v-model="kind" :label="say('kindOf', { name: place.name })" :options="kinds" />
       <div v-if="!cold" class="traits">
         <Choices
           v-for="t in traits"
           :key="t.id"
           v-model="like[t.id]"
-          :label="`${t.yes} or not: ${place.name}`"
+          :label="say('orNot', { yes: t.yes, name: place.name })"
           :options="[
             { id: 'yes', label: t.yes },
             { id: 'no', label: t.no },
@@ -106,22 +107,22 @@ const retire = () => finish(() => write(retirePlace, { params, body: { retired: 
         <Pick
           v-if="!place.within"
           v-model="storey"
-          :label="`Where ${place.name} is`"
+          :label="say('whereIs', { name: place.name })"
           :options="storeyOptions"
           class="into"
         />
         <NumberField
           v-model="room"
-          :label="cold ? 'Holds' : 'Room for'"
-          :says="cold ? `Litres ${place.name} holds` : `Kilos there is room for in ${place.name}`"
-          :unit="cold ? 'L' : 'kg'"
-          placeholder="not said"
+          :label="cold ? say('holds') : say('roomFor')"
+          :says="cold ? say('litresHolds', { name: place.name }) : say('kilosThereIsRoomFor', { name: place.name })"
+          :unit="cold ? say('l') : 'kg'"
+          :placeholder="say('notSaid')"
         />
       </div>
-      <p v-if="kind !== place.kind" class="soft">The air to expect goes by the kind; what was measured there stays.</p>
+      <p v-if="kind !== place.kind" class="soft">{{ say('theAirToExpectGoes') }}</p>
       <div class="row">
-        <ElButton type="primary" native-type="submit" :disabled="!changed || busy">Put right</ElButton>
-        <ElButton @click="emit('done')">Leave it</ElButton>
+        <ElButton type="primary" native-type="submit" :disabled="!changed || busy">{{ say('putRight') }}</ElButton>
+        <ElButton @click="emit('done')">{{ say('leaveIt') }}</ElButton>
       </div>
     </form>
     <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
@@ -129,23 +130,23 @@ const retire = () => finish(() => write(retirePlace, { params, body: { retired: 
       <ElInput
         v-model="part"
         maxlength="30"
-        :aria-label="`A part of ${place.name}`"
-        placeholder="a shelf, rack or basket"
+        :aria-label="say('aPartOf', { name: place.name })"
+        :placeholder="say('aShelfRackOrBasket')"
       />
-      <ElButton native-type="submit" :disabled="!part.trim() || busy">Divide</ElButton>
-      <span class="soft">has the air of {{ place.name }} until it is measured itself</span>
+      <ElButton native-type="submit" :disabled="!part.trim() || busy">{{ say('divide') }}</ElButton>
+      <span class="soft">{{ say('hasTheAirOfUntil', { name: place.name }) }}</span>
     </form>
     <div v-if="place.kind !== 'outdoors'" class="row">
       <Pick
         v-model="into"
-        :label="`${place.name} is one with`"
+        :label="say('isOneWith', { name: place.name })"
         :options="others"
-        placeholder="it is one with …"
+        :placeholder="say('itIsOneWith')"
         class="into"
       />
-      <ElButton :disabled="!into || busy" @click="join">Join them</ElButton>
-      <ElButton :disabled="busy" @click="retire">Out of use</ElButton>
-      <span class="soft">joined: all that lies there goes over; each move stands in its lot</span>
+      <ElButton :disabled="!into || busy" @click="join">{{ say('joinThem') }}</ElButton>
+      <ElButton :disabled="busy" @click="retire">{{ say('outOfUse') }}</ElButton>
+      <span class="soft">{{ say('joinedAllThatLiesThere') }}</span>
     </div>
   </div>
 </template>

@@ -7,6 +7,7 @@ import { humidity, inUnits, longDate, temperature, useAttempt } from '../househo
 import { Choices } from '../kit'
 import { useView, write } from '../view'
 import PlaceRight from './PlaceRight.vue'
+import { say } from './say'
 
 /** The places of the house with their air: added to, put right, divided, joined, taken out of use. */
 defineProps<{ places: PlaceView[] }>()
@@ -29,7 +30,7 @@ const back = (id: string) => attempt(() => write(retirePlace, { params: { id }, 
 
 <template>
   <section class="card">
-    <h2>Places</h2>
+    <h2>{{ say('places') }}</h2>
     <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
     <ul class="plain">
       <li v-for="p in places" :key="p.id" :class="{ part: p.within }">
@@ -37,13 +38,13 @@ const back = (id: string) => attempt(() => write(retirePlace, { params: { id }, 
         <span v-if="p.air.temperatureC !== null">
           · {{ temperature(p.air.temperatureC) }} · {{ humidity(p.air.relativeHumidityPct ?? 0) }}</span
         >
-        <span v-else class="soft"> · never measured</span>
+        <span v-else class="soft"> {{ say('neverMeasured') }}</span>
         <ElButton
           size="small"
-          :aria-label="`Put right ${p.name}`"
+          :aria-label="say('putRight2', { name: p.name })"
           :aria-expanded="righting === p.id"
           @click="righting = righting === p.id ? undefined : p.id"
-          >Put right</ElButton
+          >{{ say('putRight') }}</ElButton
         >
         <PlaceRight v-if="righting === p.id" :place="p" :places="places" :kinds="kinds" @done="righting = undefined" />
       </li>
@@ -53,22 +54,24 @@ const back = (id: string) => attempt(() => write(retirePlace, { params: { id }, 
         v-model="name"
         class="name"
         maxlength="40"
-        aria-label="Name of a new place"
-        placeholder="another place"
+        :aria-label="say('nameOfANewPlace')"
+        :placeholder="say('anotherPlace')"
       />
-      <Choices v-if="name.trim()" v-model="kind" label="Kind of place" :options="kinds" />
-      <div><ElButton native-type="submit" :disabled="!name.trim() || busy">Add it</ElButton></div>
+      <Choices v-if="name.trim()" v-model="kind" :label="say('kindOfPlace')" :options="kinds" />
+      <div>
+        <ElButton native-type="submit" :disabled="!name.trim() || busy">{{ say('addIt') }}</ElButton>
+      </div>
     </form>
-    <ul v-if="retired?.length" class="plain" aria-label="Out of use">
+    <ul v-if="retired?.length" class="plain" :aria-label="say('outOfUse')">
       <li v-for="p in retired" :key="p.id">
-        <span class="soft">{{ p.name }}, out of use since {{ longDate(p.retiredOn) }}</span>
-        <ElButton size="small" :disabled="busy" :aria-label="`Use ${p.name} again`" @click="back(p.id)"
-          >Use it again</ElButton
-        >
+        <span class="soft">{{ say('outOfUseSince', { name: p.name, retiredOn: longDate(p.retiredOn) }) }}</span>
+        <ElButton size="small" :disabled="busy" :aria-label="say('useAgain', { name: p.name })" @click="back(p.id)">{{
+          say('useItAgain')
+        }}</ElButton>
       </li>
     </ul>
     <p class="more">
-      <RouterLink class="el-button" to="/readings">Logger files and sensors</RouterLink>
+      <RouterLink class="el-button" to="/readings">{{ say('loggerFilesAndSensors') }}</RouterLink>
     </p>
   </section>
 </template>

@@ -5,6 +5,7 @@ import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { ApiError } from '../call'
 import { degree, toCelsius } from '../households'
+import { say } from './say'
 
 /** A reading by hand: what the thermometer and the hygrometer of a place show. */
 const props = defineProps<{ placeId: string; placeName?: string | undefined }>()
@@ -32,13 +33,18 @@ async function keep() {
 
 <template>
   <form class="row" @submit.prevent="keep">
-    <ElInput v-model="celsius" class="short" inputmode="decimal" :aria-label="`Temperature${where}, ${degree()}`">
+    <ElInput
+      v-model="celsius"
+      class="short"
+      inputmode="decimal"
+      :aria-label="say('temperature', { where, degree: degree() })"
+    >
       <template #suffix>{{ degree() }}</template>
     </ElInput>
-    <ElInput v-model="percent" class="short" inputmode="decimal" :aria-label="`Humidity${where}, %`">
+    <ElInput v-model="percent" class="short" inputmode="decimal" :aria-label="say('humidity', { where })">
       <template #suffix>%</template>
     </ElInput>
-    <ElButton native-type="submit" :disabled="!readable">Keep</ElButton>
+    <ElButton native-type="submit" :disabled="!readable">{{ say('keep') }}</ElButton>
     <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
   </form>
 </template>

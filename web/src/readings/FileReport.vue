@@ -4,6 +4,7 @@ import type { ColumnMapping } from '@vadose/core/readings'
 import { computed, reactive } from 'vue'
 import { humidity, temperature } from '../households'
 import type { FileSummary } from './reader.worker'
+import { say } from './say'
 
 /** What is in a file, before any of it is written. */
 const props = defineProps<{ summary: FileSummary; place: string; busy: boolean }>()
@@ -17,11 +18,13 @@ const when = (seconds: number) => instant.format(new Date(seconds * 1000))
 const step = computed(() => {
   const minutes = props.summary.stepS / 60
   if (minutes === 60) return 'hour'
-  return minutes < 60 ? `${Math.round(minutes * 10) / 10} minutes` : `${Math.round((minutes / 60) * 10) / 10} hours`
+  return minutes < 60
+    ? say('minutes', { minutes: Math.round(minutes * 10) / 10 })
+    : say('hours', { minutes: Math.round((minutes / 60) * 10) / 10 })
 })
 const long = (gap: { from: number; to: number }) => {
   const hours = (gap.to - gap.from) / 3600
-  return hours < 48 ? `${Math.round(hours * 10) / 10} h` : `${Math.round(hours / 24)} days`
+  return hours < 48 ? `${Math.round(hours * 10) / 10} h` : say('days', { hours: Math.round(hours / 24) })
 }
 const longest = computed(() => [...props.summary.gaps].sort((a, b) => b.to - b.from - (a.to - a.from)).slice(0, 4))
 const there = computed(() => props.summary.readings - props.summary.fresh)
@@ -29,50 +32,60 @@ const there = computed(() => props.summary.readings - props.summary.fresh)
 
 <template>
   <div class="stack report" aria-live="polite">
-    <h2>{{ count(summary.readings) }} readings, every {{ step }}</h2>
+    <h2>{{ say('readingsEvery', { count: count(summary.readings), step }) }}</h2>
     <dl>
-      <dt>From, to</dt>
+      <dt>{{ say('fromTo') }}</dt>
       <dd>{{ when(summary.from) }} – {{ when(summary.to) }}</dd>
-      <dt>Temperature</dt>
-      <dd>{{ temperature(summary.coldestC) }} to {{ temperature(summary.warmestC) }}</dd>
-      <dt>Humidity</dt>
-      <dd>{{ humidity(summary.driestPct) }} to {{ humidity(summary.dampestPct) }}</dd>
-      <dt>Not in the book yet</dt>
+      <dt>{{ say('temperature') }}</dt>
+      <dd>{{ say('to', { coldestC: temperature(summary.coldestC), warmestC: temperature(summary.warmestC) }) }}</dd>
+      <dt>{{ say('humidity') }}</dt>
+      <dd>{{ say('to2', { driestPct: humidity(summary.driestPct), dampestPct: humidity(summary.dampestPct) }) }}</dd>
+      <dt>{{ say('notInTheBookYet') }}</dt>
       <dd>
-        <strong>{{ count(summary.fresh) }}</strong><template v-if="there"
-          >; {{ count(there) }} are there already and stay as they are</template
-        >
+        <strong>{{ count(summary.fresh) }}</strong><template v-if="there">{{
+          say('areThereAlreadyAndStay', { count: count(there) })
+        }}</template>
       </dd>
       <template v-if="summary.repeated">
-        <dt>Written twice</dt>
-        <dd>{{ count(summary.repeated) }} lines; the first counts</dd>
+        <dt>{{ say('writtenTwice') }}</dt>
+        <dd>{{ say('linesTheFirstCounts', { count: count(summary.repeated) }) }}</dd>
       </template>
       <template v-if="summary.gaps.length">
-        <dt>Gaps</dt>
+        <dt>{{ say('gaps') }}</dt>
         <dd>
-          {{ summary.gaps.length }}{{ summary.gaps.length === 200 ? ' or more' : '' }}; the longest
-          {{ longest.map((g) => `${long(g)} from ${when(g.from)}`).join(', ') }}. The air in between is drawn straight.
+          {{
+            say('orMoreTheLongestThe', {
+              gaps: summary.gaps.length,
+              gaps2: summary.gaps.length === 200 ? 'yes' : 'no',
+              longest: longest.map((g) => say('from', { long: long(g), when: when(g.from) })).join(', '),
+            })
+          }}
         </dd>
       </template>
       <template v-if="summary.unreadable">
-        <dt>Left out</dt>
+        <dt>{{ say('leftOut') }}</dt>
         <dd>
-          {{ count(summary.unreadable) }} of {{ count(summary.lines) }} lines:
-          {{ summary.why.map((w) => `line ${w.line}, ${w.says}`).join('; ')
-          }}{{ summary.unreadable > summary.why.length ? ' …' : '' }}
+          {{
+            say('ofLines', {
+              count: count(summary.unreadable),
+              count2: count(summary.lines),
+              why: summary.why.map((w) => say('line', { line: w.line, says: w.says })).join('; '),
+              unreadable: summary.unreadable > summary.why.length ? ' …' : '',
+            })
+          }}
         </dd>
       </template>
     </dl>
     <section v-for="doubt in open" :key="doubt.about" class="notice row" role="alert">
       <p>{{ doubt.says }}</p>
-      <ElButton v-if="doubt.mend" type="primary" @click="$emit('mend', doubt.mend)">Yes, read it so</ElButton>
-      <ElButton @click="fine.add(doubt.about)">{{ doubt.mend ? 'No, it is right as it is' : 'It is right' }}</ElButton>
+      <ElButton v-if="doubt.mend" type="primary" @click="$emit('mend', doubt.mend)">{{ say('yesReadItSo') }}</ElButton>
+      <ElButton @click="fine.add(doubt.about)">{{ doubt.mend ? say('noItIsRightAs') : say('itIsRight') }}</ElButton>
     </section>
     <div v-if="open.length === 0">
-      <ElButton v-if="summary.fresh" type="primary" size="large" :disabled="busy" @click="$emit('write')"
-        >Keep {{ count(summary.fresh) }} readings in {{ place.toLowerCase() }}</ElButton
-      >
-      <p v-else>All of it is in the book already.</p>
+      <ElButton v-if="summary.fresh" type="primary" size="large" :disabled="busy" @click="$emit('write')">{{
+        say('keepReadingsIn', { count: count(summary.fresh), place: place.toLowerCase() })
+      }}</ElButton>
+      <p v-else>{{ say('allOfItIsIn') }}</p>
     </div>
   </div>
 </template>

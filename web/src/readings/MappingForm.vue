@@ -4,6 +4,7 @@ import { winterClock } from '@vadose/core/readings'
 import { computed } from 'vue'
 import { useFrame } from '../households'
 import { Pick } from '../kit'
+import { say } from './say'
 
 /** Which column says what: guessed, to be put right where the guess is wrong. */
 const props = defineProps<{ head: FileHead; remembered: boolean }>()
@@ -17,24 +18,24 @@ const set = (part: Partial<ColumnMapping>) => {
 }
 type Field = 'time' | 'clock' | 'temperature' | 'humidity' | 'rain'
 const fields: { id: Field; label: string; optional?: string }[] = [
-  { id: 'time', label: 'Date and time' },
-  { id: 'clock', label: 'Time of day', optional: 'in the same column' },
-  { id: 'temperature', label: 'Temperature' },
-  { id: 'humidity', label: 'Humidity' },
-  { id: 'rain', label: 'Rain, mm', optional: 'none' },
+  { id: 'time', label: say('dateAndTime') },
+  { id: 'clock', label: say('timeOfDay'), optional: say('inTheSameColumn') },
+  { id: 'temperature', label: say('temperature') },
+  { id: 'humidity', label: say('humidity') },
+  { id: 'rain', label: say('rainMm'), optional: 'none' },
 ]
 const orders: { id: ColumnMapping['order']; label: string }[] = [
-  { id: 'day-first', label: 'day, month, year' },
-  { id: 'month-first', label: 'month, day, year' },
-  { id: 'year-first', label: 'year, month, day' },
-  { id: 'seconds', label: 'seconds since 1970' },
-  { id: 'milliseconds', label: 'milliseconds since 1970' },
+  { id: 'day-first', label: say('dayMonthYear') },
+  { id: 'month-first', label: say('monthDayYear') },
+  { id: 'year-first', label: say('yearMonthDay') },
+  { id: 'seconds', label: say('secondsSince') },
+  { id: 'milliseconds', label: say('millisecondsSince') },
 ]
 const zones = computed(() => {
   const own = frame.frame?.household.timeZone ?? 'UTC'
   const known = [
-    { id: own, label: `${own.replace('_', ' ')}, summer time and all` },
-    { id: winterClock(own, Number(frame.today.slice(0, 4)) || 2026), label: 'winter time all year' },
+    { id: own, label: say('summerTimeAndAll', { own: own.replace('_', ' ') }) },
+    { id: winterClock(own, Number(frame.today.slice(0, 4)) || 2026), label: say('winterTimeAllYear') },
     { id: 'UTC', label: 'UTC' },
   ]
   return known.some((z) => z.id === mapping.value.zone)
@@ -52,13 +53,11 @@ const columnsFor = (field: (typeof fields)[number]) => [
 
 <template>
   <div class="stack">
-    <h2>Is this how it is meant?</h2>
+    <h2>{{ say('isThisHowItIs') }}</h2>
     <p class="soft">
-      {{
-        remembered ? 'Read as the last file with these headings.' : 'Guessed from the headings; put right what is not.'
-      }}
+      {{ remembered ? say('readAsTheLastFile') : say('guessedFromTheHeadingsPut') }}
     </p>
-    <div class="scroll" tabindex="0" role="region" aria-label="First lines of the file">
+    <div class="scroll" tabindex="0" role="region" :aria-label="say('firstLinesOfTheFile')">
       <table>
         <thead>
           <tr class="roles">
@@ -80,16 +79,16 @@ const columnsFor = (field: (typeof fields)[number]) => [
         >{{ f.label }}
         <Pick
           :model-value="columnOf(f.id)"
-          :label="`Column of ${f.label.toLowerCase()}`"
+          :label="say('columnOf', { label: f.label.toLowerCase() })"
           :options="columnsFor(f)"
           @update:model-value="set({ [f.id]: $event === '' ? undefined : Number($event) })"
         />
       </label>
       <label class="field"
-        >Thermometer in
+        >{{ say('thermometerIn') }}
         <Pick
           :model-value="mapping.unit"
-          label="Unit of temperature"
+          :label="say('unitOfTemperature')"
           :options="[
             { id: 'C', label: '°C' },
             { id: 'F', label: '°F' },
@@ -97,18 +96,18 @@ const columnsFor = (field: (typeof fields)[number]) => [
           @update:model-value="$event && set({ unit: $event })"
       /></label>
       <label class="field"
-        >Written as
+        >{{ say('writtenAs') }}
         <Pick
           :model-value="mapping.order"
-          label="Order of the date"
+          :label="say('orderOfTheDate')"
           :options="orders"
           @update:model-value="$event && set({ order: $event })"
       /></label>
       <label class="field"
-        >Its clock
+        >{{ say('itsClock') }}
         <Pick
           :model-value="mapping.zone"
-          label="Clock of the logger"
+          :label="say('clockOfTheLogger')"
           :options="zones"
           @update:model-value="$event && set({ zone: $event })"
       /></label>

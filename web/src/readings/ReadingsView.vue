@@ -24,6 +24,7 @@ import MappingForm from './MappingForm.vue'
 import SensorsCard from './SensorsCard.vue'
 import StrikeSpan from './StrikeSpan.vue'
 import type { FileSummary, Reader, Refused } from './reader.worker'
+import { say } from './say'
 
 const frame = useFrame()
 const route = useRoute()
@@ -79,7 +80,7 @@ async function step<T extends object>(work: (reader: Remote<Reader>) => Promise<
     if (!('refusal' in answer)) return answer
     refusal.value = answer.refusal
   } catch (error) {
-    refusal.value = `The file could not be read: ${String(error)}`
+    refusal.value = say('theFileCouldNotBe', { error: String(error) })
   } finally {
     busy.value = false
   }
@@ -131,31 +132,38 @@ async function undo(id: string) {
   }
 }
 const count = (n: number) => n.toLocaleString('en-GB')
-const span = (i: ReadingImportView) => `${yearDate(frame.dayOf(i.from))} to ${yearDate(frame.dayOf(i.to))}`
+const span = (i: ReadingImportView) =>
+  say('to3', { yearDate: yearDate(frame.dayOf(i.from)), yearDate2: yearDate(frame.dayOf(i.to)) })
 </script>
 
 <template>
   <div class="stack">
     <header class="head">
-      <h1>Readings from a file</h1>
-      <p class="soft">what a logger or a weather station wrote, as CSV; nothing is kept before you have seen it</p>
+      <h1>{{ say('readingsFromAFile') }}</h1>
+      <p class="soft">{{ say('whatALoggerOrA') }}</p>
     </header>
     <section class="card stack">
       <div class="row">
         <label class="field"
-          >It hung in <Pick v-model="placeId" label="Place the logger hung in" :options="namedPlaces(places ?? [])"
+          >{{ say('itHungIn') }}
+          <Pick v-model="placeId" :label="say('placeTheLoggerHungIn')" :options="namedPlaces(places ?? [])"
         /></label>
-        <FileButton class="choose" label="Logger file" accept=".csv,.txt,.tsv,text/csv,text/plain" @file="take">{{
-          file?.name ?? 'Choose a file'
-        }}</FileButton>
+        <FileButton
+          class="choose"
+          :label="say('loggerFile')"
+          accept=".csv,.txt,.tsv,text/csv,text/plain"
+          @file="take"
+          >{{ file?.name ?? say('chooseAFile') }}</FileButton
+        >
       </div>
       <p v-if="refusal" class="notice bad" role="alert">{{ refusal }}</p>
       <p v-if="written" class="notice" role="status">
-        {{ count(written.added) }} new readings in {{ placeName.toLowerCase()
-        }}<template v-if="written.added < written.given"
-          >; {{ count(written.given - written.added) }} were there already</template
+        {{ say('newReadingsIn', { count: count(written.added), placeName: placeName.toLowerCase() })
+        }}<template v-if="written.added < written.given">{{
+          say('wereThereAlready', { count: count(written.given - written.added) })
+        }}</template
         >.
-        <ElButton v-if="written.added" @click="undo(written.id)">Take them back</ElButton>
+        <ElButton v-if="written.added" @click="undo(written.id)">{{ say('takeThemBack') }}</ElButton>
       </p>
       <template v-if="head && mapping">
         <MappingForm
@@ -165,10 +173,12 @@ const span = (i: ReadingImportView) => `${yearDate(frame.dayOf(i.from))} to ${ye
           @update:model-value="summary = undefined"
         />
         <div class="row">
-          <ElButton v-if="!summary" type="primary" :disabled="busy" @click="look">Look it through</ElButton>
+          <ElButton v-if="!summary" type="primary" :disabled="busy" @click="look">{{ say('lookItThrough') }}</ElButton>
           <template v-if="busy">
-            <progress :value="progress" max="1" aria-label="How far">{{ Math.round(progress * 100) }} %</progress>
-            <ElButton @click="cancel">Stop</ElButton>
+            <progress :value="progress" max="1" :aria-label="say('howFar')">
+              {{ Math.round(progress * 100) }} %
+            </progress>
+            <ElButton @click="cancel">{{ say('stop') }}</ElButton>
           </template>
         </div>
       </template>
@@ -176,14 +186,16 @@ const span = (i: ReadingImportView) => `${yearDate(frame.dayOf(i.from))} to ${ye
     </section>
 
     <section v-if="imports?.length" class="card">
-      <h2>Files brought in</h2>
+      <h2>{{ say('filesBroughtIn') }}</h2>
       <ul class="rows">
         <li v-for="i in imports" :key="i.id" class="row">
           <strong>{{ i.fileName }}</strong>
           <span>{{ i.place }}, {{ span(i) }}</span>
-          <span class="soft">{{ count(i.added) }} of {{ count(i.given) }} were new</span>
-          <span v-if="i.undone" class="soft">taken back</span>
-          <ElButton v-else-if="i.added" :aria-label="`Take back ${i.fileName}`" @click="undo(i.id)">Take back</ElButton>
+          <span class="soft">{{ say('ofWereNew', { count: count(i.added), count2: count(i.given) }) }}</span>
+          <span v-if="i.undone" class="soft">{{ say('takenBack') }}</span>
+          <ElButton v-else-if="i.added" :aria-label="say('takeBack', { fileName: i.fileName })" @click="undo(i.id)">{{
+            say('takeBack2')
+          }}</ElButton>
         </li>
       </ul>
     </section>

@@ -7,6 +7,7 @@ import { addSensor, listSensors, removeSensor, type SensorMade } from '@vadose/c
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { ApiError } from '../call'
+import { say } from './say'
 
 defineProps<{ places: PlaceView[] }>()
 const { answer: sensors } = useView(listSensors)
@@ -42,31 +43,39 @@ const example = (token: string) =>
 
 <template>
   <section class="card stack">
-    <h2>Sensors that send by themselves</h2>
-    <p v-if="simulated.length" class="soft">Simulated, every hour: {{ simulated.join(', ') }}.</p>
+    <h2>{{ say('sensorsThatSendByThemselves') }}</h2>
+    <p v-if="simulated.length" class="soft">{{ say('simulatedEveryHour', { simulated: simulated.join(', ') }) }}</p>
     <ul class="rows">
       <li v-for="s in real" :key="s.id" class="row">
         <strong>{{ s.name }}</strong> <span>in {{ s.place.toLowerCase() }}</span>
         <span class="soft">{{
-          s.lastAt ? `last heard ${s.lastAt.slice(0, 16).replace('T', ' ')} UTC` : 'not heard yet'
+          s.lastAt ? say('lastHeardUtc', { lastAt: s.lastAt.slice(0, 16).replace('T', ' ') }) : say('notHeardYet')
         }}</span>
-        <ElButton v-if="!s.simulated" :aria-label="`Turn away ${s.name}`" @click="drop(s.id)">Turn away</ElButton>
+        <ElButton v-if="!s.simulated" :aria-label="say('turnAway', { name: s.name })" @click="drop(s.id)">{{
+          say('turnAway2')
+        }}</ElButton>
       </li>
     </ul>
     <form class="row" @submit.prevent="add(places[0]?.id ?? '')">
-      <label class="field">Name <ElInput v-model="name" maxlength="40" aria-label="Name of the sensor" /></label>
       <label class="field"
-        >Hangs in
-        <Pick v-model="placeId" label="Place of the sensor" placeholder="choose" :options="namedPlaces(places)"
+        >{{ say('name') }} <ElInput v-model="name" maxlength="40" :aria-label="say('nameOfTheSensor')"
       /></label>
-      <ElButton native-type="submit" :disabled="!name.trim() || !placeId">Let it in</ElButton>
+      <label class="field"
+        >{{ say('hangsIn') }}
+        <Pick
+          v-model="placeId"
+          :label="say('placeOfTheSensor')"
+          :placeholder="say('choose')"
+          :options="namedPlaces(places)"
+      /></label>
+      <ElButton native-type="submit" :disabled="!name.trim() || !placeId">{{ say('letItIn') }}</ElButton>
     </form>
     <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
     <div v-if="made" class="notice" role="status">
       <p>
-        Its token, shown this once: <code class="token">{{ made.token }}</code>
+        {{ say('itsTokenShownThisOnce') }} <code class="token">{{ made.token }}</code>
       </p>
-      <p>It sends batches of up to 5,000 readings; sending one again does no harm:</p>
+      <p>{{ say('itSendsBatchesOfUp') }}</p>
       <pre tabindex="0">{{ example(made.token) }}</pre>
     </div>
   </section>

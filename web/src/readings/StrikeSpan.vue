@@ -8,6 +8,7 @@ import { longDate, refused, useFrame } from '../households'
 import { DayField, Choices } from '../kit'
 import { placeOptions } from '../places'
 import { write } from '../view'
+import { say } from './say'
 
 /** A sensor that lay in the sun: what it said from one day to another counts no longer, and can count again. */
 defineProps<{ places: PlaceView[] }>()
@@ -29,7 +30,11 @@ async function strike(struck: boolean) {
       body: { from: from.value, to: to.value, struck },
     })
     const span = `${longDate(from.value)} – ${longDate(to.value)}`
-    done.value = `${readings.toLocaleString('en-GB')} readings of ${span} ${struck ? 'count no longer' : 'count again'}.`
+    done.value = say('readingsOfCountNoLonger', {
+      readings: readings.toLocaleString('en-GB'),
+      span,
+      struck: struck ? 'yes' : 'no',
+    })
   } catch (error) {
     refusal.value = refused(error)
   } finally {
@@ -40,16 +45,20 @@ async function strike(struck: boolean) {
 
 <template>
   <section class="card stack">
-    <h2>Strike out a span</h2>
+    <h2>{{ say('strikeOutASpan') }}</h2>
     <p class="soft">
-      The sun was on it, or it lay on the table: what it said then counts no longer. Nothing is erased.
+      {{ say('theSunWasOnIt') }}
     </p>
-    <Choices v-model="place" label="Place whose readings are wrong" :options="placeOptions(places)" />
+    <Choices v-model="place" :label="say('placeWhoseReadingsAreWrong')" :options="placeOptions(places)" />
     <div class="row">
-      <label class="field">From <DayField v-model="from" label="Struck from" :until="frame.today" /></label>
-      <label class="field">to the end of <DayField v-model="to" label="Struck to" :until="frame.today" /></label>
-      <ElButton :disabled="!place || busy" @click="strike(true)">Strike them out</ElButton>
-      <ElButton :disabled="!place || busy" @click="strike(false)">Let them count again</ElButton>
+      <label class="field"
+        >{{ say('from2') }} <DayField v-model="from" :label="say('struckFrom')" :until="frame.today"
+      /></label>
+      <label class="field"
+        >{{ say('toTheEndOf') }} <DayField v-model="to" :label="say('struckTo')" :until="frame.today"
+      /></label>
+      <ElButton :disabled="!place || busy" @click="strike(true)">{{ say('strikeThemOut') }}</ElButton>
+      <ElButton :disabled="!place || busy" @click="strike(false)">{{ say('letThemCountAgain') }}</ElButton>
     </div>
     <p v-if="done" class="notice" role="status">{{ done }}</p>
     <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>

@@ -4,6 +4,7 @@ import { ElButton } from 'element-plus'
 import { computed } from 'vue'
 import { inUnits, useAttempt } from '../households'
 import { useView, write } from '../view'
+import { say } from './say'
 
 /** What cannot wait for the round, each with what to do; a muted one stays muted. */
 const { answer } = useView(readAlarms)
@@ -21,7 +22,7 @@ const signs: Record<AlarmView['kind'], string> = {
 </script>
 
 <template>
-  <section v-if="ringing.length > 0 || muted.length > 0" class="card alarms" aria-label="Alarms">
+  <section v-if="ringing.length > 0 || muted.length > 0" class="card alarms" :aria-label="say('alarms')">
     <ul v-if="ringing.length > 0" class="bare rows">
       <li v-for="a in ringing" :key="a.key" :data-alarm="a.kind" class="alarm">
         <svg viewBox="0 0 22 22" aria-hidden="true"><path :d="signs[a.kind]" /></svg>
@@ -35,19 +36,25 @@ const signs: Record<AlarmView['kind'], string> = {
                 >&nbsp; <RouterLink :to="`/lots/${c}`">{{ c }}</RouterLink></template
               ></template
             >
-            <RouterLink v-if="a.kind === 'freezer-warm'" to="/power-cut">&nbsp; bag by bag</RouterLink>
+            <RouterLink v-if="a.kind === 'freezer-warm'" to="/power-cut">{{ say('bagByBag') }}</RouterLink>
           </p>
         </div>
-        <ElButton :disabled="busy" :aria-label="`Mute: ${a.title}`" @click="mute(a, true)">Mute</ElButton>
+        <ElButton :disabled="busy" :aria-label="say('mute', { title: a.title })" @click="mute(a, true)">{{
+          say('mute2')
+        }}</ElButton>
       </li>
     </ul>
     <details v-if="muted.length > 0">
-      <summary>{{ muted.length }} muted</summary>
+      <summary>{{ say('muted', { muted: muted.length }) }}</summary>
       <ul class="bare rows">
         <li v-for="a in muted" :key="a.key" class="alarm">
           <span class="soft">{{ a.title }}</span>
-          <ElButton size="small" :disabled="busy" :aria-label="`Ring again: ${a.title}`" @click="mute(a, false)"
-            >Ring again</ElButton
+          <ElButton
+            size="small"
+            :disabled="busy"
+            :aria-label="say('ringAgain', { title: a.title })"
+            @click="mute(a, false)"
+            >{{ say('ringAgain2') }}</ElButton
           >
         </li>
       </ul>

@@ -11,6 +11,7 @@ import { useAct, WeighField } from '../lots'
 import { inUnits } from '../households'
 import { ReadField } from '../places'
 import { useView } from '../view'
+import { say } from './say'
 
 const props = defineProps<{ job: JobView; placeId: string; today: string; where?: string }>()
 const { act, refusal, busy } = useAct()
@@ -39,7 +40,7 @@ const plantAll = (code: string) => act(code, { act: 'plant', weightG: props.job.
         <RouterLink v-if="job.code" class="code" :to="`/lots/${job.code}`">{{ job.code }}</RouterLink>
       </h3>
       <p class="soft">
-        {{ inUnits(job.why) }}<template v-if="late > 1 && !job.overdue"> Due {{ late }} days ago.</template>
+        {{ inUnits(job.why) }}<template v-if="late > 1 && !job.overdue"> {{ say('dueDaysAgo', { late }) }}</template>
       </p>
       <EndTests v-if="testing && job.code && job.crop" :code="job.code" :crop="job.crop" @done="testing = false" />
       <p v-if="refusal || notNoted" class="bad" role="alert">{{ refusal?.message ?? notNoted }}</p>
@@ -52,27 +53,27 @@ const plantAll = (code: string) => act(code, { act: 'plant', weightG: props.job.
         :expected-g="job.expectedG"
       />
       <ElButton v-else-if="job.kind === 'test'" @click="testing = !testing">{{
-        testing ? 'Later' : 'Feel them'
+        testing ? say('later') : say('feelThem')
       }}</ElButton>
       <RouterLink
         v-else-if="job.kind === 'take-down'"
         class="el-button el-button--primary"
         :to="`/lots/${job.code}/finish`"
-        >Take down</RouterLink
+        >{{ say('takeDown') }}</RouterLink
       >
       <template v-else-if="job.kind === 'unstall' && job.code">
-        <ElButton :disabled="busy" @click="act(job.code, { act: 'fan', on: true })">Fan on</ElButton>
-        <RouterLink class="el-button" :to="`/line?lot=${job.code}`">What would help</RouterLink>
+        <ElButton :disabled="busy" @click="act(job.code, { act: 'fan', on: true })">{{ say('fanOn') }}</ElButton>
+        <RouterLink class="el-button" :to="`/line?lot=${job.code}`">{{ say('whatWouldHelp') }}</RouterLink>
       </template>
       <template v-else-if="job.overdue && job.code">
-        <ElButton :disabled="busy" @click="act(job.code, { act: 'check', lookedAt: job.overdue.lookAt, faults: [] })"
-          >Still fine</ElButton
-        >
-        <RouterLink class="el-button" :to="`/lots/${job.code}/check`">Some left</RouterLink>
+        <ElButton :disabled="busy" @click="act(job.code, { act: 'check', lookedAt: job.overdue.lookAt, faults: [] })">{{
+          say('stillFine')
+        }}</ElButton>
+        <RouterLink class="el-button" :to="`/lots/${job.code}/check`">{{ say('someLeft') }}</RouterLink>
         <ElButton
           :disabled="busy"
-          @click="act(job.code, { act: 'lose', weightG: job.overdue.weightG, cause: 'past its time' })"
-          >All gone</ElButton
+          @click="act(job.code, { act: 'lose', weightG: job.overdue.weightG, cause: say('pastItsTime') })"
+          >{{ say('allGone') }}</ElButton
         >
       </template>
       <template v-else-if="job.kind === 'seal' && job.code">
@@ -80,59 +81,69 @@ const plantAll = (code: string) => act(code, { act: 'plant', weightG: props.job.
           type="primary"
           :disabled="busy"
           @click="act(job.code, { act: 'check', lookedAt: job.jars ?? 1, faults: [] })"
-          >All drawn in</ElButton
+          >{{ say('allDrawnIn') }}</ElButton
         >
-        <RouterLink class="el-button" :to="`/lots/${job.code}/check`">One is not</RouterLink>
+        <RouterLink class="el-button" :to="`/lots/${job.code}/check`">{{ say('oneIsNot') }}</RouterLink>
       </template>
       <template v-else-if="job.kind === 'taste' && job.code">
-        <ElButton :disabled="busy" @click="act(job.code, { act: 'note', text: 'tasted: not sour enough yet' })"
-          >Not yet</ElButton
-        >
-        <ElButton v-if="cold" type="primary" :disabled="busy" @click="act(job.code, { act: 'move', placeId: cold })"
-          >Into the fridge</ElButton
-        >
-        <RouterLink v-else class="el-button" :to="`/lots/${job.code}`">Into the cold</RouterLink>
+        <ElButton :disabled="busy" @click="act(job.code, { act: 'note', text: say('tastedNotYet') })">{{
+          say('notYet')
+        }}</ElButton>
+        <ElButton v-if="cold" type="primary" :disabled="busy" @click="act(job.code, { act: 'move', placeId: cold })">{{
+          say('intoTheFridge')
+        }}</ElButton>
+        <RouterLink v-else class="el-button" :to="`/lots/${job.code}`">{{ say('intoTheCold') }}</RouterLink>
       </template>
       <template v-else-if="job.kind === 'mind' && job.code">
-        <ElButton :disabled="busy" @click="act(job.code, { act: 'note', text: job.why })">Done</ElButton>
-        <RouterLink class="el-button" :to="`/lots/${job.code}`">See it</RouterLink>
+        <ElButton :disabled="busy" @click="act(job.code, { act: 'note', text: job.why })">{{ say('done') }}</ElButton>
+        <RouterLink class="el-button" :to="`/lots/${job.code}`">{{ say('seeIt') }}</RouterLink>
       </template>
-      <RouterLink v-else-if="job.kind === 'check'" class="el-button el-button--primary" :to="`/lots/${job.code}/check`"
-        >Start check</RouterLink
+      <RouterLink
+        v-else-if="job.kind === 'check'"
+        class="el-button el-button--primary"
+        :to="`/lots/${job.code}/check`"
+        >{{ say('startCheck') }}</RouterLink
       >
       <template v-else-if="job.useG && job.code">
-        <ElButton :disabled="busy" @click="act(job.code, { act: 'use', weightG: job.useG })">All used</ElButton>
-        <RouterLink class="el-button" :to="`/lots/${job.code}`">Use some</RouterLink>
+        <ElButton :disabled="busy" @click="act(job.code, { act: 'use', weightG: job.useG })">{{
+          say('allUsed')
+        }}</ElButton>
+        <RouterLink class="el-button" :to="`/lots/${job.code}`">{{ say('useSome') }}</RouterLink>
       </template>
       <ElButton
         v-else-if="(job.kind === 'rotate' || job.kind === 'turn') && job.code"
         :disabled="busy"
         @click="act(job.code, { act: 'rotate' })"
-        >{{ job.kind === 'turn' ? 'Turned' : 'Changed round' }}</ElButton
+        >{{ job.kind === 'turn' ? say('turned') : say('changedRound') }}</ElButton
       >
-      <RouterLink v-else-if="job.kind === 'take-out'" class="el-button el-button--primary" to="/line"
-        >To the dryer</RouterLink
-      >
+      <RouterLink v-else-if="job.kind === 'take-out'" class="el-button el-button--primary" to="/line">{{
+        say('toTheDryer')
+      }}</RouterLink>
       <template v-else-if="job.kind === 'shake' && job.code">
-        <ElButton type="primary" :disabled="busy" @click="act(job.code, { act: 'shake', beads: false, mould: false })"
-          >No beads</ElButton
+        <ElButton
+          type="primary"
+          :disabled="busy"
+          @click="act(job.code, { act: 'shake', beads: false, mould: false })"
+          >{{ say('noBeads') }}</ElButton
         >
-        <RouterLink class="el-button" to="/line">Beads or mould</RouterLink>
+        <RouterLink class="el-button" to="/line">{{ say('beadsOrMould') }}</RouterLink>
       </template>
       <RouterLink
         v-else-if="job.kind === 'look-bed' && job.stand"
         class="el-button el-button--primary"
         :to="{ path: '/beds', query: { stand: job.stand.key } }"
-        >Look</RouterLink
+        >{{ say('look') }}</RouterLink
       >
-      <ElButton v-else-if="job.kind === 'cut-scapes' && atBed" :disabled="noting" @click="cutScapes">Cut</ElButton>
-      <RouterLink v-else-if="job.kind === 'lift' && atBed" class="el-button el-button--primary" :to="bringIn"
-        >Bring it in</RouterLink
-      >
+      <ElButton v-else-if="job.kind === 'cut-scapes' && atBed" :disabled="noting" @click="cutScapes">{{
+        say('cut')
+      }}</ElButton>
+      <RouterLink v-else-if="job.kind === 'lift' && atBed" class="el-button el-button--primary" :to="bringIn">{{
+        say('bringItIn')
+      }}</RouterLink>
       <form v-else-if="job.kind === 'plant' && job.code" class="plant" @submit.prevent="plantAll(job.code)">
-        <ElInput v-model="bed" maxlength="60" aria-label="Bed they went into" placeholder="which bed" />
-        <ElButton native-type="submit" :disabled="busy || !bed.trim()">All planted</ElButton>
-        <RouterLink class="el-button" :to="`/lots/${job.code}`">Some</RouterLink>
+        <ElInput v-model="bed" maxlength="60" :aria-label="say('bedTheyWentInto')" :placeholder="say('whichBed')" />
+        <ElButton native-type="submit" :disabled="busy || !bed.trim()">{{ say('allPlanted') }}</ElButton>
+        <RouterLink class="el-button" :to="`/lots/${job.code}`">{{ say('some') }}</RouterLink>
       </form>
       <ReadField v-else-if="job.kind === 'read'" :place-id="placeId" />
     </div>

@@ -2,6 +2,7 @@
 import { scaleLinear } from 'd3-scale'
 import { line } from 'd3-shape'
 import { computed } from 'vue'
+import { say } from './say'
 
 /** Humidity of the last three days as a small line. */
 const props = defineProps<{ values: number[]; ok: boolean }>()
@@ -12,9 +13,11 @@ const path = computed(() => {
   const y = scaleLinear([Math.min(lo, hi - 10), Math.max(hi, lo + 10)], [17, 3])
   return line<number>((_, i) => x(i), y)(props.values) ?? ''
 })
-const says = computed(
-  () =>
-    `humidity over three days, ${Math.round(Math.min(...props.values))} to ${Math.round(Math.max(...props.values))} %`,
+const says = computed(() =>
+  say('humidityOverThreeDaysTo', {
+    what: Math.round(Math.min(...props.values)),
+    what2: Math.round(Math.max(...props.values)),
+  }),
 )
 </script>
 

@@ -21,6 +21,7 @@ import AlarmsCard from './AlarmsCard.vue'
 import JobRow from './JobRow.vue'
 import Spark from './Spark.vue'
 import WeatherDays from './WeatherDays.vue'
+import { say } from './say'
 
 const frame = useFrame()
 const route = useRoute()
@@ -49,33 +50,33 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
   <div v-if="round" class="columns">
     <div class="stack">
       <header class="head">
-        <h1>{{ on && on !== frame.today ? `The round on ${fullDate(on)}` : 'The round' }}</h1>
+        <h1>{{ on && on !== frame.today ? say('theRoundOn', { fullDate: fullDate(on) }) : say('theRound') }}</h1>
         <p class="soft">
-          <template v-if="count"
-            >{{ plural(count, 'job') }} in {{ plural(round.places.length, 'place') }}, in walking order</template
-          >
+          <template v-if="count">{{
+            say('inInWalkingOrder', { plural: plural(count, 'job'), plural2: plural(round.places.length, 'place') })
+          }}</template>
         </p>
       </header>
       <BackupNotice />
       <TroubledLots :lots="round.troubled" />
       <AlarmsCard v-if="!on || on === frame.today" />
       <section v-if="count === 0" class="card quiet">
-        <h2>Nothing needs you{{ on && on !== frame.today ? ' that day' : ' today' }}</h2>
+        <h2>{{ say('nothingNeedsYouThatDay', { on: on && on !== frame.today ? 'yes' : 'no' }) }}</h2>
         <p v-if="round.nextJobs.length">
-          Next:
-          <template v-for="(n, i) in round.nextJobs" :key="n.on"
-            >{{ i ? ', ' : '' }}{{ plural(n.count, 'job') }} on {{ fullDate(n.on) }}</template
-          >.
+          {{ say('next') }}
+          <template v-for="(n, i) in round.nextJobs" :key="n.on">{{
+            say('on', { i: i ? ', ' : '', plural: plural(n.count, 'job'), on: fullDate(n.on) })
+          }}</template>.
         </p>
         <p v-else>
-          Nothing is on the line or in store yet. <RouterLink to="/bring-in">Bring in a harvest</RouterLink> and its
-          jobs appear here; or begin with <RouterLink to="/first">the first evening</RouterLink>.
+          {{ say('nothingIsOnTheLine') }} <RouterLink to="/bring-in">{{ say('bringInAHarvest') }}</RouterLink>
+          {{ say('andItsJobsAppearHere') }} <RouterLink to="/first">{{ say('theFirstEvening') }}</RouterLink>.
         </p>
       </section>
-      <section v-if="overdue.length" class="card place" aria-label="Past their time">
+      <section v-if="overdue.length" class="card place" :aria-label="say('pastTheirTime')">
         <header class="row">
-          <h2>Past their time</h2>
-          <span class="soft">nobody has looked since; they are not counted on</span>
+          <h2>{{ say('pastTheirTime') }}</h2>
+          <span class="soft">{{ say('nobodyHasLookedSinceThey') }}</span>
         </header>
         <div class="rows">
           <JobRow
@@ -95,7 +96,7 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
           <span v-if="place.temperatureC !== null" class="soft"
             >{{ temperature(place.temperatureC) }} · {{ humidity(place.relativeHumidityPct ?? 0) }}</span
           >
-          <span v-else class="soft">never measured</span>
+          <span v-else class="soft">{{ say('neverMeasured') }}</span>
           <strong class="verdict" :class="place.verdict.suits ? 'good' : 'bad'"
             >{{ place.verdict.suits ? '' : '▲ ' }}{{ inUnits(place.verdict.says) }}</strong
           >
@@ -105,17 +106,17 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
         </div>
       </section>
       <p v-if="count && round.nextJobs.length" class="soft">
-        Coming up:
-        <template v-for="(n, i) in round.nextJobs.slice(0, 4)" :key="n.on"
-          >{{ i ? ', ' : '' }}{{ plural(n.count, 'job') }} on {{ shortDate(n.on) }}</template
-        >.
+        {{ say('comingUp') }}
+        <template v-for="(n, i) in round.nextJobs.slice(0, 4)" :key="n.on">{{
+          say('on', { i: i ? ', ' : '', plural: plural(n.count, 'job'), on: shortDate(n.on) })
+        }}</template>.
       </p>
     </div>
     <aside class="stack">
       <section class="card">
-        <h2>Eat first</h2>
+        <h2>{{ say('eatFirst') }}</h2>
         <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
-        <p v-if="round.eatFirst.length === 0" class="soft">The larder is empty.</p>
+        <p v-if="round.eatFirst.length === 0" class="soft">{{ say('theLarderIsEmpty') }}</p>
         <ul class="eat rows">
           <li
             v-for="lot in round.eatFirst"
@@ -128,32 +129,38 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
                 ><strong>{{ lotName(lot) }}</strong></RouterLink
               >
               <span class="soft"> {{ amount(lot.pieces, lot.weightG, lotCrop(lot).piece) }}</span>
-              <p class="soft">{{ lot.urgent ? 'soon: ' : '' }}{{ inUnits(lot.why) }}</p>
+              <p class="soft">{{ lot.urgent ? say('soon') : '' }}{{ inUnits(lot.why) }}</p>
             </div>
             <ElButton
-              :aria-label="`Use ${lot.pieces === null ? 'some' : 'one'} of ${lot.code}`"
+              :aria-label="say('useSomeOf', { pieces: lot.pieces === null ? 'yes' : 'no', code: lot.code })"
               @click="useOne(lot.code, lot.pieces, lot.weightG)"
             >
-              {{ lot.pieces === null ? `Use ${weight(250)}` : 'Use one' }}
+              {{ lot.pieces === null ? say('use', { weight: weight(250) }) : say('useOne') }}
             </ElButton>
           </li>
         </ul>
       </section>
       <section v-if="round.weather.length" class="card">
-        <h2>Weather</h2>
+        <h2>{{ say('weather') }}</h2>
         <p class="soft">
-          two days past, then what is to come{{
-            round.weather.some((d) => d.ahead && d.rainMm !== null) ? ' by the forecast' : ' if the recent days go on'
+          {{
+            say('twoDaysPastThenWhat', { some: round.weather.some((d) => d.ahead && d.rainMm !== null) ? 'yes' : 'no' })
           }}
         </p>
         <WeatherDays :days="round.weather" />
         <p v-for="says in round.weatherSays" :key="says" class="notice">{{ inUnits(says) }}</p>
       </section>
       <section class="card">
-        <h2>The last seven days</h2>
+        <h2>{{ say('theLastSevenDays') }}</h2>
         <p class="soft">
-          Brought in {{ weight(round.lastWeek.broughtInG) }} · used {{ weight(round.lastWeek.usedG) }} · lost
-          {{ weight(round.lastWeek.lostG) }} · {{ weight(round.lastWeek.waterG) }} dried off or trimmed
+          {{
+            say('broughtInUsedLostDried', {
+              broughtInG: weight(round.lastWeek.broughtInG),
+              usedG: weight(round.lastWeek.usedG),
+              lostG: weight(round.lastWeek.lostG),
+              waterG: weight(round.lastWeek.waterG),
+            })
+          }}
         </p>
       </section>
     </aside>

@@ -3,6 +3,7 @@ import type { RoundView } from '@vadose/contract/round'
 import { scaleLinear } from 'd3-scale'
 import { computed } from 'vue'
 import { degree, fromCelsius, fullDate, weekdayOf } from '../households'
+import { say } from './say'
 
 const props = defineProps<{ days: RoundView['weather'] }>()
 const width = 336
@@ -14,18 +15,21 @@ const round = (c: number) => String(Math.round(fromCelsius(c))).replace('-', 'âˆ
 </script>
 
 <template>
-  <svg
-    :viewBox="`0 0 ${width} 148`"
-    role="img"
-    aria-label="Highest and lowest temperature, humidity and rain by day"
-    class="weather"
-  >
+  <svg :viewBox="`0 0 ${width} 148`" role="img" :aria-label="say('highestAndLowestTemperature')" class="weather">
     <line class="grid-line" x1="0" :x2="width" :y1="y(0)" :y2="y(0)" />
     <g v-for="(d, i) in days" :key="`${d.on} ${d.ahead}`">
       <title>
-        {{ fullDate(d.on) }}: {{ round(d.lowC) }} to {{ round(d.highC) }} {{ degree() }},
-        {{ Math.round(d.humidityPct) }} %{{ d.rainMm ? `, ${d.rainMm.toFixed(1)} mm of rain` : ''
-        }}{{ d.ahead ? ', expected' : '' }}
+        {{
+          say('toExpected', {
+            on: fullDate(d.on),
+            lowC: round(d.lowC),
+            highC: round(d.highC),
+            degree: degree(),
+            humidityPct: Math.round(d.humidityPct),
+            rainMm: d.rainMm ? say('mmOfRain', { rainMm: d.rainMm.toFixed(1) }) : '',
+            ahead: d.ahead ? 'yes' : 'no',
+          })
+        }}
       </title>
       <rect
         :x="x(i) - 5"
@@ -40,7 +44,7 @@ const round = (c: number) => String(Math.round(fromCelsius(c))).replace('-', 'âˆ
       <text class="axis" :x="x(i)" y="114" text-anchor="middle">{{ weekdayOf(d.on) }}</text>
       <text class="axis" :x="x(i)" y="129" text-anchor="middle">{{ Math.round(d.humidityPct) }} %</text>
       <text class="axis rain" :x="x(i)" y="144" text-anchor="middle">
-        {{ d.rainMm === null ? '' : d.rainMm < 0.1 ? 'dry' : `${d.rainMm.toFixed(d.rainMm < 10 ? 1 : 0)} mm` }}
+        {{ d.rainMm === null ? '' : d.rainMm < 0.1 ? say('dry') : `${d.rainMm.toFixed(d.rainMm < 10 ? 1 : 0)} mm` }}
       </text>
     </g>
   </svg>

@@ -6,6 +6,7 @@ import { computed } from 'vue'
 import { cropColour } from '../almanac'
 import { humidity, monthOf, temperature } from '../households'
 import { TableBelow } from '../kit'
+import { say } from './say'
 
 const props = defineProps<{ view: StoresView; chosenPlace: string | null }>()
 const width = 400
@@ -52,11 +53,7 @@ const places = computed(() =>
 
 <template>
   <figure>
-    <svg
-      :viewBox="`0 0 ${width} ${height}`"
-      role="img"
-      aria-label="Places by temperature and humidity, with the air each crop likes; the table below says the same"
-    >
+    <svg :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="say('placesByTemperatureAndHumidity')">
       <g v-for="t in [0, 5, 10, 15, 20, 25]" :key="t">
         <line class="grid-line" :x1="x(t)" :x2="x(t)" :y1="y(100)" :y2="y(30)" />
         <text class="axis" :x="x(t)" :y="height - 18" text-anchor="middle">{{ temperature(t, 0) }}</text>
@@ -98,8 +95,8 @@ const places = computed(() =>
         </text>
       </g>
       <template v-if="view.windows.length > 0">
-        <text class="likes" :x="x(-3.6)" :y="y(37)">boxes: what each crop in store likes best,</text>
-        <text class="likes" :x="x(-3.6)" :y="y(33.5)">named in the table</text>
+        <text class="likes" :x="x(-3.6)" :y="y(37)">{{ say('boxesWhatEachCropIn') }}</text>
+        <text class="likes" :x="x(-3.6)" :y="y(33.5)">{{ say('namedInTheTable') }}</text>
       </template>
       <text
         v-for="n in named"
@@ -116,9 +113,9 @@ const places = computed(() =>
     <TableBelow>
       <thead>
         <tr>
-          <th>Place</th>
-          <th>last 30 days</th>
-          <th>in six months</th>
+          <th>{{ say('place') }}</th>
+          <th>{{ say('lastDays') }}</th>
+          <th>{{ say('inSixMonths') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -132,9 +129,23 @@ const places = computed(() =>
       </tbody>
       <tbody>
         <tr v-for="w in view.windows" :key="w.crop + w.label">
-          <td>{{ w.label }} like best</td>
-          <td>{{ temperature(w.temperatureC[0], 0) }} to {{ temperature(w.temperatureC[1], 0) }}</td>
-          <td>{{ humidity(w.relativeHumidityPct[0]) }} to {{ humidity(w.relativeHumidityPct[1]) }}</td>
+          <td>{{ say('likeBest', { label: w.label }) }}</td>
+          <td>
+            {{
+              say('to', {
+                temperature: temperature(w.temperatureC[0], 0),
+                temperature2: temperature(w.temperatureC[1], 0),
+              })
+            }}
+          </td>
+          <td>
+            {{
+              say('to2', {
+                humidity: humidity(w.relativeHumidityPct[0]),
+                humidity2: humidity(w.relativeHumidityPct[1]),
+              })
+            }}
+          </td>
         </tr>
       </tbody>
     </TableBelow>

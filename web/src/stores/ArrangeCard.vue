@@ -8,6 +8,7 @@ import { cropColour } from '../almanac'
 import { longDate, sentence, useAttempt, weight } from '../households'
 import { write } from '../view'
 import { useArranging } from './arranging'
+import { say } from './say'
 
 /** The best arrangement of the house for the months to come: what to carry where, when, and what each carry saves. */
 const { found, says, failure, look, stop } = useArranging()
@@ -40,7 +41,7 @@ async function carry(move: Move) {
       ? { act: 'move' as const, placeId: move.toId }
       : {
           act: 'note' as const,
-          text: `To ${move.to.toLowerCase()}: it keeps better there from now on.`,
+          text: say('toItKeepsBetterThere', { to: move.to.toLowerCase() }),
           mindOn: move.on,
         }
   await write(actOnLot, { params: { code: move.code }, body })
@@ -58,20 +59,23 @@ function again() {
 </script>
 
 <template>
-  <section class="card stack" aria-label="The best arrangement">
-    <h2>Could it lie better?</h2>
+  <section class="card stack" :aria-label="say('theBestArrangement')">
+    <h2>{{ say('couldItLieBetter') }}</h2>
     <template v-if="says">
       <p role="status"><i class="turning" aria-hidden="true"></i> {{ sentence(says) }} …</p>
-      <div><ElButton @click="stop">Leave it</ElButton></div>
+      <div>
+        <ElButton @click="stop">{{ say('leaveIt') }}</ElButton>
+      </div>
     </template>
     <template v-else-if="found">
-      <p v-if="moves.length === 0" class="good">Everything lies as well as it can for the next six months.</p>
+      <p v-if="moves.length === 0" class="good">{{ say('everythingLiesAsWellAs') }}</p>
       <template v-else>
         <p>
-          <strong class="figure">{{ kilos(saved) }} saved</strong>
+          <strong class="figure">{{ say('saved', { kilos: kilos(saved) }) }}</strong>
           <span class="soft">
-            by spring: {{ kilos(found.lostArrangedKg) }} would be lost, instead of
-            {{ kilos(found.lostStayingKg) }}</span
+            {{
+              say('bySpringWouldBeLost', { kilos: kilos(found.lostArrangedKg), kilos2: kilos(found.lostStayingKg) })
+            }}</span
           >
         </p>
         <ul class="bare rows">
@@ -80,35 +84,39 @@ function again() {
               <strong>{{ m.lot.name }}</strong> <span class="soft">{{ m.code }}</span>
               <p>
                 {{ m.from.toLowerCase() }} → <strong>{{ m.to.toLowerCase() }}</strong>
-                <span class="soft"> {{ m.inMonths === 0 ? 'now' : longDate(m.on) }}</span>
+                <span class="soft"> {{ m.inMonths === 0 ? say('now') : longDate(m.on) }}</span>
               </p>
               <p
                 v-if="m.inMonths === 0 || !moves.some((o) => o.code === m.code && o.inMonths < m.inMonths)"
                 class="soft"
               >
-                saves {{ kilos(m.savesKg) }}
+                {{ say('saves', { kilos: kilos(m.savesKg) }) }}
               </p>
             </div>
-            <span v-if="done.has(m.key)" class="good">{{ m.inMonths === 0 ? 'carried' : 'noted' }}</span>
+            <span v-if="done.has(m.key)" class="good">{{ m.inMonths === 0 ? say('carried') : say('noted') }}</span>
             <ElButton
               v-else
               :disabled="busy"
-              :aria-label="`${m.inMonths === 0 ? 'Carry' : 'Remind me of'} ${m.code}`"
+              :aria-label="`${m.inMonths === 0 ? say('carry') : say('remindMeOf')} ${m.code}`"
               @click="accept(m)"
-              >{{ m.inMonths === 0 ? 'Carry it' : 'Remind me' }}</ElButton
+              >{{ m.inMonths === 0 ? say('carryIt') : say('remindMe') }}</ElButton
             >
           </li>
         </ul>
         <div class="row">
-          <ElButton v-if="open.length > 1" type="primary" :disabled="busy" @click="acceptAll">All of them</ElButton>
-          <ElButton :disabled="busy" @click="again">Look again</ElButton>
+          <ElButton v-if="open.length > 1" type="primary" :disabled="busy" @click="acceptAll">{{
+            say('allOfThem')
+          }}</ElButton>
+          <ElButton :disabled="busy" @click="again">{{ say('lookAgain') }}</ElButton>
         </div>
-        <p class="soft">“Carry it” writes the move down: do it, then tap. Each can be undone.</p>
+        <p class="soft">{{ say('carryItWritesTheMove') }}</p>
       </template>
     </template>
     <template v-else>
-      <p class="soft">Weighs every place against every lot for six months: air, room, light, ripening gas, smells.</p>
-      <div><ElButton type="primary" @click="look">Find the best arrangement</ElButton></div>
+      <p class="soft">{{ say('weighsEveryPlaceAgainstEvery') }}</p>
+      <div>
+        <ElButton type="primary" @click="look">{{ say('findTheBestArrangement') }}</ElButton>
+      </div>
     </template>
     <p v-if="failure || refusal" class="bad" role="alert">{{ failure || refusal }}</p>
   </section>

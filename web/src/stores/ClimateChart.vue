@@ -5,6 +5,7 @@ import { area, curveMonotoneX, line } from 'd3-shape'
 import { computed } from 'vue'
 import { humidity, monthOf, temperature } from '../households'
 import { TableBelow, useReader } from '../kit'
+import { say } from './say'
 
 /** Twelve months of a place: the line most likely, pale eight chances in ten; frost outside and in. */
 const props = defineProps<{ view: PlaceClimate }>()
@@ -42,7 +43,8 @@ const t = (m: Month) => m.temperatureC
 const rh = (m: Month) => m.relativeHumidityPct
 /** a stroke for every frosty night outdoors, at most fifteen a month */
 const strokes = (m: Month) => Array.from({ length: Math.min(15, Math.round(m.frostOutdoors / 2)) }, (_, i) => i)
-const nights = (n: number) => (n < 0.5 ? `1 night in ${Math.round(30 / Math.max(0.03, n))}` : `${Math.round(n)} nights`)
+const nights = (n: number) =>
+  n < 0.5 ? say('nightIn', { what: Math.round(30 / Math.max(0.03, n)) }) : say('nights', { n: Math.round(n) })
 const coldest = computed(() => [...months.value].sort((a, b) => b.frostNights - a.frostNights)[0])
 const reader = useReader<Month>({
   points: () => months.value,
@@ -52,8 +54,14 @@ const reader = useReader<Month>({
 })
 const says = computed(() => {
   const m = reader.at.value
-  if (!m) return 'Twelve months ahead: temperature and humidity with how sure; arrow keys read them month by month.'
-  return `${monthOf(`${m.month}-15`)}: ${temperature(m.temperatureC.p50)} (${temperature(m.temperatureC.p10)} to ${temperature(m.temperatureC.p90)}), ${humidity(m.relativeHumidityPct.p50)}`
+  if (!m) return say('twelveMonthsAheadTemperatureAnd')
+  return say('to4', {
+    monthOf: monthOf(`${m.month}-15`),
+    p50: temperature(m.temperatureC.p50),
+    p10: temperature(m.temperatureC.p10),
+    p90: temperature(m.temperatureC.p90),
+    p502: humidity(m.relativeHumidityPct.p50),
+  })
 })
 </script>
 
@@ -78,9 +86,9 @@ const says = computed(() => {
         :y="y(0) + 16"
         text-anchor="middle"
       >
-        ▼ {{ nights(coldest.frostNights) }} below freezing in here
+        {{ say('belowFreezingInHere', { nights: nights(coldest.frostNights) }) }}
       </text>
-      <text class="axis" :x="left" y="210" text-anchor="end">frost out</text>
+      <text class="axis" :x="left" y="210" text-anchor="end">{{ say('frostOut') }}</text>
       <g v-for="m in months" :key="`f${m.month}`">
         <line
           v-for="i in strokes(m)"
@@ -105,17 +113,17 @@ const says = computed(() => {
     <p class="read" aria-hidden="true">{{ reader.at.value ? says : ' ' }}</p>
     <TableBelow>
       <tr>
-        <th>Month</th>
-        <th>Temperature</th>
+        <th>{{ say('month') }}</th>
+        <th>{{ say('temperature') }}</th>
         <th>8 in 10</th>
-        <th>Humidity</th>
-        <th>Frosty nights in here</th>
-        <th>Outdoors</th>
+        <th>{{ say('humidity') }}</th>
+        <th>{{ say('frostyNightsInHere') }}</th>
+        <th>{{ say('outdoors') }}</th>
       </tr>
       <tr v-for="m in months" :key="m.month">
         <td>{{ m.month }}</td>
         <td>{{ temperature(m.temperatureC.p50) }}</td>
-        <td>{{ temperature(m.temperatureC.p10) }} to {{ temperature(m.temperatureC.p90) }}</td>
+        <td>{{ say('to3', { p10: temperature(m.temperatureC.p10), p90: temperature(m.temperatureC.p90) }) }}</td>
         <td>{{ humidity(m.relativeHumidityPct.p50) }}</td>
         <td>{{ m.frostNights.toFixed(1) }}</td>
         <td>{{ m.frostOutdoors.toFixed(0) }}</td>

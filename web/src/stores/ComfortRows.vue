@@ -2,13 +2,14 @@
 import type { PlaceClimate } from '@vadose/contract/stores'
 import { cropColour } from '../almanac'
 import { comfortWords } from './comfort'
+import { say } from './say'
 
 /** Who is happy here, and when: a bar of months for each crop, hatched where it will do, hollow where it loses. */
 const props = defineProps<{ view: PlaceClimate }>()
 const kinds = [
   { id: 'well', says: 'well', css: 'well' },
-  { id: 'will do', says: 'it will do', css: 'does' },
-  { id: 'loses', says: 'loses by it', css: 'loses' },
+  { id: 'will do', says: say('itWillDo'), css: 'does' },
+  { id: 'loses', says: say('losesByIt'), css: 'loses' },
 ] as const
 const cssOf = (comfort: string) => kinds.find(({ id }) => id === comfort)!.css
 const inWords = (comforts: readonly string[]) => comfortWords(comforts, props.view.months)
@@ -23,7 +24,7 @@ const inWords = (comforts: readonly string[]) => comfortWords(comforts, props.vi
       <li v-for="c in view.comfort" :key="c.crop + c.name" class="crop" :style="{ '--crop': cropColour(c.crop) }">
         <span
           ><strong>{{ c.name }}</strong
-          ><span v-if="!c.here" class="soft"> not here now</span></span
+          ><span v-if="!c.here" class="soft"> {{ say('notHereNow') }}</span></span
         >
         <span class="bar" role="img" :aria-label="inWords(c.months)">
           <i v-for="(m, i) in c.months" :key="i" class="month" :class="cssOf(m)"></i>

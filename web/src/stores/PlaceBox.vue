@@ -5,6 +5,7 @@ import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropColour, cropOf, heapLabel, lotCrop } from '../almanac'
 import { humidity, temperature, weight } from '../households'
+import { say } from './say'
 
 const props = defineProps<{
   place: StoresView['places'][number]
@@ -73,8 +74,8 @@ function dropped(event: DragEvent) {
       @dragstart="arranging && $event.dataTransfer?.setData('text/place', place.id)"
     >
       <span v-if="arranging" class="steps">
-        <ElButton size="small" :aria-label="`${place.name} earlier`" @click="emit('step', -1)">↑</ElButton>
-        <ElButton size="small" :aria-label="`${place.name} later`" @click="emit('step', 1)">↓</ElButton>
+        <ElButton size="small" :aria-label="say('earlier', { name: place.name })" @click="emit('step', -1)">↑</ElButton>
+        <ElButton size="small" :aria-label="say('later', { name: place.name })" @click="emit('step', 1)">↓</ElButton>
       </span>
       <h3>
         <RouterLink :to="place.kind === 'freezer' ? '/freezers' : `/places/${place.id}`">{{ place.name }}</RouterLink>
@@ -82,15 +83,22 @@ function dropped(event: DragEvent) {
       <span v-if="place.air.temperatureC !== null" class="air" :class="threats.length ? 'bad' : ''">
         {{ temperature(place.air.temperatureC)
         }}<template v-if="fill !== undefined">
-          · <b class="full">{{ Math.round(fill * 100) }} % full</b></template
+          · <b class="full">{{ say('full', { fill: Math.round(fill * 100) }) }}</b></template
         ><template v-else-if="place.kind !== 'freezer'"> · {{ humidity(place.air.relativeHumidityPct ?? 0) }}</template>
       </span>
       <span v-else class="air soft"
-        >never measured<template v-if="fill !== undefined">, {{ Math.round(fill * 100) }} % full</template></span
+        >{{ say('neverMeasured')
+        }}<template v-if="fill !== undefined">{{ say('full2', { fill: Math.round(fill * 100) }) }}</template></span
       >
     </header>
     <p v-if="roomShare !== undefined" class="room" :class="roomShare > 1 ? 'bad' : 'soft'">
-      {{ roomShare > 1 ? '▲ ' : '' }}{{ Math.round(roomShare * 100) }} % of its {{ weight(place.holdsKg! * 1000) }}
+      {{
+        say('ofIts', {
+          roomShare: roomShare > 1 ? '▲ ' : '',
+          roomShare2: Math.round(roomShare * 100),
+          weight: weight(place.holdsKg! * 1000),
+        })
+      }}
     </p>
     <div class="lots">
       <button
@@ -110,15 +118,17 @@ function dropped(event: DragEvent) {
         >
       </button>
       <button v-if="shown.length < kept.length" type="button" class="lot rest" @click="all = true">
-        <span>{{ kept.length - shown.length }} more</span>
+        <span>{{ say('more', { kept: kept.length - shown.length }) }}</span>
       </button>
       <RouterLink v-if="drying.length" class="on-line" :to="`/line?lot=${drying[0]!.code}`">
-        {{ drying.length }} {{ drying.length === 1 ? 'lot' : 'lots' }} on the line
+        {{ say('lotOnTheLine', { drying: drying.length }) }}
       </RouterLink>
-      <p v-if="lots.length === 0" class="soft">empty</p>
+      <p v-if="lots.length === 0" class="soft">{{ say('empty') }}</p>
     </div>
     <p v-for="c in place.conflicts" :key="c.kind + c.codes.join()" class="bad threat">▲ {{ c.says }}</p>
-    <p v-for="t in threats" :key="t.code" class="bad threat">▲ {{ t.code }}: {{ t.keeps!.endedBy }} will end it here</p>
+    <p v-for="t in threats" :key="t.code" class="bad threat">
+      {{ say('willEndItHere', { code: t.code, endedBy: t.keeps!.endedBy }) }}
+    </p>
   </section>
 </template>
 

@@ -13,6 +13,7 @@ import { useView } from '../view'
 import ClimateChart from './ClimateChart.vue'
 import ComfortRows from './ComfortRows.vue'
 import ThermometerCard from './ThermometerCard.vue'
+import { say } from './say'
 
 /** One place: its air as it is and will be, who likes it there, what lies there, what it is like. */
 const route = useRoute()
@@ -29,10 +30,10 @@ const kinds = (Object.keys(placeKinds) as PlaceKind[]).map((id) => ({
 }))
 const known = computed(() => {
   const { fittedDays, gain, lagDays } = view.value!
-  if (fittedDays === 0) return 'never measured: reckoned as places of its kind usually are, a guess'
-  const share = `${Math.round(Math.max(0, gain) * 100)} % of the season comes in`
-  const late = lagDays >= 1.5 ? `, ${Math.round(lagDays)} days late` : ''
-  return `fitted to ${fittedDays} ${fittedDays === 1 ? 'day' : 'days'} of readings: ${share}${late}`
+  if (fittedDays === 0) return say('neverMeasuredReckonedAsPlaces')
+  const share = say('ofTheSeasonComesIn', { what: Math.round(Math.max(0, gain) * 100) })
+  const late = lagDays >= 1.5 ? say('daysLate', { lagDays: Math.round(lagDays) }) : ''
+  return say('fittedToDayOfReadings', { fittedDays, share, late })
 })
 </script>
 
@@ -44,61 +45,65 @@ const known = computed(() => {
         <h1>{{ place.name }}</h1>
         <p class="soft">
           {{ placeKinds[place.kind].label.toLowerCase()
-          }}<template v-if="place.air.temperatureC !== null"
-            >, now {{ temperature(place.air.temperatureC) }} ·
-            {{ humidity(place.air.relativeHumidityPct ?? 0) }}</template
-          >; {{ weight(kg) }} in {{ view.lots.length }} {{ view.lots.length === 1 ? 'lot' : 'lots' }}
-          <template v-if="place.holdsKg">, room for {{ weight(place.holdsKg * 1000) }}</template>
+          }}<template v-if="place.air.temperatureC !== null">{{
+            say('now2', {
+              temperatureC: temperature(place.air.temperatureC),
+              humidity: humidity(place.air.relativeHumidityPct ?? 0),
+            })
+          }}</template
+          >; {{ weight(kg) }} in {{ view.lots.length }} {{ say('lot', { lots: view.lots.length }) }}
+          <template v-if="place.holdsKg">{{ say('roomFor', { weight: weight(place.holdsKg * 1000) }) }}</template>
         </p>
         <div class="acts no-print">
-          <ElButton :aria-expanded="righting" @click="righting = !righting">Put right</ElButton>
-          <RouterLink class="el-button" to="/readings">Readings</RouterLink>
+          <ElButton :aria-expanded="righting" @click="righting = !righting">{{ say('putRight') }}</ElButton>
+          <RouterLink class="el-button" to="/readings">{{ say('readings') }}</RouterLink>
         </div>
       </header>
       <section v-if="righting" class="card">
         <PlaceRight :place="place" :places="places ?? []" :kinds="kinds" @done="righting = false" />
       </section>
       <section v-if="view.conflicts.length > 0" class="card">
-        <h2>What does not go together here</h2>
+        <h2>{{ say('whatDoesNotGoTogether') }}</h2>
         <p v-for="c in view.conflicts" :key="c.kind + c.codes.join()" class="bad">
           ▲ {{ c.says }} <span class="soft">{{ c.codes.slice(0, 4).join(', ') }}</span>
         </p>
       </section>
       <section class="card">
-        <h2>Twelve months ahead</h2>
-        <p class="soft">line: most likely; pale: 8 chances in 10; {{ known }}</p>
+        <h2>{{ say('twelveMonthsAhead') }}</h2>
+        <p class="soft">{{ say('lineMostLikelyPaleChances', { known }) }}</p>
         <ClimateChart :view="view" />
       </section>
       <section v-if="view.comfort.length > 0" class="card">
-        <h2>Who is happy here, and when</h2>
+        <h2>{{ say('whoIsHappyHereAnd') }}</h2>
         <ComfortRows :view="view" />
       </section>
     </div>
     <aside class="stack">
       <section class="card stack">
-        <h2>Read it now</h2>
+        <h2>{{ say('readItNow') }}</h2>
         <ReadField :place-id="place.id" :place-name="place.name" />
         <p class="soft">
-          {{ place.dark ? 'dark' : 'light comes in' }}, {{ place.heated ? 'heated' : 'not heated' }},
-          {{ place.frostSafe ? 'frost-safe' : 'frost gets in' }}<template v-if="place.mice">, mice get in</template>
+          {{ place.dark ? say('dark') : say('lightComesIn') }}, {{ place.heated ? say('heated') : say('notHeated') }},
+          {{ place.frostSafe ? 'frost-safe' : say('frostGetsIn')
+          }}<template v-if="place.mice">{{ say('miceGetIn') }}</template>
         </p>
       </section>
       <section class="card">
-        <h2>What lies here</h2>
-        <p v-if="view.lots.length === 0" class="soft">Nothing.</p>
+        <h2>{{ say('whatLiesHere') }}</h2>
+        <p v-if="view.lots.length === 0" class="soft">{{ say('nothing') }}</p>
         <ul class="bare rows">
           <li v-for="lot in view.lots" :key="lot.code" class="lot">
             <a :href="`/lots/${lot.code}`" @click.prevent="drawer = lot.code">{{ lotName(lot) }}</a>
             <span class="soft">{{ lot.code }}, {{ weight(lot.weightG) }}</span>
             <span v-if="lot.keeps" class="soft until">{{
               lot.keeps.overdueSince
-                ? '▲ past its time'
-                : `to ${untilDate(lot.keeps.nineInTenUntil.p50, lot.keeps.beyond)}`
+                ? say('pastItsTime')
+                : say('to5', { untilDate: untilDate(lot.keeps.nineInTenUntil.p50, lot.keeps.beyond) })
             }}</span>
           </li>
         </ul>
         <p v-if="view.parts.length > 0" class="soft">
-          Parts:
+          {{ say('parts') }}
           <template v-for="(p, i) in view.parts" :key="p.id"
             >{{ i ? ', ' : '' }}<RouterLink :to="`/places/${p.id}`">{{ p.name }}</RouterLink></template
           >

@@ -15,6 +15,7 @@ import ArrangeCard from './ArrangeCard.vue'
 import ChosenLot from './ChosenLot.vue'
 import PlaceBox from './PlaceBox.vue'
 import ThermometerCard from './ThermometerCard.vue'
+import { say } from './say'
 
 const route = useRoute()
 const { answer: view, failure } = useView(readStores)
@@ -100,20 +101,23 @@ function drop(code: string, to: string) {
   <div v-if="view" class="columns">
     <div class="stack">
       <header class="head">
-        <h1>The house</h1>
+        <h1>{{ say('theHouse') }}</h1>
         <p class="soft">
-          {{ weight(total) }} in {{ view.places.length }} places; <span class="by-mouse">drag a lot to a place</span
-          ><span class="by-thumb">tap a lot, then Move,</span> to see what the move does to it
+          {{ say('inPlaces', { weight: weight(total), places: view.places.length }) }}
+          <span class="by-mouse">{{ say('dragALotToA') }}</span><span class="by-thumb">{{
+            say('tapALotThenMove')
+          }}</span>
+          {{ say('toSeeWhatTheMove') }}
         </p>
         <div class="acts no-print">
           <ElButton :aria-pressed="arranging" @click="arranging = !arranging">{{
-            arranging ? 'Done arranging' : 'Arrange the places'
+            arranging ? say('doneArranging') : say('arrangeThePlaces')
           }}</ElButton>
         </div>
       </header>
       <template v-if="arranging">
         <p class="soft">
-          Drag a place by its name onto another to put it before that one, on its storey; or move it with the arrows.
+          {{ say('dragAPlaceByIts') }}
         </p>
         <p v-if="notArranged" class="bad" role="alert">{{ notArranged }}</p>
       </template>
@@ -133,7 +137,7 @@ function drop(code: string, to: string) {
         <div class="under">
           <PlaceBox v-for="p in of('under')" :key="p.id" v-bind="box(p)" v-on="told(p)" />
           <p v-if="of('under').length === 0" class="soft">
-            No cellar, fridge or freezer yet. <RouterLink to="/household">Add one</RouterLink>
+            {{ say('noCellarFridgeOrFreezer') }} <RouterLink to="/household">{{ say('addOne') }}</RouterLink>
           </p>
         </div>
         <div v-if="of('garden').length" class="garden">
@@ -161,8 +165,8 @@ function drop(code: string, to: string) {
       <PlacesCard v-if="arranging && places" :places="places" />
       <ArrangeCard />
       <section class="card">
-        <h2>Where each place sits</h2>
-        <p class="soft">marks: the last 30 days; dashes: the months to come</p>
+        <h2>{{ say('whereEachPlaceSits') }}</h2>
+        <p class="soft">{{ say('marksTheLastDaysDashes') }}</p>
         <AirPlane :view="view" :chosen-place="focusPlace" />
       </section>
       <ThermometerCard />

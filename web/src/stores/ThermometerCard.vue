@@ -3,25 +3,26 @@ import { readThermometers } from '@vadose/contract/stores'
 import { computed } from 'vue'
 import { weight } from '../households'
 import { useView } from '../view'
+import { say } from './say'
 
 /** Where a cheap thermometer would tell most: how much surer the dates there would be. */
 const { answer } = useView(readThermometers)
 const most = 3
 const worth = computed(() => (answer.value ?? []).slice(0, most))
 const longest = computed(() => Math.max(1, ...worth.value.map(({ daysNow }) => daysNow)))
-const days = (n: number) => `± ${Math.round(n)} ${Math.round(n) === 1 ? 'day' : 'days'}`
+const days = (n: number) => say('day', { n: Math.round(n) })
 </script>
 
 <template>
   <section v-if="worth.length > 0" class="card">
-    <h2>Where a cheap thermometer tells most</h2>
+    <h2>{{ say('whereACheapThermometerTells') }}</h2>
     <ul class="bare rows">
       <li v-for="w in worth" :key="w.id" class="worth">
         <div>
           <RouterLink :to="`/places/${w.id}`"
             ><strong>{{ w.place }}</strong></RouterLink
           >
-          <p class="soft">{{ w.lots }} {{ w.lots === 1 ? 'lot' : 'lots' }}, {{ weight(w.weightG) }}</p>
+          <p class="soft">{{ w.lots }} {{ say('lot', { lots: w.lots }) }}, {{ weight(w.weightG) }}</p>
         </div>
         <div>
           <span class="bar" aria-hidden="true"
@@ -31,14 +32,14 @@ const days = (n: number) => `± ${Math.round(n)} ${Math.round(n) === 1 ? 'day' :
           <p class="soft">
             {{
               w.daysNow - w.daysThen < 1
-                ? `${days(w.daysNow)}: known well enough`
-                : `${days(w.daysNow)} now, then ${days(w.daysThen)}`
+                ? say('knownWellEnough', { days: days(w.daysNow) })
+                : say('nowThen', { days: days(w.daysNow), days2: days(w.daysThen) })
             }}
           </p>
         </div>
       </li>
     </ul>
-    <p class="soft">A reading every day or two for six weeks; low in the rack, away from the door.</p>
+    <p class="soft">{{ say('aReadingEveryDayOr') }}</p>
   </section>
 </template>
 

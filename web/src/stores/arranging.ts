@@ -5,6 +5,7 @@ import { onBeforeUnmount, ref } from 'vue'
 import { refused } from '../households'
 import { ask } from '../view'
 import type { Arranger } from './arrange.worker'
+import { say } from './say'
 
 export interface Arranged extends Arrangement {
   asked: ArrangementAsked
@@ -26,7 +27,7 @@ export function useArranging() {
     stop()
     failure.value = ''
     found.value = undefined
-    says.value = 'reckoning how each lot would keep in each place'
+    says.value = say('reckoningHowEachLotWould')
     const own = new Worker(new URL('./arrange.worker.ts', import.meta.url), { type: 'module' })
     worker = own
     try {

@@ -1,4 +1,5 @@
 import { monthOf } from '../households'
+import { say } from './say'
 
 /** “well to Dec, then will do”: a row of months in words. */
 export function comfortWords(comforts: readonly string[], months: readonly { month: string }[]): string {
@@ -11,6 +12,6 @@ export function comfortWords(comforts: readonly string[], months: readonly { mon
   const [first, next] = runs
   if (!first) return ''
   return next
-    ? `${first.kind} to ${monthOf(`${months[first.last]!.month}-15`)}, then ${next.kind}`
-    : `${first.kind} all year`
+    ? say('toThen', { kind: first.kind, monthOf: monthOf(`${months[first.last]!.month}-15`), kind2: next.kind })
+    : say('allYear', { kind: first.kind })
 }

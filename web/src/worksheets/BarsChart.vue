@@ -6,6 +6,7 @@ import type { BarsDrawing } from './drawing'
 import { axisUnit, number, onAxis } from './units'
 import ValueRows from './ValueRows.vue'
 import { TableBelow } from '../kit'
+import { say } from './say'
 
 const props = defineProps<{ drawing: BarsDrawing }>()
 const { isNarrow, width } = useChartWidth()
@@ -27,7 +28,7 @@ const placed = computed(() =>
     let at = 0
     return {
       ...bar,
-      says: bar.says || say(total(bar)),
+      says: bar.says || told(total(bar)),
       end: x.value(onAxis(props.drawing.axis, total(bar))),
       parts: bar.parts.map((p) => {
         const from = x.value(onAxis(props.drawing.axis, at))
@@ -38,7 +39,7 @@ const placed = computed(() =>
   }),
 )
 const names = computed(() => [...new Map(props.drawing.bars.flatMap((b) => b.parts).map((p) => [p.label, p])).values()])
-const say = (v: number) => `${number(onAxis(props.drawing.axis, v), 1)} ${axisUnit(props.drawing.axis)}`
+const told = (v: number) => `${number(onAxis(props.drawing.axis, v), 1)} ${axisUnit(props.drawing.axis)}`
 </script>
 
 <template>
@@ -46,7 +47,7 @@ const say = (v: number) => `${number(onAxis(props.drawing.axis, v), 1)} ${axisUn
     <svg
       :viewBox="`0 0 ${width} ${height}`"
       role="img"
-      :aria-label="`${drawing.axis.label} as bars; the table below says the same`"
+      :aria-label="say('asBarsTheTableBelow', { label: drawing.axis.label })"
     >
       <defs>
         <pattern id="bar-hatch" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -76,7 +77,7 @@ const say = (v: number) => `${number(onAxis(props.drawing.axis, v), 1)} ${axisUn
           :fill="p.hatched ? 'url(#bar-hatch)' : undefined"
           class="part"
         >
-          <title>{{ placed[index]!.label }}, {{ p.label }}: {{ say(p.value) }}</title>
+          <title>{{ placed[index]!.label }}, {{ p.label }}: {{ told(p.value) }}</title>
         </rect>
         <text class="name" :x="placed[index]!.end + 8" :y="barY + 19">{{ placed[index]!.says }}</text>
       </ValueRows>
@@ -91,7 +92,7 @@ const say = (v: number) => `${number(onAxis(props.drawing.axis, v), 1)} ${axisUn
         <template v-for="b in drawing.bars" :key="b.label">
           <tr v-for="p in b.parts" :key="p.label">
             <th scope="row">{{ b.label }}, {{ p.label }}</th>
-            <td>{{ say(p.value) }}</td>
+            <td>{{ told(p.value) }}</td>
           </tr>
         </template>
       </tbody>

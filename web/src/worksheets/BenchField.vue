@@ -6,6 +6,7 @@ import { Pick } from '../kit'
 import { columnsOf } from './form'
 import { unitName } from './units'
 import type { Field } from './worksheets'
+import { say } from './say'
 
 /** One field of a worksheet, by its kind. */
 const props = defineProps<{ field: Field; value: string; choices: readonly string[]; wrong: boolean }>()
@@ -18,13 +19,15 @@ const picks = computed(() => {
   if (kind === 'yes-no') return ['no', 'yes'].map((id) => ({ id, label: id }))
   if (kind !== 'choice') return undefined
   const words = props.choices.map((id) => ({ id, label: shownWord(id) }))
-  return optional ? [{ id: '', label: 'as usual' }, ...words] : words
+  return optional ? [{ id: '', label: say('asUsual') }, ...words] : words
 })
 </script>
 
 <template>
   <label class="field" :class="{ wide: field.kind === 'lines' || field.kind === 'crop', wrong }">
-    <span>{{ field.label }}<span v-if="field.optional" class="soft"> if known</span></span>
+    <span
+      >{{ field.label }}<span v-if="field.optional" class="soft"> {{ say('ifKnown') }}</span></span
+    >
     <ElInput
       v-if="field.kind === 'number'"
       :model-value="value"
@@ -44,7 +47,7 @@ const picks = computed(() => {
       @update:model-value="emit('set', $event ?? '')"
     />
     <template v-else-if="field.kind === 'lines'">
-      <span class="soft">a line each: {{ columnsOf(field) }}</span>
+      <span class="soft">{{ say('aLineEach', { columnsOf: columnsOf(field) }) }}</span>
       <ElInput
         type="textarea"
         :model-value="value"

@@ -11,20 +11,21 @@ import DrawnResult from './DrawnResult.vue'
 import { linkQuery, readForm, typedDefaults, type Typed } from './form'
 import { useBench } from './run'
 import { reasonsOf, refusalWords, sheetAsText } from './sheet-words'
-import { worksheetNamed, worksheets, type Field } from './worksheets'
+import { worksheetNamed, worksheets, type Field, type Worksheet } from './worksheets'
+import { say } from './say'
 
 const route = useRoute()
 const router = useRouter()
 const frame = useFrame()
 const { result, running, progress, run, cancel } = useBench()
-const sheet = computed(() => worksheetNamed(String(route.params['name'] ?? '')) ?? worksheets[0]!)
+const sheet = computed(() => worksheetNamed(String(route.params['name'] ?? '')) ?? worksheets()[0]!)
 const unknown = computed(() => Boolean(route.params['name']) && !worksheetNamed(String(route.params['name'])))
 const typed = reactive<Typed>({})
 const bad = ref<{ field: string; message: string }>()
 const copied = ref('')
 const groups = computed(() => {
-  const of = new Map<string, (typeof worksheets)[number][]>()
-  for (const w of worksheets) of.set(w.group, [...(of.get(w.group) ?? []), w])
+  const of = new Map<string, Worksheet[]>()
+  for (const w of worksheets()) of.set(w.group, [...(of.get(w.group) ?? []), w])
   return [...of]
 })
 /** Simulations take seconds: they begin when asked. */
@@ -73,7 +74,7 @@ const reasons = computed(() => (result.value && 'answer' in result.value ? reaso
 async function copy(text: string, what: string) {
   try {
     await navigator.clipboard.writeText(text)
-    copied.value = `${what} copied.`
+    copied.value = say('copied', { what })
   } catch {
     copied.value = text
   }
@@ -87,7 +88,7 @@ const link = () =>
 
 <template>
   <div class="bench">
-    <nav class="list" aria-label="Worksheets">
+    <nav class="list" :aria-label="say('worksheets')">
       <section v-for="[name, sheets] in groups" :key="name">
         <h2>{{ name }}</h2>
         <RouterLink
@@ -100,26 +101,26 @@ const link = () =>
       </section>
     </nav>
     <label class="field phone-pick">
-      Worksheet
+      {{ say('worksheet') }}
       <Pick
         :model-value="sheet.name"
-        label="Worksheet"
+        :label="say('worksheet')"
         :options="groups.flatMap(([, sheets]) => sheets.map((w) => ({ id: w.name, label: w.title })))"
         @update:model-value="router.push(`/bench/${$event}`)"
       />
     </label>
 
     <article class="stack">
-      <p v-if="unknown" class="notice bad">There is no worksheet “{{ route.params['name'] }}”.</p>
+      <p v-if="unknown" class="notice bad">{{ say('thereIsNoWorksheet', { params: String(route.params['name']) }) }}</p>
       <header class="head">
         <h1>{{ sheet.title }}</h1>
         <p class="soft">{{ sheet.asks }}</p>
         <div class="acts">
-          <ElButton @click="copy(link(), 'Link')">Copy link</ElButton>
+          <ElButton @click="copy(link(), say('link'))">{{ say('copyLink') }}</ElButton>
           <ElButton
             :disabled="!lines.length"
-            @click="copy(sheetAsText(sheet, typed, lines, reasons, link()), 'Worksheet')"
-            >Copy as text</ElButton
+            @click="copy(sheetAsText(sheet, typed, lines, reasons, link()), say('worksheet'))"
+            >{{ say('copyAsText') }}</ElButton
           >
         </div>
       </header>
@@ -136,9 +137,11 @@ const link = () =>
             @set="set(field, $event)"
           />
           <div class="row wide">
-            <ElButton v-if="slow" type="primary" native-type="submit" :disabled="running">Simulate it</ElButton>
-            <ElButton v-if="running" @click="cancel">Call it off</ElButton>
-            <progress v-if="running" :value="progress" max="1" aria-label="How far">
+            <ElButton v-if="slow" type="primary" native-type="submit" :disabled="running">{{
+              say('simulateIt')
+            }}</ElButton>
+            <ElButton v-if="running" @click="cancel">{{ say('callItOff') }}</ElButton>
+            <progress v-if="running" :value="progress" max="1" :aria-label="say('howFar')">
               {{ Math.round(progress * 100) }} %
             </progress>
           </div>
@@ -160,15 +163,15 @@ const link = () =>
               <li v-for="r in reasons" :key="r">{{ r }}</li>
             </ul>
           </template>
-          <p v-else-if="running" class="soft">Working …</p>
+          <p v-else-if="running" class="soft">{{ say('working') }}</p>
           <p v-else class="soft">
-            {{ slow ? 'Press Simulate it: this takes some seconds and can be called off.' : '' }}
+            {{ slow ? say('pressSimulateItThisTakes') : '' }}
           </p>
         </section>
       </div>
       <p class="how">
-        <strong>How:</strong> {{ sheet.equation }} <strong>Source:</strong> {{ sheet.source }}.
-        <strong>Holds for:</strong> {{ sheet.range }}.
+        <strong>{{ say('how') }}</strong> {{ sheet.equation }} <strong>{{ say('source') }}</strong> {{ sheet.source }}.
+        <strong>{{ say('holdsFor') }}</strong> {{ sheet.range }}.
       </p>
     </article>
   </div>

@@ -6,6 +6,7 @@ import { computed, ref } from 'vue'
 import type { PlaneDrawing } from './drawing'
 import { axisTitle, axisUnit, number, onAxis } from './units'
 import { TableBelow } from '../kit'
+import { say } from './say'
 
 /** How long it keeps over temperature and humidity: cells with their days written in, and where the household is. */
 const props = defineProps<{ drawing: PlaneDrawing }>()
@@ -35,7 +36,7 @@ const here = computed(() => ({
 }))
 const strength = (v: number) => 0.06 + 0.74 * Math.sqrt(v / best.value)
 const days = (v: number) =>
-  v >= 730 ? `${Math.round(v / 365)} y` : v >= 95 ? `${Math.round(v / 30.4)} mo` : `${Math.round(v)} d`
+  v >= 730 ? `${Math.round(v / 365)} y` : v >= 95 ? say('mo', { v: Math.round(v / 30.4) }) : `${Math.round(v)} d`
 const at = ref<{ col: number; row: number }>()
 function step(event: KeyboardEvent) {
   const moves: Record<string, [number, number]> = {
@@ -62,7 +63,7 @@ const t = (c: number) => `${number(onAxis(props.drawing.x, c), 0)} ${axisUnit(pr
       :viewBox="`0 0 ${width} ${height}`"
       tabindex="0"
       role="img"
-      aria-label="Half are still sound after so long, by temperature and humidity; arrow keys read cells out, the table below says the same"
+      :aria-label="say('halfAreStillSoundAfter')"
       @keydown="step"
       @mouseleave="at = undefined"
     >
@@ -111,13 +112,10 @@ const t = (c: number) => `${number(onAxis(props.drawing.x, c), 0)} ${axisUnit(pr
       <text class="here-name" :x="here.x + 14" :y="here.y + 5">{{ drawing.at.label }}</text>
     </svg>
     <figcaption class="soft" aria-live="polite">
-      <template v-if="at"
-        >{{ t(xs[at.col]!) }}, {{ drawing.ys[at.row] }} %: half are sound after
-        {{ days(cells[at.row]![at.col]!) }}</template
-      >
-      <template v-else
-        >Half are still sound after so many days (d), months (mo) or years (y). Darker keeps longer.</template
-      >
+      <template v-if="at">{{
+        say('halfAreSoundAfter', { t: t(xs[at.col]!), ys: drawing.ys[at.row], days: days(cells[at.row]![at.col]!) })
+      }}</template>
+      <template v-else>{{ say('halfAreStillSoundAfter2') }}</template>
     </figcaption>
     <TableBelow>
       <thead>

@@ -7,6 +7,7 @@ import { computed } from 'vue'
 import type { PlotDrawing } from './drawing'
 import { axisTitle, axisUnit, number, onAxis } from './units'
 import { nearest, TableBelow, useReader } from '../kit'
+import { say } from './say'
 
 /** Lines, bands and marks over two axes, in the household's units; hover and arrow keys read values out. */
 const props = defineProps<{ drawing: PlotDrawing }>()
@@ -64,7 +65,7 @@ const { at: reading, listeners } = useReader<[number, number]>({
   xOf: (p) => x.value(ax(p[0])),
   width: () => width.value,
 })
-const say = (v: number, of: 'x' | 'y') => {
+const told = (v: number, of: 'x' | 'y') => {
   const axis = props.drawing[of]
   return `${number(onAxis(axis, v), 2)} ${axisUnit(axis)}`.trim()
 }
@@ -77,7 +78,7 @@ const inside = (p: { x: number; y: number }) => x.value(ax(p.x)) > width.value -
       :viewBox="`0 0 ${width} ${height}`"
       tabindex="0"
       role="img"
-      :aria-label="`${drawing.y.label} over ${drawing.x.label.toLowerCase()}; arrow keys read it out, the table below says the same`"
+      :aria-label="say('overArrowKeysReadIt', { label: drawing.y.label, label2: drawing.x.label.toLowerCase() })"
       v-on="listeners"
     >
       <g v-for="t in y.ticks(5)" :key="`y${t}`">
@@ -115,7 +116,7 @@ const inside = (p: { x: number; y: number }) => x.value(ax(p.x)) > width.value -
       <circle v-if="reading" class="reader" :cx="x(ax(reading[0]))" :cy="y(ay(reading[1]))" r="5" />
     </svg>
     <figcaption class="soft" aria-live="polite">
-      <template v-if="reading">{{ say(reading[0], 'x') }}: {{ say(reading[1], 'y') }}</template>
+      <template v-if="reading">{{ told(reading[0], 'x') }}: {{ told(reading[1], 'y') }}</template>
       <template v-else>
         <span v-for="l in drawing.lines" :key="l.label" class="key"
           ><i :class="{ dashed: l.dashed }" /> {{ l.label }}</span

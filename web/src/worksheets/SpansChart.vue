@@ -6,6 +6,7 @@ import type { SpansDrawing } from './drawing'
 import { axisUnit, number } from './units'
 import ValueRows from './ValueRows.vue'
 import { TableBelow } from '../kit'
+import { say } from './say'
 
 const props = defineProps<{ drawing: SpansDrawing }>()
 const { isNarrow, width } = useChartWidth()
@@ -19,8 +20,8 @@ const x = computed(() => {
   const hi = Math.max(lo + 1e-6, ...props.drawing.rows.map((r) => r.to))
   return scaleLinear([lo, hi * 1.03], [left.value, width.value - 96])
 })
-const say = (r: SpansDrawing['rows'][number]) =>
-  `${number(r.from, 1)}–${number(r.to, 1)} ${axisUnit(props.drawing.axis)}${r.mid === undefined ? '' : `, middle ${number(r.mid, 1)}`}`
+const told = (r: SpansDrawing['rows'][number]) =>
+  `${number(r.from, 1)}–${number(r.to, 1)} ${axisUnit(props.drawing.axis)}${r.mid === undefined ? '' : say('middle', { mid: number(r.mid, 1) })}`
 </script>
 
 <template>
@@ -28,7 +29,7 @@ const say = (r: SpansDrawing['rows'][number]) =>
     <svg
       :viewBox="`0 0 ${width} ${height}`"
       role="img"
-      :aria-label="`${drawing.axis.label}; the table below says the same`"
+      :aria-label="say('theTableBelowSaysThe', { label: drawing.axis.label })"
     >
       <ValueRows
         v-slot="{ index }"
@@ -50,7 +51,7 @@ const say = (r: SpansDrawing['rows'][number]) =>
             rx="4"
             :class="{ hatched: r.hatched }"
           >
-            <title>{{ r.label }}: {{ say(r) }}</title>
+            <title>{{ r.label }}: {{ told(r) }}</title>
           </rect>
           <line v-if="r.mid !== undefined" class="mid" :x1="x(r.mid)" :x2="x(r.mid)" :y1="barY - 5" :y2="barY + 27" />
           <text class="axis" :x="Math.min(x(r.to) + 7, width - 92)" :y="barY + 16">{{ r.says }}</text>
@@ -61,7 +62,7 @@ const say = (r: SpansDrawing['rows'][number]) =>
       <tbody>
         <tr v-for="(r, i) in drawing.rows" :key="i">
           <th scope="row">{{ r.label }}</th>
-          <td>{{ say(r) }} · {{ r.says }}</td>
+          <td>{{ told(r) }} · {{ r.says }}</td>
         </tr>
       </tbody>
     </TableBelow>

@@ -2,6 +2,7 @@ import { cropOf } from '../almanac'
 import { yearDate } from '../households'
 import { says } from './units'
 import type { Worksheet } from './worksheets'
+import { say } from './say'
 
 export interface AnswerLine {
   label: string
@@ -42,7 +43,9 @@ export function answerLines(sheet: Worksheet, answer: Record<string, unknown>): 
         digits: line.digits ?? 0,
       }
       const from = line.unit === 'g' || typeof p10 !== 'number' ? words(p10, line) : words(p10, bare)
-      return [{ label: line.label, text: words(p50, line), spread: `8 in 10 between ${from} and ${words(p90, line)}` }]
+      return [
+        { label: line.label, text: words(p50, line), spread: say('inBetweenAnd', { from, words: words(p90, line) }) },
+      ]
     }
     return [{ label: line.label, text: words(value, line) }]
   })

@@ -1,6 +1,7 @@
 import { saturationVapourPressureKPa } from '@vadose/core/air'
 import { calculators } from '@vadose/core/worksheets'
 import { line, steps, type Drawings } from './curve'
+import { say } from './say'
 
 const dayOf = (iso: string, from: string) => (Date.parse(iso) - Date.parse(from)) / 86_400_000
 
@@ -10,15 +11,15 @@ export const dryingDrawings: Drawings<
 > = {
   air: (i, a) => ({
     kind: 'plot',
-    x: { label: 'Temperature', quantity: 'temperatureC' },
-    y: { label: 'Water vapour', unit: 'kPa', min: 0 },
+    x: { label: say('temperature'), quantity: 'temperatureC' },
+    y: { label: say('waterVapour'), unit: 'kPa', min: 0 },
     lines: [
       {
-        label: 'all the air can hold',
+        label: say('allTheAirCanHold'),
         points: line(steps(-5, Math.max(35, i.temperatureC + 5)), saturationVapourPressureKPa),
       },
       {
-        label: 'cooling it without drying',
+        label: say('coolingItWithoutDrying'),
         dashed: true,
         points: [
           [a.dewPointC, a.vapourPressureKPa],
@@ -27,23 +28,23 @@ export const dryingDrawings: Drawings<
       },
     ],
     dots: [
-      { x: i.temperatureC, y: a.vapourPressureKPa, label: 'this air' },
+      { x: i.temperatureC, y: a.vapourPressureKPa, label: say('thisAir') },
       { x: a.dewPointC, y: a.vapourPressureKPa, label: 'dew' },
     ],
   }),
   cure: (i, a) => ({
     kind: 'spans',
-    axis: { label: 'Days since it was hung', unit: 'days', min: 0 },
+    axis: { label: say('daysSinceItWasHung'), unit: 'days', min: 0 },
     rows: [
       {
-        label: 'Ready, 8 chances in 10',
+        label: say('readyChancesIn'),
         from: dayOf(a.readyAt.p10, i.startedAt),
         to: dayOf(a.readyAt.p90, i.startedAt),
         mid: dayOf(a.readyAt.p50, i.startedAt),
-        says: `${Math.round(a.progress * 100)} % done`,
+        says: say('done', { progress: Math.round(a.progress * 100) }),
       },
       {
-        label: 'Air known',
+        label: say('airKnown'),
         from: 0,
         to: dayOf(i.air.at(-1)?.at ?? i.startedAt, i.startedAt),
         hatched: true,
@@ -53,41 +54,41 @@ export const dryingDrawings: Drawings<
   }),
   'dry-weight': (i, a) => ({
     kind: 'bars',
-    axis: { label: 'Weight', quantity: 'weightG', min: 0 },
+    axis: { label: say('weight'), quantity: 'weightG', min: 0 },
     bars: [
       {
-        label: 'Fresh',
+        label: say('fresh'),
         parts: [
-          { label: 'dry matter', value: i.freshWeightG * (1 - i.freshMoisturePct / 100) },
+          { label: say('dryMatter'), value: i.freshWeightG * (1 - i.freshMoisturePct / 100) },
           { label: 'water', value: (i.freshWeightG * i.freshMoisturePct) / 100, hatched: true },
         ],
-        says: `${i.freshMoisturePct} % water`,
+        says: say('water', { freshMoisturePct: i.freshMoisturePct }),
       },
       {
-        label: 'Dried',
+        label: say('dried'),
         parts: [
-          { label: 'dry matter', value: i.freshWeightG * (1 - i.freshMoisturePct / 100) },
+          { label: say('dryMatter'), value: i.freshWeightG * (1 - i.freshMoisturePct / 100) },
           { label: 'water', value: (a.targetWeightG * i.targetMoisturePct) / 100, hatched: true },
         ],
-        says: `${i.targetMoisturePct} % water`,
+        says: say('water2', { targetMoisturePct: i.targetMoisturePct }),
       },
     ],
   }),
   'drying-fit': (i, a) => ({
     kind: 'plot',
-    x: { label: 'Hours in the dryer', unit: 'h', min: 0 },
-    y: { label: 'Weight', quantity: 'weightG', min: 0 },
-    lines: [{ label: `${a.model} curve`, points: a.curve.map((p) => [p.hours, p.weightG]) }],
+    x: { label: say('hoursInTheDryer'), unit: 'h', min: 0 },
+    y: { label: say('weight'), quantity: 'weightG', min: 0 },
+    lines: [{ label: say('curve', { model: a.model }), points: a.curve.map((p) => [p.hours, p.weightG]) }],
     dots: i.weighings.map((w) => ({ x: w.hours, y: w.weightG })),
     rules: [
-      { y: a.targetWeightG, label: 'dry at this weight' },
+      { y: a.targetWeightG, label: say('dryAtThisWeight') },
       { x: a.readyAtHours.p50, label: 'done' },
     ],
   }),
   'dried-life': (i) => ({
     kind: 'plot',
-    x: { label: 'Temperature of the place', quantity: 'temperatureC' },
-    y: { label: 'Good for', unit: 'months', min: 0 },
+    x: { label: say('temperatureOfThePlace'), quantity: 'temperatureC' },
+    y: { label: say('goodFor'), unit: 'months', min: 0 },
     lines: (['fruit', 'vegetable'] as const).map((kind) => ({
       label: kind,
       dashed: kind !== i.kind,
@@ -97,11 +98,11 @@ export const dryingDrawings: Drawings<
   }),
   'equilibrium-moisture': (i, a) => ({
     kind: 'plot',
-    x: { label: 'Humidity of the air', unit: '%', min: 10, max: 90 },
-    y: { label: 'Moisture it settles at', unit: '% of fresh weight', min: 0 },
+    x: { label: say('humidityOfTheAir'), unit: '%', min: 10, max: 90 },
+    y: { label: say('moistureItSettlesAt'), unit: say('ofFreshWeight'), min: 0 },
     lines: [
       {
-        label: `at this temperature`,
+        label: say('atThisTemperature'),
         points: line(
           steps(10, 90),
           (rh) => calculators['equilibrium-moisture']({ ...i, relativeHumidityPct: rh }).moistureWetBasisPct,
@@ -109,16 +110,14 @@ export const dryingDrawings: Drawings<
       },
     ],
     dots: [{ x: i.relativeHumidityPct, y: a.moistureWetBasisPct, label: 'here' }],
-    ...(i.grain === 'bean' || i.grain === 'maize'
-      ? { rules: [{ y: 14, label: 'keeps a year below this (MWPS-13)' }] }
-      : {}),
+    ...(i.grain === 'bean' || i.grain === 'maize' ? { rules: [{ y: 14, label: say('keepsAYearBelowThis') }] } : {}),
   }),
   'seed-life': (i, a) => {
     const end = Math.max(a.daysToTarget, a.days, 1) * 1.4
     return {
       kind: 'plot',
-      x: { label: 'Years in store', unit: 'years', min: 0 },
-      y: { label: 'Seeds alive', unit: '%', min: 0, max: 100 },
+      x: { label: say('yearsInStore'), unit: 'years', min: 0 },
+      y: { label: say('seedsAlive'), unit: '%', min: 0, max: 100 },
       lines: [
         {
           label: 'alive',
@@ -128,7 +127,7 @@ export const dryingDrawings: Drawings<
           ]),
         },
       ],
-      rules: [{ y: a.targetViabilityPct, label: 'sow again before this' }],
+      rules: [{ y: a.targetViabilityPct, label: say('sowAgainBeforeThis') }],
       dots: [{ x: a.days / 365.25, y: a.viabilityPct, label: 'asked' }],
     }
   },

@@ -9,6 +9,7 @@ import {
 } from '@vadose/core/stores'
 import { line, steps, type Drawings } from './curve'
 import type { PlotDrawing } from './drawing'
+import { say } from './say'
 
 /** Keeping, looking over, using up and planting. */
 export const keepingDrawings: Drawings<
@@ -26,8 +27,8 @@ export const keepingDrawings: Drawings<
     })
     return {
       kind: 'plane',
-      x: { label: 'Temperature', quantity: 'temperatureC' },
-      y: { label: 'Humidity', unit: '%' },
+      x: { label: say('temperature'), quantity: 'temperatureC' },
+      y: { label: say('humidity'), unit: '%' },
       xs,
       ys,
       values,
@@ -36,8 +37,8 @@ export const keepingDrawings: Drawings<
   },
   'check-size': (i, a) => ({
     kind: 'plot',
-    x: { label: 'How many you look at', unit: 'pieces', min: 0, max: i.lotSize },
-    y: { label: 'Sure of finding one, if that share is bad', unit: 'of 100', min: 0, max: 100 },
+    x: { label: say('howManyYouLookAt'), unit: 'pieces', min: 0, max: i.lotSize },
+    y: { label: say('sureOfFindingOneIf'), unit: 'of 100', min: 0, max: 100 },
     lines: [
       {
         label: 'sure',
@@ -46,7 +47,7 @@ export const keepingDrawings: Drawings<
           .filter(([n], k, all) => k === 0 || n !== all[k - 1]![0]),
       },
     ],
-    dots: [{ x: a.lookAt, y: 100 * i.confidence, label: `look at ${a.lookAt}` }],
+    dots: [{ x: a.lookAt, y: 100 * i.confidence, label: say('lookAt', { lookAt: a.lookAt }) }],
   }),
   'check-update': (i, _a, cropOf): PlotDrawing => {
     const crop = i.crop ? cropOf(i.crop) : undefined
@@ -68,32 +69,32 @@ export const keepingDrawings: Drawings<
     const curve = (weights: Float64Array) => line(steps(0, end), (d) => 100 * meanSoundShare(model, weights, d))
     return {
       kind: 'plot',
-      x: { label: 'Days in store', unit: 'days', min: 0 },
-      y: { label: 'Still sound', unit: 'of 100', min: 0, max: 100 },
+      x: { label: say('daysInStore'), unit: 'days', min: 0 },
+      y: { label: say('stillSound'), unit: 'of 100', min: 0, max: 100 },
       lines: [
-        { label: 'before looking', dashed: true, points: curve(before) },
-        { label: 'after looking', points: curve(after) },
+        { label: say('beforeLooking'), dashed: true, points: curve(before) },
+        { label: say('afterLooking'), points: curve(after) },
       ],
       dots: i.checks.map((c) => ({
         x: c.day,
         y: 100 * (1 - c.bad / Math.max(1, c.lookedAt)),
-        label: `${c.bad} of ${c.lookedAt}`,
+        label: say('of', { bad: c.bad, lookedAt: c.lookedAt }),
       })),
     }
   },
   'check-policy': (_i, a) => ({
     kind: 'bars',
-    axis: { label: 'Pieces spoilt by a neighbour', unit: 'pieces', min: 0 },
+    axis: { label: say('piecesSpoiltByANeighbour'), unit: 'pieces', min: 0 },
     bars: [
       {
-        label: 'Every so many weeks',
+        label: say('everySoManyWeeks'),
         parts: [{ label: 'lost', value: a.everyWeeks.lostBySpread, hatched: true }],
-        says: `${a.everyWeeks.looks.toFixed(1)} looks`,
+        says: say('looks', { looks: a.everyWeeks.looks.toFixed(1) }),
       },
       {
-        label: 'When the belief says',
+        label: say('whenTheBeliefSays'),
         parts: [{ label: 'lost', value: a.byBelief.lostBySpread }],
-        says: `${a.byBelief.looks.toFixed(1)} looks`,
+        says: say('looks', { looks: a.byBelief.looks.toFixed(1) }),
       },
     ],
   }),
@@ -104,12 +105,12 @@ export const keepingDrawings: Drawings<
     const at = (weekly: number) => (d: number) => Math.max(0, i.onHand - (weekly * d) / 7)
     return {
       kind: 'plot',
-      x: { label: 'Days from today', unit: 'days', min: 0 },
-      y: { label: 'On hand', unit: '', min: 0 },
-      lines: [{ label: 'at the middle rate', points: line(steps(0, end), at(a.perWeek.p50)) }],
+      x: { label: say('daysFromToday'), unit: 'days', min: 0 },
+      y: { label: say('onHand'), unit: '', min: 0 },
+      lines: [{ label: say('atTheMiddleRate'), points: line(steps(0, end), at(a.perWeek.p50)) }],
       bands: [
         {
-          label: '8 chances in 10',
+          label: say('chancesIn'),
           points: steps(0, end).map((d) => [d, at(a.perWeek.p90)(d), at(a.perWeek.p10)(d)]),
         },
       ],
@@ -117,28 +118,28 @@ export const keepingDrawings: Drawings<
   },
   planting: (_i, a) => ({
     kind: 'bars',
-    axis: { label: 'How many', unit: 'pieces', min: 0 },
+    axis: { label: say('howMany'), unit: 'pieces', min: 0 },
     bars: a.years.map((y) => ({
-      label: `Year ${y.year}`,
+      label: say('year', { year: y.year }),
       parts: [
         { label: 'eaten', value: y.eaten },
-        { label: 'kept back', value: y.keptBack, hatched: true },
+        { label: say('keptBack'), value: y.keptBack, hatched: true },
       ],
-      says: `plant ${y.planted}, lift ${y.lifted}`,
+      says: say('plantLift', { planted: y.planted, lifted: y.lifted }),
     })),
   }),
   brine: (i, a) => ({
     kind: 'bars',
-    axis: { label: 'Weight', quantity: 'weightG', min: 0 },
+    axis: { label: say('weight'), quantity: 'weightG', min: 0 },
     bars: [
       {
-        label: 'In the crock',
+        label: say('inTheCrock'),
         parts: [
           { label: 'produce', value: i.produceG },
           { label: 'water', value: i.waterG, hatched: true },
           { label: 'salt', value: a.saltG },
         ],
-        says: `salt ${Math.round(a.saltG * 10) / 10} g`,
+        says: say('saltG', { saltG: Math.round(a.saltG * 10) / 10 }),
       },
     ],
   }),

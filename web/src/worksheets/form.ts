@@ -1,5 +1,6 @@
 import { toModel, toShown, unitName } from './units'
 import type { Field, Worksheet } from './worksheets'
+import { say } from './say'
 
 /** What stands in the fields, as typed. */
 export type Typed = Record<string, string>
@@ -45,11 +46,11 @@ export function readForm(sheet: Worksheet, typed: Typed): Read {
     const text = (typed[field.id] ?? '').trim()
     if (text === '') {
       if (field.optional) continue
-      return { field: field.id, message: `${field.label} is wanted.` }
+      return { field: field.id, message: say('isWanted', { label: field.label }) }
     }
     if (field.kind === 'number') {
       const value = numberFrom(text)
-      if (!Number.isFinite(value)) return { field: field.id, message: `${field.label}: “${text}” is no number.` }
+      if (!Number.isFinite(value)) return { field: field.id, message: say('isNoNumber', { label: field.label, text }) }
       input[field.id] = toModel(value, field.unit)
     } else if (field.kind === 'yes-no') {
       input[field.id] = text === 'yes'
@@ -71,7 +72,7 @@ function readLines(field: Field, text: string): { rows: unknown[] } | { field: s
     if (cells.length < columns.length) {
       return {
         field: field.id,
-        message: `${field.label}, line ${i + 1}: wants ${columns.map((c) => c.label).join(', ')}.`,
+        message: say('lineWants', { label: field.label, i: i + 1, columns: columns.map((c) => c.label).join(', ') }),
       }
     }
     const read: Record<string, unknown> = {}
@@ -80,14 +81,14 @@ function readLines(field: Field, text: string): { rows: unknown[] } | { field: s
       if (column.kind === 'number') {
         const value = numberFrom(cell)
         if (!Number.isFinite(value)) {
-          return { field: field.id, message: `${field.label}, line ${i + 1}: “${cell}” is no number.` }
+          return { field: field.id, message: say('lineIsNoNumber', { label: field.label, i: i + 1, cell }) }
         }
         read[column.id] = toModel(value, column.unit)
       } else read[column.id] = cell
     }
     rows.push(read)
   }
-  return rows.length > 0 ? { rows } : { field: field.id, message: `${field.label}: give at least one line.` }
+  return rows.length > 0 ? { rows } : { field: field.id, message: say('giveAtLeastOneLine', { label: field.label }) }
 }
 
 /** Labels of a line's columns, with the household's units. */

@@ -3,6 +3,7 @@ import { proxy, wrap, type Remote } from 'comlink'
 import { onBeforeUnmount, ref, shallowRef } from 'vue'
 import { currentAlmanac } from '../almanac'
 import type { Bench, WorksheetResult } from './bench.worker'
+import { say } from './say'
 
 /** Runs worksheets in a worker of their own: the page stays free, progress is told, and a run can be called off. */
 export function useBench() {
@@ -46,7 +47,7 @@ export function useBench() {
       if (mine === turn) result.value = answer
     } catch (error) {
       if (mine === turn)
-        result.value = { refusal: { code: 'internal', message: `The worker failed: ${String(error)}` } }
+        result.value = { refusal: { code: 'internal', message: say('theWorkerFailed', { error: String(error) }) } }
     } finally {
       if (mine === turn) running.value = false
     }

@@ -4,13 +4,14 @@ import type { Drawing } from './drawing'
 import type { Typed } from './form'
 import { unitName } from './units'
 import type { Worksheet } from './worksheets'
+import { say } from './say'
 
 /** Why an answer is as it is, where the calculator says so. */
 export function reasonsOf(answer: Record<string, unknown>): string[] {
   const hazards = answer['hazards'] as { end: string; sharePct: number; note: string }[] | undefined
   const said =
     (answer['reasons'] as string[] | undefined) ??
-    hazards?.map((h) => `${h.end}, ${Math.round(h.sharePct)} % of what is lost: ${h.note}`) ??
+    hazards?.map((h) => say('ofWhatIsLost', { end: h.end, sharePct: Math.round(h.sharePct), note: h.note })) ??
     []
   return said.map(inUnits)
 }
@@ -50,7 +51,7 @@ export const sheetAsText = (
     ...lines.map((l) => `${l.label}: ${l.text}${l.spread ? ` (${l.spread})` : ''}`),
     ...reasons,
     '',
-    `How: ${sheet.equation}`,
-    `Source: ${sheet.source}`,
+    say('how2', { equation: sheet.equation }),
+    say('source2', { source: sheet.source }),
     link,
   ].join('\n')

@@ -6,6 +6,7 @@ import { cropColour, cropOf } from '../almanac'
 import { longDate, monthTicks, shortDate, weight } from '../households'
 import { TableBelow, useReader } from '../kit'
 import { along, heldOn, ribbonOf } from './ribbon'
+import { say } from './say'
 
 /** A ribbon for each crop: as thick as there is of it, counted solid and expected pale. */
 const props = defineProps<{ view: YearView; lines: YearView['lines'] }>()
@@ -33,14 +34,13 @@ const says = computed(() => {
   return `${longDate(on)}: ${props.lines
     .map((line) => {
       const held = heldOn(line, on, props.view.today)
-      const spread = held.low === undefined ? '' : ` (${weight(held.low)} to ${weight(held.high!)})`
+      const spread = held.low === undefined ? '' : say('to', { low: weight(held.low), weight: weight(held.high!) })
       return `${cropOf(line.crop).name.toLowerCase()} ${weight(held.g)}${spread}`
     })
     .join(', ')}`
 })
-const summary = computed(
-  () =>
-    `What is in the house from ${longDate(props.view.from)} to ${longDate(props.view.to)}: ${props.lines.length} crops. Arrow keys read it week by week.`,
+const summary = computed(() =>
+  say('whatIsInTheHouse', { from: longDate(props.view.from), to: longDate(props.view.to), lines: props.lines.length }),
 )
 </script>
 
@@ -64,28 +64,28 @@ const summary = computed(
         :style="{ '--crop': cropColour(r.line.crop) }"
       >
         <text x="0" y="-4" class="name">{{ cropOf(r.line.crop).name }}</text>
-        <text x="0" y="15" class="axis">{{ weight(r.line.nowG) }} now</text>
+        <text x="0" y="15" class="axis">{{ say('now', { nowG: weight(r.line.nowG) }) }}</text>
         <path :d="r.past" class="past" />
         <path :d="r.ahead" class="ahead" />
         <path :d="r.low" class="edge" />
         <path :d="r.high" class="edge" />
         <g v-if="r.line.gapFrom && r.line.gapFrom < view.to" :transform="`translate(${x(r.line.gapFrom)} 0)`">
           <path d="M0 -12V12" class="gap" />
-          <text x="6" y="5" class="axis gone">▲ gone {{ shortDate(r.line.gapFrom) }}</text>
+          <text x="6" y="5" class="axis gone">{{ say('gone', { gapFrom: shortDate(r.line.gapFrom) }) }}</text>
         </g>
         <g v-if="r.line.nextCropOn && r.line.nextCropOn <= view.to" :transform="`translate(${x(r.line.nextCropOn)} 0)`">
           <path d="M0 14v-8m-5 4l5-5l5 5" class="next" />
-          <text x="0" y="30" text-anchor="middle" class="axis">next crop</text>
+          <text x="0" y="30" text-anchor="middle" class="axis">{{ say('nextCrop') }}</text>
         </g>
       </g>
       <line :x1="x(view.today)" :x2="x(view.today)" :y1="top - 14" :y2="height" class="now" />
       <line v-if="at" :x1="x(at)" :x2="x(at)" :y1="top - 10" :y2="height" class="read" />
     </svg>
-    <p class="says" aria-live="polite">{{ says || 'Point at the chart, or use the arrow keys, to read a week.' }}</p>
+    <p class="says" aria-live="polite">{{ says || say('pointAtTheChartOr') }}</p>
     <TableBelow>
       <thead>
         <tr>
-          <th scope="col">week of</th>
+          <th scope="col">{{ say('weekOf') }}</th>
           <th v-for="line in lines" :key="line.crop" scope="col">{{ cropOf(line.crop).name }}</th>
         </tr>
       </thead>

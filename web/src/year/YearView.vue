@@ -6,6 +6,7 @@ import { cropColour, cropOf } from '../almanac'
 import { longDate, shortDate, weight } from '../households'
 import { useView } from '../view'
 import Ribbons from './Ribbons.vue'
+import { say } from './say'
 
 /** The year: ribbons of what was and will be in the house, and where every gram went. */
 const { answer: view, failure } = useView(readYear)
@@ -13,7 +14,7 @@ const shown = 8
 const all = ref(false)
 const lines = computed(() => (view.value?.lines ?? []).slice(0, all.value ? undefined : shown))
 const open = ref<string>()
-const lastsWords = { short: 'short', right: 'right', 'too-much': 'too much' } as const
+const lastsWords = { short: 'short', right: 'right', 'too-much': say('tooMuch') } as const
 const wide = computed(() => (view.value?.reckoning ?? []).filter((r) => r.putUpG + r.eatenG + r.lostG + r.leftG > 0))
 const sum = (of: (r: (typeof wide.value)[number]) => number) => wide.value.reduce((total, r) => total + of(r), 0)
 const other = (r: (typeof wide.value)[number]) => r.givenG + r.plantedG + r.fedG
@@ -24,42 +25,43 @@ const kg = (g: number) => (Math.abs(g) < 1 ? '0' : weight(g))
   <p v-if="failure" class="notice bad">{{ failure }}</p>
   <div v-if="view" class="stack">
     <section v-if="view.lines.length === 0" class="card">
-      <h1>The year</h1>
-      <p>Nothing has come in yet. <RouterLink to="/bring-in">Bring in a harvest</RouterLink></p>
+      <h1>{{ say('theYear') }}</h1>
+      <p>
+        {{ say('nothingHasComeInYet') }} <RouterLink to="/bring-in">{{ say('bringInAHarvest') }}</RouterLink>
+      </p>
     </section>
     <section v-else class="card">
       <header class="head">
-        <h1>The year</h1>
+        <h1>{{ say('theYear') }}</h1>
         <p class="soft">
-          how much is in the house, crop by crop; solid is counted, pale is expected, the dashes are 8 chances in 10.
-          Where nobody has eaten of it yet, the pace is a guess
+          {{ say('howMuchIsInThe') }}
         </p>
       </header>
       <Ribbons :view="view" :lines="lines" />
       <p v-if="view.lines.length > shown">
         <ElButton @click="all = !all">{{
-          all ? 'The largest only' : `${view.lines.length - shown} more crops`
+          all ? say('theLargestOnly') : say('moreCrops', { lines: view.lines.length - shown })
         }}</ElButton>
       </p>
     </section>
     <section v-if="wide.length" class="card">
       <header class="head">
-        <h2>Reckoning since {{ longDate(view.from) }}</h2>
-        <p class="soft">every gram: what there was and came is what went and is left</p>
+        <h2>{{ say('reckoningSince', { from: longDate(view.from) }) }}</h2>
+        <p class="soft">{{ say('everyGramWhatThereWas') }}</p>
       </header>
       <div class="scroll">
         <table>
           <thead>
             <tr>
-              <th scope="col">crop</th>
-              <th scope="col">there before</th>
-              <th scope="col">put up</th>
-              <th scope="col">eaten</th>
-              <th scope="col">given, planted, fed</th>
-              <th scope="col">lost</th>
-              <th scope="col">water, trimmings</th>
-              <th scope="col">left</th>
-              <th scope="col">to the next crop</th>
+              <th scope="col">{{ say('crop') }}</th>
+              <th scope="col">{{ say('thereBefore') }}</th>
+              <th scope="col">{{ say('putUp') }}</th>
+              <th scope="col">{{ say('eaten') }}</th>
+              <th scope="col">{{ say('givenPlantedFed') }}</th>
+              <th scope="col">{{ say('lost') }}</th>
+              <th scope="col">{{ say('waterTrimmings') }}</th>
+              <th scope="col">{{ say('left') }}</th>
+              <th scope="col">{{ say('toTheNextCrop') }}</th>
             </tr>
           </thead>
           <tbody>
@@ -91,7 +93,9 @@ const kg = (g: number) => (Math.abs(g) < 1 ? '0' : weight(g))
                     <span v-if="line.lasts" :class="{ bad: line.lasts !== 'right', good: line.lasts === 'right' }"
                       >{{ line.lasts === 'short' ? '▲ ' : '' }}{{ lastsWords[line.lasts] }}</span
                     >
-                    <span v-if="line.gapFrom" class="soft"> gone {{ shortDate(line.gapFrom) }}</span>
+                    <span v-if="line.gapFrom" class="soft">
+                      {{ say('gone2', { gapFrom: shortDate(line.gapFrom) }) }}</span
+                    >
                   </template>
                 </td>
               </tr>
@@ -106,7 +110,7 @@ const kg = (g: number) => (Math.abs(g) < 1 ? '0' : weight(g))
           </tbody>
           <tfoot>
             <tr>
-              <th scope="row">all</th>
+              <th scope="row">{{ say('all') }}</th>
               <td>{{ kg(sum((r) => r.startG)) }}</td>
               <td>{{ kg(sum((r) => r.putUpG + r.cookedG + r.correctedG)) }}</td>
               <td>{{ kg(sum((r) => r.eatenG)) }}</td>
@@ -122,8 +126,7 @@ const kg = (g: number) => (Math.abs(g) < 1 ? '0' : weight(g))
         </table>
       </div>
       <p class="soft">
-        “Put up” counts what was found or put right, and what came from other crops into dishes of this one; tap what
-        was lost for its causes.
+        {{ say('putUpCountsWhatWas') }}
       </p>
     </section>
   </div>

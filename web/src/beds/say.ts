@@ -1,0 +1,4 @@
+import { beds } from '@vadose/words/screens/beds'
+import { speaker } from '../voice'
+
+export const say = speaker(beds)

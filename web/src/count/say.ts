@@ -1,0 +1,4 @@
+import { count } from '@vadose/words/screens/count'
+import { speaker } from '../voice'
+
+export const say = speaker(count)

@@ -1,0 +1,4 @@
+import { kitchen } from '@vadose/words/screens/kitchen'
+import { speaker } from '../voice'
+
+export const say = speaker(kitchen)

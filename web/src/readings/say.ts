@@ -1,0 +1,4 @@
+import { readings } from '@vadose/words/screens/readings'
+import { speaker } from '../voice'
+
+export const say = speaker(readings)

@@ -1,0 +1,1 @@
+export { inWords, isLanguage, languages, type Language, type Values } from './in-words'

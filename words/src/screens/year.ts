@@ -1,0 +1,33 @@
+/** What the screens of year say, in ICU MessageFormat. */
+export const year = {
+  now: '{nowG} now',
+  gone: '▲ gone {gapFrom}',
+  nextCrop: 'next crop',
+  pointAtTheChartOr: 'Point at the chart, or use the arrow keys, to read a week.',
+  weekOf: 'week of',
+  to: ' ({low} to {weight})',
+  whatIsInTheHouse: 'What is in the house from {from} to {to}: {lines} crops. Arrow keys read it week by week.',
+  theYear: 'The year',
+  nothingHasComeInYet: 'Nothing has come in yet.',
+  bringInAHarvest: 'Bring in a harvest',
+  howMuchIsInThe:
+    'how much is in the house, crop by crop; solid is counted, pale is expected, the dashes are 8 chances in 10. Where nobody has eaten of it yet, the pace is a guess',
+  theLargestOnly: 'The largest only',
+  moreCrops: '{lines} more crops',
+  reckoningSince: 'Reckoning since {from}',
+  everyGramWhatThereWas: 'every gram: what there was and came is what went and is left',
+  crop: 'crop',
+  thereBefore: 'there before',
+  putUp: 'put up',
+  eaten: 'eaten',
+  givenPlantedFed: 'given, planted, fed',
+  lost: 'lost',
+  waterTrimmings: 'water, trimmings',
+  left: 'left',
+  toTheNextCrop: 'to the next crop',
+  gone2: 'gone {gapFrom}',
+  all: 'all',
+  putUpCountsWhatWas:
+    '“Put up” counts what was found or put right, and what came from other crops into dishes of this one; tap what was lost for its causes.',
+  tooMuch: 'too much',
+} as const
