@@ -1,8 +1,42 @@
+import { parse } from '@formatjs/icu-messageformat-parser'
 import vue from '@vitejs/plugin-vue'
-import { defineConfig } from 'vite'
+import { defineConfig, type Plugin } from 'vite'
 
-export default defineConfig({
-  plugins: [vue()],
+/**
+ * Messages are read when the page is built, not in the page: it does without the parser, which is most of what saying
+ * them weighs.
+ */
+function readMessages(): Plugin {
+  return {
+    name: 'read-messages',
+    apply: 'build',
+    enforce: 'pre',
+    transform(table, file) {
+      if (!/words\/src\/(facts|screens)\/\w+\.json$/.test(file)) return
+      const read = Object.entries(JSON.parse(table) as Record<string, string>).map(([key, text]) => [
+        key,
+        /[{<']/.test(text) ? parse(text) : text,
+      ])
+      return { code: `export default ${JSON.stringify(Object.fromEntries(read))}`, moduleType: 'js', map: null }
+    },
+  }
+}
+
+export default defineConfig(({ command }) => ({
+  plugins: [vue(), readMessages()],
+  ...(command === 'build'
+    ? {
+        resolve: {
+          alias: [
+            {
+              find: /^@formatjs\/icu-messageformat-parser$/,
+              replacement: '@formatjs/icu-messageformat-parser/no-parser.js',
+            },
+          ],
+        },
+      }
+    : {}),
+  worker: { plugins: () => [readMessages()] },
   server: { proxy: { '/api': `http://127.0.0.1:${process.env['PORT'] ?? 8420}` } },
   build: {
     target: 'es2022',
@@ -11,4 +45,4 @@ export default defineConfig({
     modulePreload: { polyfill: false },
     reportCompressedSize: true,
   },
-})
+}))

@@ -21,6 +21,7 @@ import {
   whole,
   words,
   type Static,
+  told,
 } from './shapes'
 
 /** Several lots and bought things made into one. */
@@ -59,7 +60,7 @@ export const dishAnswer = closed({
   inG: number,
   goneG: number,
   entry: number,
-  says: words,
+  says: told,
 })
 export type DishAnswer = Static<typeof dishAnswer>
 

@@ -17,6 +17,7 @@ import {
   whole,
   words,
   type Static,
+  told,
 } from './shapes'
 
 export const stage = oneOf('drying', 'dryer', 'conditioning', 'fresh', 'stored', 'gone')
@@ -88,8 +89,7 @@ export const lotEventView = closed({
   weightG: number,
   pieces: number,
   place: nullable(words),
-  /** in the household's words */
-  says: words,
+  says: told,
   /** a later entry strikes it out or undoes it */
   struck: bool,
   /** it is the last that stands, and can be undone */
@@ -214,7 +214,7 @@ export const actAnswer = closed({
   made: listOf(words),
   /** its last entry, by which it can be undone, and what that says */
   entry: number,
-  says: words,
+  says: told,
 })
 export type ActAnswer = Static<typeof actAnswer>
 

@@ -15,6 +15,7 @@ import {
   whole,
   words,
   type Static,
+  told,
 } from './shapes'
 
 const entry = whole(1, Number.MAX_SAFE_INTEGER)
@@ -25,7 +26,7 @@ const putRight = closed({
   lots: listOf(words),
   /** by which it can be undone, and what it says */
   entry: number,
-  says: words,
+  says: told,
 })
 export type PutRight = Static<typeof putRight>
 /** what follows it: the pick of the week and the marked beds too */

@@ -37,6 +37,27 @@ export const between = (minimum: number, maximum: number) => NumberSchema({ mini
 export const whole = (minimum: number, maximum: number) => Integer({ minimum, maximum })
 /** Any text, as the server says it. */
 export const words = StringSchema()
+/** What is meant, as data: the key of a message in `words/`, and what it is filled with. */
+export interface Told {
+  readonly says: string
+  readonly [name: string]: ToldPart
+}
+export type ToldPart =
+  | string
+  | number
+  | null
+  | undefined
+  | Told
+  | { readonly list: readonly ToldPart[]; readonly by: string }
+  | { readonly g: number; readonly as?: 'kg'; readonly digits?: number }
+  | { readonly c: number; readonly digits?: number }
+  | { readonly on: string; readonly as?: 'short' | 'weekday' | 'weekday-only' | 'month' }
+  | { readonly term: string }
+export const told = Unsafe<Told>({
+  type: 'object',
+  required: ['says'],
+  properties: { says: { type: 'string', pattern: '^[a-z]+\\.[A-Za-z0-9]+$' } },
+})
 /** A text somebody typed that may be empty. */
 export const textUpTo = (maxLength: number) => StringSchema({ maxLength })
 /** A text somebody typed that says something. */
@@ -65,8 +86,10 @@ export interface Spread<T> {
 
 /** The one shape of every refusal. */
 export interface ErrorBody {
-  error: { code: string; message: string; field?: string }
+  error: { code: string; message: string; field?: string; says?: Told }
 }
-export const errorBody = closed({ error: closed({ code: words, message: words, field: optional(words) }) })
+export const errorBody = closed({
+  error: closed({ code: words, message: words, field: optional(words), says: optional(told) }),
+})
 
 export const ok = closed({ ok: bool })

@@ -1,5 +1,6 @@
 import type { ErrorBody } from '@vadose/contract/shapes'
 import { Refusal } from '@vadose/core/refusal'
+import { inPlainWords } from '@vadose/words'
 import type { NextFunction, Request, Response } from 'express'
 import pg from 'pg'
 import type { Logger } from 'pino'
@@ -17,8 +18,9 @@ const statusOf: Record<string, number> = {
 }
 
 export function refusalBody(refusal: Refusal): ErrorBody {
-  const { code, message, field } = refusal
-  return { error: { code, message, ...(field ? { field } : {}) } }
+  const { code, says, field } = refusal
+  const message = says ? inPlainWords(says) : refusal.message
+  return { error: { code, message, ...(field ? { field } : {}), ...(says ? { says } : {}) } }
 }
 
 /** The last handler: every failure leaves in the one error shape, and nothing of the inside with it. */
@@ -89,13 +91,13 @@ const diskFull: ErrorBody = {
 const away = /^(08|53|57|58)|^(25006|25P03|55P03|40001|40P01)$/
 const lost = new Set(['ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOENT', 'EHOSTUNREACH'])
 /** What node-postgres says of a connection, without a code. */
-const said = /Connection terminated|timeout exceeded when trying to connect|Query read timeout|not queryable/
+const broken = /Connection terminated|timeout exceeded when trying to connect|Query read timeout|not queryable/
 
 function awayBody(error: unknown): ErrorBody | undefined {
   const { code = '', message = '', syscall } = (error ?? {}) as { code?: string; message?: string; syscall?: string }
   if (code === '53100') return diskFull
   if (away.test(code)) return databaseAway
-  return (lost.has(code) && (syscall === undefined || /^(connect|read|write)$/.test(syscall))) || said.test(message)
+  return (lost.has(code) && (syscall === undefined || /^(connect|read|write)$/.test(syscall))) || broken.test(message)
     ? databaseAway
     : undefined
 }

@@ -1,5 +1,5 @@
 import { filled, isFile, type Endpoint } from '@vadose/contract/endpoint'
-import type { ErrorBody } from '@vadose/contract/shapes'
+import type { ErrorBody, Told } from '@vadose/contract/shapes'
 import { answered, keyOfWrite, numberFor } from './unanswered'
 import { say } from './say'
 
@@ -9,6 +9,8 @@ export class ApiError extends Error {
     readonly code: string,
     message: string,
     readonly field?: string,
+    /** what it says, as data */
+    readonly says?: Told,
   ) {
     super(message)
   }
@@ -110,7 +112,12 @@ export async function send(endpoint: Endpoint, asked: AnyAsked, views: readonly 
   if (key && response.status < 500) answered(key)
   if (response.ok) return response.json()
   const error = ((await response.json().catch(() => undefined)) as ErrorBody | undefined)?.error
-  throw new ApiError(error?.code ?? 'internal', error?.message ?? say('somethingFailedNothingWasWritten'), error?.field)
+  throw new ApiError(
+    error?.code ?? 'internal',
+    error?.message ?? say('somethingFailedNothingWasWritten'),
+    error?.field,
+    error?.says,
+  )
 }
 
 /** Asks an endpoint whose answer nothing on the page shows. */

@@ -1,4 +1,4 @@
-import { page } from '@vadose/words/screens/page'
+import page from '@vadose/words/screens/page.json'
 import { speaker } from './voice'
 
 export const say = speaker(page)

@@ -22,7 +22,13 @@ const retold: Record<Language, ((text: string) => string) | undefined> = {
   'en-XA': pseudo,
 }
 
-const made = new Map<string, IntlMessageFormat>()
+/** A word or name of the almanac's, as a language calls it. */
+export const retell = (text: string, language: Language): string => retold[language]?.(text) ?? text
+
+/** A message as it stands in a table: its text, or what that was read into when the page was built. */
+export type Text = string | MessageFormatElement[]
+
+const made = new Map<Language, Map<Text, IntlMessageFormat>>(languages.map((language) => [language, new Map()]))
 
 /**
  * A message in ICU MessageFormat as it is said in a language.
@@ -30,19 +36,19 @@ const made = new Map<string, IntlMessageFormat>()
  * @throws SyntaxError where the message is not ICU's
  * @source Unicode ICU User Guide, “Formatting Messages”
  */
-export function inWords(message: string, values: Values, language: Language): string {
-  if (!/[{<']/.test(message)) return retold[language]?.(message) ?? message
-  const key = `${language} ${message}`
-  let format = made.get(key)
+export function inWords(message: Text, values: Values, language: Language): string {
+  if (typeof message === 'string' && !/[{<']/.test(message)) return retell(message, language)
+  const known = made.get(language)!
+  let format = known.get(message)
   if (!format) {
     format = new IntlMessageFormat(message, language === 'en-US' ? 'en-US' : 'en-GB')
-    const retell = retold[language]
-    if (retell)
+    const retelling = retold[language]
+    if (retelling)
       format = new IntlMessageFormat(
-        format.getAst().map((part) => retoldPart(part, retell)),
+        format.getAst().map((part) => retoldPart(part, retelling)),
         'en-GB',
       )
-    made.set(key, format)
+    known.set(message, format)
   }
   return String(format.format(filled(format, values)))
 }
@@ -50,9 +56,16 @@ export function inWords(message: string, values: Values, language: Language): st
 /** An argument that is not there is said as nothing: a screen shows the rest. */
 function filled(format: IntlMessageFormat, values: Values): Record<string, string | number> {
   const given: Record<string, string | number> = {}
-  for (const name of argumentsOf(format.getAst())) given[name] = values[name] ?? ''
+  const chooses = argumentsOf(format.getAst(), select)
+  for (const name of argumentsOf(format.getAst())) {
+    const value = values[name] ?? ''
+    // what is chosen by has no hyphen in ICU: “eat-first” is chosen by as eatFirst
+    given[name] = typeof value === 'string' && chooses.has(name) ? camel(value) : value
+  }
   return given
 }
+
+const camel = (code: string) => code.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase())
 
 // kinds of a message's parts, as the parser numbers them
 const literal = 0
@@ -81,16 +94,17 @@ function retoldPart(part: MessageFormatElement, retell: (text: string) => string
   }
 }
 
-/** Names of what a message is to be filled with. */
-export function argumentsOf(parts: readonly MessageFormatElement[]): Set<string> {
+/** Names of what a message is to be filled with; only those of one kind of part, where one is asked for. */
+export function argumentsOf(parts: readonly MessageFormatElement[], kind?: number): Set<string> {
   const names = new Set<string>()
+  const add = (name: string, of: number) => (kind === undefined || kind === of) && names.add(name)
   for (const part of parts) {
-    if (part.type === argument) names.add(part.value)
+    if (part.type === argument) add(part.value, argument)
     if (part.type === select || part.type === plural) {
-      names.add(part.value)
-      for (const { value } of Object.values(part.options)) for (const name of argumentsOf(value)) names.add(name)
+      add(part.value, part.type)
+      for (const { value } of Object.values(part.options)) for (const name of argumentsOf(value, kind)) names.add(name)
     }
-    if (part.type === tag) for (const name of argumentsOf(part.children)) names.add(name)
+    if (part.type === tag) for (const name of argumentsOf(part.children, kind)) names.add(name)
   }
   return names
 }

@@ -1,5 +1,6 @@
 export * from './address'
 export * from './dates'
 export * from './days'
+export * from './instants'
 export * from './season'
 export * from './weights'

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { inPlainWords } from '@vadose/words'
 import { describe, expect, it } from 'vitest'
 import { asGoods, cropById, inForm, pantry } from '../almanac'
 import { draft, eventSays, lotHistory, type EventDraft } from '../lots'
@@ -63,7 +64,7 @@ describe('a dish of several lots', () => {
       guessed: { weight: false },
     })
     expect(lot.storedAtMs).toBe(lot.made!.atMs)
-    const says = eventSays(cropById('cabbage-red'), made.at(-1)!, 'Chest freezer')
+    const says = inPlainWords(eventSays(cropById('cabbage-red'), made.at(-1)!, 'Chest freezer'))
     expect(says).toBe(
       'frozen, braised: 11 portions, 6,600 g, in chest freezer; 1,320 g went as water and trimmings, 900 g of it trimmings',
     )

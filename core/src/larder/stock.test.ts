@@ -1,3 +1,4 @@
+import { inPlainWords } from '@vadose/words'
 import { describe, expect, it } from 'vitest'
 import { cropById, pantry } from '../almanac'
 import { eventSays, lotHistory } from '../lots'
@@ -58,7 +59,7 @@ describe('a line of stock', () => {
     const oil = told('pantry', { name: 'Oil', form: 'fresh', unit: 'bottle', source: 'bought', lifeDays: 200 })
     expect(oil).toMatchObject({ stage: 'stored', source: 'bought', made: null, lifeDays: 200 })
     const says = stockEvents(pantry, line({ source: 'bought', form: 'fresh', unit: 'bottle', pieces: 2 }))[0]!
-    expect(eventSays(pantry, says, 'Cellar')).toBe('bought, 2 bottles, 1,500 g')
+    expect(inPlainWords(eventSays(pantry, says, 'Cellar'))).toBe('bought, 2 bottles, 1,500 g')
   })
   it('is packed as it is counted, where its crop is packed so', () => {
     expect(told('onion-storing', { form: 'fresh', unit: 'net' }).pack).toBe('net')

@@ -1,3 +1,4 @@
+import { inPlainWords } from '@vadose/words'
 import { describe, expect, it } from 'vitest'
 import { cropById, driedForm, type Crop } from '../almanac'
 import { hourMs } from '../air'
@@ -36,7 +37,9 @@ describe('beans to the jar', () => {
     expect(() => lot.at(202, { act: 'clean', step: 'winnow', weightG: 2400 })).toThrow(/cannot weigh more/)
     lot.at(202, { act: 'clean', step: 'winnow', weightG: 2210 })
     expect(lot.lot()).toMatchObject({ stage: 'drying', quantity: { weightG: 2210 } })
-    expect(eventSays(beans, lot.events.at(-1)!, null)).toBe('winnowed: 2,210 g clean, 90 g of straw and chaff off')
+    expect(inPlainWords(eventSays(beans, lot.events.at(-1)!, null))).toBe(
+      'winnowed: 2,210 g clean, 90 g of straw and chaff off',
+    )
     expect(() => walk(cropById('garlic-hardneck'), 900).at(1, { act: 'clean', step: 'thresh', weightG: 1 })).toThrow(
       Refusal,
     )

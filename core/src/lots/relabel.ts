@@ -1,6 +1,7 @@
 import type { Crop } from '../almanac'
 import { Refusal } from '../refusal'
 import { gradeNames } from './act'
+import type { Part } from '../message'
 import { draft, type EventDraft, type Label, type LotEvent } from './event'
 import type { Stage } from './history-type'
 import { retold, type Entry } from './retell'
@@ -51,7 +52,7 @@ export function relabelling(
   events: readonly Entry[],
   was: Label,
   is: Partial<Label>,
-  { broughtAtMs, why, says }: { broughtAtMs?: number; why?: string; says?: (e: LotEvent) => string },
+  { broughtAtMs, why, says }: { broughtAtMs?: number; why?: string; says?: (e: LotEvent) => Part },
 ): EventDraft[] {
   const keys = labelChanges(was, is)
   if (keys.length === 0) return []

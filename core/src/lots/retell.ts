@@ -1,3 +1,4 @@
+import { told, type Part } from '../message'
 import { Refusal } from '../refusal'
 import { draft, type EventDraft, type EventKind, type LotEvent, type Telling } from './event'
 import { stageAfter } from './history'
@@ -55,7 +56,7 @@ class Walk {
   private stage: Stage = 'fresh'
   private begun = false
 
-  constructor(private readonly says: (e: LotEvent) => string) {}
+  constructor(private readonly says: (e: LotEvent) => Part) {}
 
   /** @throws Refusal `in-the-way` for an entry that could not have been written as things stand */
   change(e: LotEvent): Change {
@@ -109,7 +110,7 @@ class Walk {
   }
 
   private refuse(e: LotEvent): never {
-    throw new Refusal('in-the-way', `Then this could not have been: ${this.says(e)}. Put that right first.`, 'event')
+    throw new Refusal('in-the-way', told('lots.inTheWay', { entry: this.says(e) }), 'event')
   }
 }
 
@@ -132,7 +133,7 @@ const same = (a: Change, b: Change) => a.weightG === b.weightG && a.pieces === b
 export function retold(
   events: readonly Entry[],
   { strike = [], restate = [], why }: Retelling,
-  says: (e: LotEvent) => string = (e) => e.kind,
+  says: (e: LotEvent) => Part = (e) => e.kind,
 ): EventDraft[] {
   const undone = undoneIn(events)
   const byId = new Map(events.map((e) => [e.id, e]))

@@ -1,169 +1,215 @@
-import { hungInWords, units, type Crop, type Form, type Unit } from '../almanac'
-import { asideWords } from './aside'
-import type { EventDetails, EventDraft, EventKind } from './event'
+import type { Crop } from '../almanac'
+import { grams, listing, onDay, term, told, type Listing, type Message, type Part } from '../message'
+import type { EventDetails, EventDraft } from './event'
 
-const grams = (g: number) => (Math.abs(g) >= 10_000 ? `${(g / 1000).toFixed(1)} kg` : `${g.toLocaleString('en-GB')} g`)
-
-/** What was undone, by what it was. */
-const undoneWords: Record<EventKind, string> = {
-  'brought-in': 'bringing in',
-  hung: 'hanging up',
-  weighed: 'the weighing',
-  tested: 'the test',
-  fan: 'the fan',
-  finished: 'taking down',
-  'split-out': 'splitting off',
-  'split-in': 'being split off',
-  moved: 'the move',
-  checked: 'the look',
-  used: 'the use',
-  lost: 'what was gone',
-  given: 'giving away',
-  planted: 'planting',
-  corrected: 'the correction',
-  noted: 'the note',
-  cleaned: 'cleaning',
-  loaded: 'loading the dryer',
-  rotated: 'turning',
-  jarred: 'putting into jars',
-  shaken: 'shaking the jar',
-  undone: 'undoing',
-  restated: 'putting right',
-  relabelled: 'the new tag',
-  fed: 'feeding',
-  tagged: 'the printed tag',
-  frozen: 'freezing',
-  added: 'putting in',
-  made: 'making it',
-}
-
-const labelWords = { crop: 'crop', variety: 'variety', bed: 'bed', heap: 'heap', broughtOn: 'day' } as const
-
-const many = (n: number, unit: Unit) => `${n} ${n === 1 ? unit : units[unit]}`
-const arrived = { grown: 'was there already', bought: 'bought', given: 'given', caught: 'caught', cooked: 'cooked' }
-const madeWords: Record<Form, string> = {
-  fresh: 'put by',
-  dried: 'dried',
-  frozen: 'frozen',
-  jarred: 'in jars',
-  brined: 'in brine',
-  cooked: 'cooked',
-}
-
-export const verdictWords = { more: 'more of it', same: 'as much again', never: 'never again' } as const
+const labelParts = ['crop', 'variety', 'bed', 'heap', 'broughtOn'] as const
 
 /** What a tag said and says now, part by part. */
-const labelSays = ({ was = {}, is = {} }: EventDetails): string =>
-  (Object.keys(labelWords) as (keyof typeof labelWords)[])
-    .filter((k) => k in is)
-    .map((k) => {
-      return `${labelWords[k]} ${was[k] ?? 'none'} → ${is[k] ?? 'none'}`
-    })
-    .join(', ')
+const labelSays = ({ was = {}, is = {} }: EventDetails): Listing =>
+  listing(
+    labelParts
+      .filter((part) => part in is)
+      .map((part) => told('lots.labelPart', { part, was: was[part] ?? null, is: is[part] ?? null })),
+  )
 
-/** What an event says in the household's words. */
-export function eventSays(crop: Crop, event: EventDraft, placeName: string | null): string {
+/** What an event says. */
+export function eventSays(crop: Crop, event: EventDraft, placeName: string | null): Message {
   const d = event.details
-  const count = (n: number) => `${n} ${n === 1 ? crop.piece.one : crop.piece.many}`
-  const took = event.pieces ? `${count(-event.pieces)}, ${grams(-event.weightG)}` : grams(-event.weightG)
+  const place = placeName?.toLowerCase() ?? null
+  const count = (n: number) => told('lots.pieces', { n, one: term(crop.piece.one), many: term(crop.piece.many) })
+  const took = event.pieces ? listing([count(-event.pieces), grams(-event.weightG)]) : grams(-event.weightG)
+  const cause = d.cause ? term(d.cause.toLowerCase()) : null
+  /** a word of its own where there is none */
+  const whether = (what: unknown) => (what ? 'yes' : 'no')
   switch (event.kind) {
     case 'brought-in':
-      return `brought in, ${grams(event.weightG)}${event.pieces ? `, ${count(event.pieces)}` : ''}`
-    case 'hung': {
-      if (d.why === 'hung again') return `hung again${placeName ? ` in ${placeName.toLowerCase()}` : ''}`
-      const where = placeName ? `${d.hungIn ? ',' : ' in'} ${placeName.toLowerCase()}` : ''
-      return `hung${d.hungIn ? ` ${hungInWords[d.hungIn]}` : ''}${where}`
-    }
-    case 'weighed': {
+      return told('lots.broughtIn', {
+        what: listing([grams(event.weightG), event.pieces ? count(event.pieces) : null]),
+      })
+    case 'hung':
+      if (d.why === 'hung again') return told('lots.hungAgain', { place, placed: whether(place) })
+      return told('lots.hung', { way: d.hungIn ?? 'none', place, placed: whether(place) })
+    case 'weighed':
       if (d.why === 'topped up')
-        return `topped up: ${event.pieces ? `${event.pieces} more, ` : ''}${grams(-event.weightG)} went as water and trimmings`
-      const water = event.weightG < 0 ? `; ${grams(-event.weightG)} of water gone from the lot` : ''
-      return `${d.basis === 'bunch' ? 'marked bunch' : 'lot'} weighed ${grams(d.scaleG ?? 0)}${water}`
-    }
-    case 'tested':
-      return (d.results ?? [])
-        .map((r) => {
-          const test = crop.curing?.endTests.find((t) => t.id === r.test)
-          return `${test?.label.toLowerCase() ?? r.test}: ${r.passed ? test?.passed : test?.failed}`
+        return told('lots.toppedUp', {
+          pieces: event.pieces,
+          counted: whether(event.pieces),
+          off: grams(-event.weightG),
         })
-        .join('; ')
+      return told('lots.weighed', {
+        basis: d.basis ?? 'lot',
+        weight: grams(d.scaleG ?? 0),
+        water: grams(-event.weightG),
+        lost: whether(event.weightG < 0),
+      })
+    case 'tested':
+      return told('lots.tested', {
+        results: listing(
+          (d.results ?? []).map((r) => {
+            const test = crop.curing?.endTests.find((t) => t.id === r.test)
+            return told('lots.testResult', {
+              test: test ? term(test.label.toLowerCase()) : r.test,
+              result: test ? term(r.passed ? test.passed : test.failed) : null,
+            })
+          }),
+          '; ',
+        ),
+      })
     case 'fan':
-      if (d.gain) return 'hung in smaller bunches or spread thinner'
-      return d.airflow === 'fan' ? 'fan on' : 'fan off'
+      if (d.gain) return told('lots.thinner')
+      return told('lots.fan', { on: whether(d.airflow === 'fan') })
     case 'finished': {
-      const pack = crop.packs.find((p) => p.id === d.pack)?.label ?? d.pack
-      if (event.weightG === 0 && !d.neck) return `put by: ${pack}${placeName ? `, in ${placeName.toLowerCase()}` : ''}`
+      const label = crop.packs.find((p) => p.id === d.pack)?.label
+      const pack = label ? term(label) : (d.pack ?? null)
+      if (event.weightG === 0 && !d.neck) return told('lots.putBy', { pack, place, placed: whether(place) })
       const neck = crop.necks.find((n) => n.id === d.neck)?.label
-      return `cleaned and packed: ${neck ? `${neck}, ` : ''}${d.units && d.units > 1 ? `${d.units} × ` : ''}${pack}${placeName ? `, to ${placeName.toLowerCase()}` : ''}; ${grams(-event.weightG)} of trimmings and water off${d.wasteG ? `, ${grams(d.wasteG)} of it trimmings` : ''}`
+      return told('lots.finished', {
+        what: listing([
+          neck ? term(neck) : null,
+          told('lots.packs', { units: d.units ?? 1, pack }),
+          place ? told('lots.toPlace', { place }) : null,
+        ]),
+        off: grams(-event.weightG),
+        waste: grams(d.wasteG ?? 0),
+        wasted: whether(d.wasteG),
+      })
     }
-    case 'split-out': {
-      const cause = d.cause ? `, ${d.cause.toLowerCase()}` : ''
-      if (d.aside) return `${took} set aside${d.code ? ` as ${d.code}` : ''}: ${asideWords[d.aside.why]}${cause}`
-      return `${took} split off${d.code ? ` as ${d.code}` : ''}${d.why ? ` (${d.why})` : ''}${cause}`
-    }
-    case 'split-in': {
-      const from = d.code ? ` from ${d.code}` : ' off'
+    case 'split-out':
       if (d.aside)
-        return `${grams(event.weightG)} set aside${from}: ${asideWords[d.aside.why]} within ${d.aside.days} days`
-      return `${grams(event.weightG)} split${from}`
-    }
+        return told('lots.setAside', {
+          took,
+          code: d.code,
+          named: whether(d.code),
+          why: d.aside.why,
+          cause,
+          caused: whether(cause),
+        })
+      return told('lots.splitOff', {
+        took,
+        code: d.code,
+        named: whether(d.code),
+        why: d.why,
+        reasoned: whether(d.why),
+        cause,
+        caused: whether(cause),
+      })
+    case 'split-in':
+      if (d.aside)
+        return told('lots.setAsideFrom', {
+          took: grams(event.weightG),
+          code: d.code,
+          named: whether(d.code),
+          why: d.aside.why,
+          days: d.aside.days,
+        })
+      return told('lots.splitFrom', { took: grams(event.weightG), code: d.code, named: whether(d.code) })
     case 'moved':
-      return `moved to ${placeName?.toLowerCase() ?? 'another place'}`
+      return told('lots.moved', { place, placed: whether(place) })
     case 'checked':
-      if (d.why === 'sorted through') return `sorted through${d.bad ? `, ${d.bad} not right` : ''}`
-      return `looked at ${d.lookedAt}${d.lotSize ? ` of ${d.lotSize}` : ''}, ${d.bad ? `${d.bad} not right` : 'all sound'}`
+      if (d.why === 'sorted through') return told('lots.sortedThrough', { bad: d.bad ?? 0 })
+      return told('lots.lookedAt', {
+        lookedAt: d.lookedAt,
+        lotSize: d.lotSize,
+        sized: whether(d.lotSize),
+        bad: d.bad ?? 0,
+      })
     case 'used':
-      return `used ${took}${d.cause ? ` (${d.cause.toLowerCase()})` : ''}`
+      return told('lots.used', { took, cause, caused: whether(cause) })
     case 'lost':
-      return `${d.to ? `to the ${d.to === 'burn' ? 'fire' : d.to}` : 'gone'}: ${took}${d.cause ? ` (${d.cause.toLowerCase()})` : ''}`
+      return told('lots.lost', { to: d.to ?? 'none', took, cause, caused: whether(cause) })
     case 'fed':
-      return `fed to ${d.to ?? 'animals'}: ${took}${d.cause ? ` (${d.cause.toLowerCase()})` : ''}`
+      return told('lots.fed', { to: d.to ?? 'animals', took, cause, caused: whether(cause) })
     case 'given':
-      return `given away ${took}`
+      return told('lots.givenAway', { took })
     case 'planted':
-      return `planted ${took}${d.bed ? ` in ${d.bed}` : ''}${d.cause ? ` (${d.cause.toLowerCase()})` : ''}`
+      return told('lots.planted', { took, bed: d.bed, bedded: whether(d.bed), cause, caused: whether(cause) })
     case 'corrected':
-      if (d.strikes !== undefined) return `a weighing struck out: ${d.why}`
-      return `corrected by ${event.weightG > 0 ? '+' : ''}${grams(event.weightG)}${d.why ? `: ${d.why}` : ''}`
+      if (d.strikes !== undefined) return told('lots.weighingStruck', { why: d.why })
+      return told('lots.corrected', {
+        by: grams(event.weightG),
+        more: whether(event.weightG > 0),
+        why: d.why,
+        reasoned: whether(d.why),
+      })
     case 'cleaned':
-      return `${d.step === 'thresh' ? 'threshed' : d.step === 'sieve' ? 'sieved' : 'winnowed'}: ${grams(d.scaleG ?? 0)} clean, ${grams(-event.weightG)} of straw and chaff off`
+      return told('lots.cleaned', {
+        step: d.step ?? 'winnow',
+        clean: grams(d.scaleG ?? 0),
+        off: grams(-event.weightG),
+      })
     case 'loaded':
-      return `${d.why === 'back from the jar' ? 'back in the dryer' : 'in the dryer'}: ${grams(d.scaleG ?? 0)} on ${d.trays === 1 ? 'one tray' : `${d.trays} trays`} at ${d.airC} °C`
+      return told('lots.loaded', {
+        back: whether(d.why === 'back from the jar'),
+        weight: grams(d.scaleG ?? 0),
+        trays: d.trays ?? 1,
+        air: { c: d.airC ?? 0 },
+      })
     case 'rotated':
-      return 'turned'
+      return told('lots.rotated')
     case 'jarred':
-      return `out of the dryer, ${grams(d.scaleG ?? 0)} into jars to condition`
+      return told('lots.jarred', { weight: grams(d.scaleG ?? 0) })
     case 'shaken':
-      return `jar shaken: ${d.mould ? 'mould' : d.beads ? 'beads on the glass' : 'no beads'}${d.jarHumidityPct === undefined ? '' : `, ${Math.round(d.jarHumidityPct)} % in the jar`}`
+      return told('lots.shaken', {
+        seen: d.mould ? 'mould' : d.beads ? 'beads' : 'none',
+        pct: d.jarHumidityPct === undefined ? null : Math.round(d.jarHumidityPct),
+        measured: whether(d.jarHumidityPct !== undefined),
+      })
     case 'undone':
-      return `${d.why ? 'struck out' : 'undone'}: ${undoneWords[d.of ?? 'noted']}${d.why ? ` (${d.why})` : ''}`
+      return told('lots.undone', { what: d.of ?? 'noted', why: d.why, reasoned: whether(d.why) })
     case 'restated':
-      return `put right: ${undoneWords[d.of ?? 'noted']}${d.why ? ` (${d.why})` : ''}`
+      return told('lots.restated', { what: d.of ?? 'noted', why: d.why, reasoned: whether(d.why) })
     case 'relabelled':
-      return `the tag put right: ${labelSays(d)}`
+      return told('lots.relabelled', { parts: labelSays(d) })
     case 'frozen':
-      return `frozen: ${d.prepared ?? 'as it was'}, ${d.counted ? `${d.counted} ${d.counted === 1 ? 'bag' : 'bags'}, ` : ''}${grams(d.scaleG ?? 0)}${placeName ? `, in ${placeName.toLowerCase()}` : ''}`
+      return told('lots.frozen', {
+        prepared: d.prepared,
+        how: whether(d.prepared),
+        what: listing([
+          d.counted ? told('lots.counted', { n: d.counted, unit: 'bag' }) : null,
+          grams(d.scaleG ?? 0),
+          place ? told('lots.inPlace', { place }) : null,
+        ]),
+      })
     case 'added':
       // with a name of its own it is the thing itself, otherwise what went into a dish
       if (d.source)
-        return `${arrived[d.source]}, ${event.pieces && d.unit ? `${many(event.pieces, d.unit)}, ` : ''}${grams(event.weightG)}`
-      return `${d.text ?? 'something bought'} put in, ${grams(event.weightG)}`
-    case 'made': {
-      const where = placeName ? `, in ${placeName.toLowerCase()}` : ''
-      const how = [madeWords[d.form ?? 'cooked'], d.prepared, d.size].filter(Boolean).join(', ')
-      const by = d.recipe ? `, by “${d.recipe}”${d.processed ? `, ${d.processed}` : ''}` : ''
-      const count = d.counted && d.unit ? `${many(d.counted, d.unit)}, ` : ''
-      const off =
-        event.weightG < 0
-          ? `; ${grams(-event.weightG)} went as water${d.wasteG ? ` and trimmings, ${grams(d.wasteG)} of it trimmings` : ''}`
-          : ''
-      return `${how}: ${count}${d.scaleG ? grams(d.scaleG) : 'as it was'}${where}${by}${off}`
-    }
+        return told('lots.arrived', {
+          how: d.source,
+          what: listing([
+            event.pieces && d.unit ? told('lots.counted', { n: event.pieces, unit: d.unit }) : null,
+            grams(event.weightG),
+          ]),
+        })
+      return told('lots.putIn', { what: d.text, named: whether(d.text), weight: grams(event.weightG) })
+    case 'made':
+      return madeSays(event, place)
     case 'tagged':
-      return 'its tag printed'
+      return told('lots.tagged')
     case 'noted':
-      return d.verdict
-        ? `judged: ${verdictWords[d.verdict]}`
-        : `${d.text ?? ''}${d.mindOn ? ` (a reminder for ${d.mindOn})` : ''}`
+      if (d.verdict) return told('lots.judged', { verdict: d.verdict })
+      return told('lots.noted', {
+        text: d.text ?? '',
+        on: d.mindOn ? onDay(d.mindOn) : null,
+        minded: whether(d.mindOn),
+      })
   }
+}
+
+function madeSays({ details: d, weightG }: EventDraft, place: string | null): Message {
+  const recipe: Part = d.recipe
+    ? told('lots.byRecipe', { recipe: d.recipe, processed: d.processed, how: d.processed ? 'yes' : 'no' })
+    : null
+  return told('lots.made', {
+    how: listing([told('lots.form', { form: d.form ?? 'cooked' }), d.prepared, d.size]),
+    what: listing([
+      d.counted && d.unit ? told('lots.counted', { n: d.counted, unit: d.unit }) : null,
+      d.scaleG ? grams(d.scaleG) : told('lots.asItWas'),
+      place ? told('lots.inPlace', { place }) : null,
+      recipe,
+    ]),
+    lost: weightG < 0 ? 'yes' : 'no',
+    off: grams(-weightG),
+    wasted: d.wasteG ? 'yes' : 'no',
+    waste: grams(d.wasteG ?? 0),
+  })
 }

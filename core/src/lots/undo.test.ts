@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { inPlainWords } from '@vadose/words'
 import { describe, expect, it } from 'vitest'
 import { cropById } from '../almanac'
 import { Refusal } from '../refusal'
@@ -195,10 +196,12 @@ describe('an entry told otherwise', () => {
     ledger.enter(retold(ledger.events, { strike: [id], why: 'wrong bunch' }))
     expect(lotHistory(ledger.events)).toMatchObject({ weighings: [], quantity: { weightG: 1920, pieces: 40 } })
     expect(
-      eventSays(
-        crop,
-        ledger.events.find((e) => e.kind === 'undone')!,
-        null,
+      inPlainWords(
+        eventSays(
+          crop,
+          ledger.events.find((e) => e.kind === 'undone')!,
+          null,
+        ),
       ),
     ).toBe('struck out: the weighing (wrong bunch)')
     expect(() => retold(ledger.events, { strike: [id], why: 'again' })).toThrow(/already/)

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { LineLotDetail, LineView } from '@vadose/contract/line'
 import type { LotView } from '@vadose/contract/lots'
+import { inPlainWords } from '@vadose/words'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { garlicHarvest, practiceFile } from '../testing/fresh'
 
@@ -97,7 +98,7 @@ describe('the drying line', () => {
     expect([main.stage, small.stage, small.place]).toEqual(['stored', 'stored', 'North room'])
     const trimmed = main.events.find((e) => e.kind === 'finished')!.weightG
     expect(-trimmed).toBe(standing - 3300)
-    expect(main.events.find((e) => e.kind === 'split-out')!.says).toContain('G26-4')
+    expect(inPlainWords(main.events.find((e) => e.kind === 'split-out')!.says)).toContain('G26-4')
     expect((await line()).lots.map((lot) => lot.code)).toEqual(['G26-3'])
   })
 

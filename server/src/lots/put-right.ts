@@ -2,6 +2,7 @@ import type { Correction } from '@vadose/contract/put-right'
 import { cropIn } from '@vadose/core/forecast'
 import { civilDateOf, instantOf } from '@vadose/core/households'
 import { heapOf, requireDay } from '@vadose/core/intake'
+import type { Message } from '@vadose/core/message'
 import {
   eventSays,
   heapLike,
@@ -232,7 +233,7 @@ export async function lastOn(
   db: Client,
   { householdId }: Moment,
   code: string,
-): Promise<{ entry: number; says: string }> {
+): Promise<{ entry: number; says: Message }> {
   const lot = await lotCalled(db, householdId, code)
   const last = lastActed(await ledgerOf(db, householdId, lot))!
   const place = (await placesOf(db, householdId)).find(({ id }) => id === last.placeId)

@@ -1,5 +1,6 @@
 import { cropIn } from '@vadose/core/forecast'
 import { civilDateOf } from '@vadose/core/households'
+import { onDay, told } from '@vadose/core/message'
 import { eventSays, retold, standing, type Entry, type Retelling } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
 import { almanacOf } from '../almanac'
@@ -32,7 +33,7 @@ export async function retell(
   const almanac = await almanacOf(db, householdId)
   const crop = cropIn(almanac, lot.crop)
   const says = (e: Parameters<typeof eventSays>[1] & { atMs: number }) =>
-    `${eventSays(crop, e, null)}, on ${civilDateOf(e.atMs, timeZone)}`
+    told('lots.entryOn', { entry: eventSays(crop, e, null), on: onDay(civilDateOf(e.atMs, timeZone)) })
   const drafts = retold(await ledgerOf(db, householdId, lot), retelling, says)
   await enter(db, householdId, lot.id, new Date(nowMs), drafts, requestId, crop)
   // a part taken by count weighs what so many weigh now

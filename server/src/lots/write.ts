@@ -1,4 +1,5 @@
 import { cropIn, cropNow, naturalAirflow } from '@vadose/core/forecast'
+import type { Message } from '@vadose/core/message'
 import { codeStem, eventSays, nextLotCode, perform, standing, type LotAct } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
 import { almanacOf } from '../almanac'
@@ -13,7 +14,7 @@ import { addLot, codesLike, lockLot } from './queries'
 export interface Written {
   made: string[]
   entry: number
-  says: string
+  says: Message
 }
 
 /** Where an act puts things. */

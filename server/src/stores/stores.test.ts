@@ -3,6 +3,7 @@ import type { LarderView } from '@vadose/contract/larder'
 import type { LotView } from '@vadose/contract/lots'
 import type { RoundView } from '@vadose/contract/round'
 import type { MovePreview, StoresView } from '@vadose/contract/stores'
+import { inPlainWords } from '@vadose/words'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { garlicHarvest, practiceFile } from '../testing/fresh'
 
@@ -134,7 +135,7 @@ describe('the larder', () => {
     await act('G26-1', { act: 'plant', pieces: 6 })
     await act('G26-1', { act: 'lose', pieces: 1, cause: 'mice' })
     await act('G26-1', { act: 'note', text: 'the net by the door is the good one' })
-    const says = (await lotView('G26-1')).events.slice(-4).map((e) => e.says)
+    const says = (await lotView('G26-1')).events.slice(-4).map((e) => inPlainWords(e.says))
     expect(says[0]).toMatch(/^given away 2 heads/)
     expect(says[1]).toMatch(/^planted 6 heads/)
     expect(says[2]).toMatch(/^gone: 1 head, \d+ g \(mice\)/)

@@ -80,10 +80,10 @@ async function removeOwn() {
         <h1>{{ crop.name }}</h1>
         <p class="soft">
           {{ crop.botanical }} · {{ crop.family }}
-          <template v-if="crop.synonyms.length">
-            {{ say('also', { synonyms: crop.synonyms.slice(0, 4).join(', ') }) }}</template
-          >
-          <template v-if="isOwn"> {{ say('aCropOfYourOwn') }}</template>
+          <template v-if="crop.synonyms.length">{{
+            say('also', { synonyms: crop.synonyms.slice(0, 4).join(', ') })
+          }}</template>
+          <template v-if="isOwn">{{ say('aCropOfYourOwn') }}</template>
         </p>
         <div class="acts">
           <ElButton @click="editing = !editing">{{ editing ? say('done') : say('changeForOurHouse') }}</ElButton>
@@ -131,7 +131,7 @@ async function removeOwn() {
                 ethyleneFelt: crop.keeping.ethyleneFelt.value,
               })
             }}<template v-if="crop.keeping.ethyleneShows"> ({{ crop.keeping.ethyleneShows }})</template>.
-            <template v-if="crop.keeping.smell"> {{ say('smell', { smell: crop.keeping.smell }) }}</template>
+            <template v-if="crop.keeping.smell">{{ say('smell', { smell: crop.keeping.smell }) }}</template>
           </p>
           <RouterLink :to="`/bench/keep?crop=${crop.id}`">{{ say('howLongWouldItKeep') }}</RouterLink>
         </section>

@@ -85,10 +85,10 @@ const rowsHeight = computed(() => 15 * (1 + Math.max(-1, ...marks.value.map((m) 
       </g>
     </svg>
     <figcaption class="soft">
-      <template v-if="chills !== undefined">{{ say('chillsBelow', { temperature: temperature(chills) }) }} </template>
-      <template v-else-if="freezes !== undefined"
-        >{{ say('freezesAt', { temperature: temperature(freezes) }) }}
-      </template>
+      <template v-if="chills !== undefined">{{ say('chillsBelow', { temperature: temperature(chills) }) }}</template>
+      <template v-else-if="freezes !== undefined">{{
+        say('freezesAt', { temperature: temperature(freezes) })
+      }}</template>
       {{ say('solidBestHatchedHarmDots', { keptDry: keeping.keptDry ? 'yes' : 'no' }) }}
     </figcaption>
   </figure>

@@ -68,7 +68,7 @@ const columns = computed(() => edges.value.map(([a, b]) => `${(b - a).toFixed(4)
       {{ say('theBandIsAsThick') }}
       <template v-for="o in others" :key="o.id">
         <strong> {{ o.label }}:</strong> {{ inUnits(o.detail)
-        }}<template v-if="o.days"> {{ say('at', { span: span(o.days), temperature: temperature(-18, 0) }) }}</template
+        }}<template v-if="o.days">{{ say('at', { span: span(o.days), temperature: temperature(-18, 0) }) }}</template
         >.
       </template>
     </figcaption>

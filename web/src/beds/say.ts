@@ -1,4 +1,4 @@
-import { beds } from '@vadose/words/screens/beds'
+import beds from '@vadose/words/screens/beds.json'
 import { speaker } from '../voice'
 
 export const say = speaker(beds)

@@ -76,7 +76,7 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
     <template v-else-if="step === 'look'">
       <ul v-if="careful.length > 0" class="notice careful" :aria-label="say('careful')">
         <li v-for="(c, i) in careful" :key="c.id">
-          <strong v-if="i === 0">{{ say('careful2') }} </strong>{{ inUnits(c.text) }}
+          <strong v-if="i === 0">{{ say('careful2') }}</strong>{{ inUnits(c.text) }}
         </li>
       </ul>
       <section class="stack">

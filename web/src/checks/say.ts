@@ -1,4 +1,4 @@
-import { checks } from '@vadose/words/screens/checks'
+import checks from '@vadose/words/screens/checks.json'
 import { speaker } from '../voice'
 
 export const say = speaker(checks)

@@ -8,7 +8,8 @@ import { useChanges } from '../almanac'
 import { householdHere } from '../call'
 import { useView, write } from '../view'
 import { useWeekStart } from './week-start'
-import { useSeason, useUnits } from './words'
+import { useToday, useUnits } from '../voice'
+import { useSeason } from './words'
 
 /** Who, when and the year: shared by every screen. */
 export const useFrame = defineStore('frame', () => {
@@ -25,6 +26,7 @@ export const useFrame = defineStore('frame', () => {
     (next) => {
       if (!next) return
       useUnits(next.household.units)
+      useToday(next.today)
       useWeekStart(next.household.units)
       useSeason(next.year)
     },

@@ -1,5 +1,6 @@
-import { gramsPerOunce, gramsPerPound, weightWords, type Units } from '@vadose/core/households'
+import { gramsPerOunce, gramsPerPound, weightWords } from '@vadose/core/households'
 import { shallowRef } from 'vue'
+import { unitsHere } from '../voice'
 import { say } from './say'
 
 /** Weights, dates and air in the household's words. */
@@ -7,10 +8,8 @@ import { say } from './say'
 const number = (value: number, digits = 0) =>
   value.toLocaleString('en-GB', { minimumFractionDigits: digits, maximumFractionDigits: digits })
 
-/** The household's units; every screen reads them from here. */
-const units = shallowRef<Units>('metric')
-export const useUnits = (next: Units): void => void (units.value = next)
-export const isUs = (): boolean => units.value === 'us'
+export { useUnits } from '../voice'
+export const isUs = (): boolean => unitsHere() === 'us'
 
 /** What a small and a large scale shows, and a thermometer. */
 export const smallUnit = (): 'g' | 'oz' => (isUs() ? 'oz' : 'g')
@@ -27,7 +26,7 @@ export const fromCelsius = (c: number): number => (isUs() ? (c * 9) / 5 + 32 : c
 export const bareLarge = (g: number): string => (g / (isUs() ? gramsPerPound : 1000)).toFixed(isUs() ? 2 : 3)
 
 /** A weight in the household's units, with sensible rounding. */
-export const weight = (g: number): string => weightWords(g, units.value)
+export const weight = (g: number): string => weightWords(g, unitsHere())
 
 /** Kilos to the gram, for sums that must agree. */
 export const exactWeight = (g: number): string =>

@@ -72,7 +72,7 @@ const word = { wait: 'wait', lift: 'lift', late: say('liftNow') }
     </p>
     <p v-for="says in advice" :key="says" class="sky">{{ says }}</p>
     <p v-if="look && !verdicts.length" class="soft">
-      <template v-if="look.countOf">{{ say('of2', { countOf: look.countOf.value }) }} </template>{{
+      <template v-if="look.countOf">{{ say('of2', { countOf: look.countOf.value }) }}</template>{{
         say('schoolsDifferOnWhenTo')
       }}
     </p>
@@ -84,9 +84,9 @@ const word = { wait: 'wait', lift: 'lift', late: say('liftNow') }
         · {{ v.school.label }}
         <p class="soft">
           {{ v.says
-          }}<template v-if="v.verdict === 'wait'">
-            {{ say('lookAgainAbout', { liftFrom: longDate(v.liftFrom) }) }}</template
-          >
+          }}<template v-if="v.verdict === 'wait'">{{
+            say('lookAgainAbout', { liftFrom: longDate(v.liftFrom) })
+          }}</template>
         </p>
       </li>
     </ul>

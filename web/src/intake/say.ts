@@ -1,4 +1,4 @@
-import { intake } from '@vadose/words/screens/intake'
+import intake from '@vadose/words/screens/intake.json'
 import { speaker } from '../voice'
 
 export const say = speaker(intake)

@@ -1,4 +1,4 @@
-import { kit } from '@vadose/words/screens/kit'
+import kit from '@vadose/words/screens/kit.json'
 import { speaker } from '../voice'
 
 export const say = speaker(kit)

@@ -116,7 +116,7 @@ async function freeze(sure = false) {
       <p v-if="chosen?.minutes" class="figure">
         <template v-if="chosen.minutes.water">{{
           say('minInBoilingWater', { water: chosen.minutes.water })
-        }}</template><template v-if="chosen.minutes.water && chosen.minutes.steam">{{ say('or') }} </template
+        }}</template><template v-if="chosen.minutes.water && chosen.minutes.steam">{{ say('or') }}</template
         ><template v-if="chosen.minutes.steam">{{ say('minOverSteam', { steam: chosen.minutes.steam }) }}</template>
       </p>
       <p v-if="chosen" class="soft">{{ chosen.note }}</p>
@@ -164,7 +164,7 @@ async function freeze(sure = false) {
         ]"
       />
       <p class="soft">
-        <template v-if="weightG && count">{{ say('each', { weight: weight(weightG / count) }) }} </template>{{
+        <template v-if="weightG && count">{{ say('each', { weight: weight(weightG / count) }) }}</template>{{
           say('pressTheAirOutOf')
         }}
       </p>

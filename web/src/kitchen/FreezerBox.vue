@@ -47,7 +47,7 @@ const nameOf = (lot: Lot) => lotName(lot).replace(/, frozen$/, '')
           ><strong class="full">{{ Math.round(freezer.fill * 100) }} %</strong> {{ say('full') }}</template
         >
         <RouterLink v-else to="/household">{{ say('howManyLitres') }}</RouterLink>
-        <span class="soft"> {{ say('bags2', { bags: freezer.bags, weightG: weight(freezer.weightG) }) }}</span>
+        <span class="soft">{{ say('bags2', { bags: freezer.bags, weightG: weight(freezer.weightG) }) }}</span>
       </p>
     </header>
     <div

@@ -94,14 +94,11 @@ const ages = [
           }}
           <template v-if="s.thawed"
             >{{ say('itThawed') }} <RouterLink to="/power-cut">{{ say('goThroughItBagBy') }}</RouterLink>.</template
-          ><template v-else>
-            {{
-              say('itCostWhatLiesThere', {
-                costDays:
-                  s.costDays < 0.5 ? say('lessThanADay') : say('aboutDays', { costDays: Math.round(s.costDays) }),
-              })
-            }}</template
-          >
+          ><template v-else>{{
+            say('itCostWhatLiesThere', {
+              costDays: s.costDays < 0.5 ? say('lessThanADay') : say('aboutDays', { costDays: Math.round(s.costDays) }),
+            })
+          }}</template>
         </p>
         <p v-if="spells.length === 0 && freezers.some(({ log }) => log.length > 0)" class="good">
           {{ say('noWarmSpellInSix') }}
@@ -144,8 +141,8 @@ const ages = [
               say('wentInSinceYesterday', { putInG: weight(f.putInG) })
             }}</span>
           </template>
-          <template v-else>
-            {{ say('nobodyHasSaidHowMany') }}
+          <template v-else
+            >{{ say('nobodyHasSaidHowMany') }}
             <RouterLink to="/household">{{ say('saySoInPlaces') }}</RouterLink></template
           >
         </p>

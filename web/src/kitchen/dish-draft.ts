@@ -161,7 +161,7 @@ function makeDraft() {
     parts.value.reduce((sum, part) => sum + roastedG(gramsOf(part), lotCrop(part.lot)), 0),
   )
 
-  const made = ref<{ code: string; goneG: number; outG: number; says: string }>()
+  const made = ref<{ code: string; goneG: number; outG: number }>()
   const { attempt, failure, busy } = useAttempt()
   const last = useLastAct()
   const said = <K extends string>(key: K, text: string) =>
@@ -192,7 +192,7 @@ function makeDraft() {
         },
       })
       const { lot, goneG, inG, entry, says } = answer
-      made.value = { code: lot.code, goneG, outG: inG - goneG, says }
+      made.value = { code: lot.code, goneG, outG: inG - goneG }
       last.keep({ code: lot.code, entry, says })
     })
   function another() {

@@ -1,4 +1,4 @@
-import { kitchen } from '@vadose/words/screens/kitchen'
+import kitchen from '@vadose/words/screens/kitchen.json'
 import { speaker } from '../voice'
 
 export const say = speaker(kitchen)

@@ -54,14 +54,12 @@ const all = ref(false)
       <template v-if="r.runsOutOn && r.perWeekG">
         <p>
           {{ say('goneAbout') }} <strong>{{ longDate(r.runsOutOn.p50) }}</strong>
-          <span class="soft">
-            {{
-              say('aWeek', {
-                dateRange: dateRange(r.runsOutOn.p10, r.runsOutOn.p90),
-                weight: weight(Math.round(r.perWeekG.p50)),
-              })
-            }}</span
-          >
+          <span class="soft">{{
+            say('aWeek', {
+              dateRange: dateRange(r.runsOutOn.p10, r.runsOutOn.p90),
+              weight: weight(Math.round(r.perWeekG.p50)),
+            })
+          }}</span>
         </p>
         <p v-if="r.keepsUntil && r.runsOutOn.p50 > r.keepsUntil" class="bad">
           {{ say('moreThanWillKeepIn', { keepsUntil: shortDate(r.keepsUntil) }) }}
@@ -73,7 +71,7 @@ const all = ref(false)
         }}<template v-if="r.gapFrom">{{
           say('goneTheNextCropComes', { gapFrom: longDate(r.gapFrom), longDate: longDate(r.nextCropOn!) })
         }}</template
-        ><template v-else> {{ say('toTheNextCropAbout', { longDate: longDate(r.nextCropOn!) }) }}</template
+        ><template v-else>{{ say('toTheNextCropAbout', { longDate: longDate(r.nextCropOn!) }) }}</template
         >.
       </p>
       <p v-else-if="totalOf(r).weightG" class="soft">{{ say('noneUsedYetThePace') }}</p>

@@ -63,8 +63,9 @@ const example = say('netsOnionsAboutKgJars')
     </header>
     <section v-if="kept" class="notice" role="status">
       {{ say('lineKept', { kept: kept.length }) }}
-      <RouterLink :to="`/lots/${kept[0]}`">{{ kept[0] }}</RouterLink><template v-if="kept.length > 1">
-        {{ say('to2', { kept: kept.at(-1) }) }}</template
+      <RouterLink :to="`/lots/${kept[0]}`">{{ kept[0] }}</RouterLink><template v-if="kept.length > 1">{{
+        say('to2', { kept: kept.at(-1) })
+      }}</template
       >. <RouterLink to="/larder">{{ say('toTheLarder') }}</RouterLink>
     </section>
     <div class="pad">

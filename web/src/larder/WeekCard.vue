@@ -36,7 +36,7 @@ const most = computed(() => Math.max(1, ...pots.value.map(({ savesG }) => savesG
             ><br />
             <span class="soft"
               >{{ weight(pot.useG)
-              }}<template v-if="pot.dish"> {{ say('of', { lotName: lotName(pot.lot).toLowerCase() }) }}</template></span
+              }}<template v-if="pot.dish">{{ say('of', { lotName: lotName(pot.lot).toLowerCase() }) }}</template></span
             >
           </span>
           <i
@@ -48,7 +48,7 @@ const most = computed(() => Math.max(1, ...pots.value.map(({ savesG }) => savesG
       </ul>
       <p>
         <strong class="figure">{{ say('saved', { savedG: weight(view.week.savedG) }) }}</strong>
-        <span class="soft"> {{ say('ofThatAFortnightWould', { atRiskG: weight(view.week.atRiskG) }) }}</span>
+        <span class="soft">{{ say('ofThatAFortnightWould', { atRiskG: weight(view.week.atRiskG) }) }}</span>
       </p>
       <ElButton v-if="more" @click="turn++">{{ say('otherDishes') }}</ElButton>
     </template>

@@ -1,4 +1,4 @@
-import { larder } from '@vadose/words/screens/larder'
+import larder from '@vadose/words/screens/larder.json'
 import { speaker } from '../voice'
 
 export const say = speaker(larder)

@@ -36,7 +36,7 @@ const shown = computed(() => (advice.value?.tomorrow.length || advice.value?.mov
         <li v-for="p in shown.tomorrow" :key="p.placeId">
           <strong>{{ p.place }}</strong>, {{ p.lots }} {{ say('lot', { lots: p.lots }) }}:
           <span :class="{ bad: p.stalls }">{{ p.stalls ? '▲ ' : '' }}{{ word(p) }}</span>
-          <span class="soft"> {{ say('kpaLastDay', { kPa: kPa(p.pullKPa), kPa2: kPa(p.lastDayKPa) }) }}</span>
+          <span class="soft">{{ say('kpaLastDay', { kPa: kPa(p.pullKPa), kPa2: kPa(p.lastDayKPa) }) }}</span>
         </li>
       </ul>
     </div>

@@ -5,11 +5,12 @@ import { restatable, type EventKind, type Restatement } from '@vadose/core/lots'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { lotCrop } from '../almanac'
-import { gramsFrom, inUnits, isUs, smallUnit, useFrame } from '../households'
+import { gramsFrom, isUs, smallUnit, useFrame } from '../households'
 import { DayField, Choices } from '../kit'
 import { placeOptions } from '../places'
 import { useView } from '../view'
 import { usePutRight } from './put-right'
+import { sayFact } from '../voice'
 import { say } from './say'
 
 /** One entry of a lot's ledger, struck out or told otherwise; either with a reason. */
@@ -50,7 +51,7 @@ async function tell() {
 </script>
 
 <template>
-  <form class="right" :aria-label="say('putRight', { says: entry.says })" @submit.prevent="says && tell()">
+  <form class="right" :aria-label="say('putRight', { says: sayFact(entry.says) })" @submit.prevent="says && tell()">
     <p v-if="can.length" class="row fields">
       <label v-if="can.includes('weightG')" class="field"
         >{{ say('itWeighed') }}
@@ -75,7 +76,7 @@ async function tell() {
       /></label>
       <label v-if="can.includes('text')" class="field grow"
         >{{ say('note') }}
-        <ElInput v-model="text" :placeholder="inUnits(entry.says)" maxlength="500" :aria-label="say('theNote')"
+        <ElInput v-model="text" :placeholder="sayFact(entry.says)" maxlength="500" :aria-label="say('theNote')"
       /></label>
     </p>
     <Choices

@@ -2,8 +2,9 @@
 import type { LotEventView, LotRow } from '@vadose/contract/lots'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { ElButton } from 'element-plus'
-import { inUnits, weight, yearDate } from '../households'
+import { weight, yearDate } from '../households'
 import { useLastAct } from './last-act'
+import { sayFact } from '../voice'
 import { say } from './say'
 
 /** its calendar is not part of the first page */
@@ -40,8 +41,7 @@ const rightable = (e: LotEventView) => !['undone', 'restated', 'relabelled', 'ta
           <tr>
             <td>{{ yearDate(e.on) }}</td>
             <td :class="{ struck: e.struck }">
-              {{ e.kind === 'noted' ? e.says : inUnits(e.says)
-              }}<template v-if="e.struck"> {{ say('struckOut') }}</template>
+              {{ sayFact(e.says) }}<template v-if="e.struck">{{ say('struckOut') }}</template>
               <template v-else>
                 <RouterLink v-if="e.other" class="code" :to="`/lots/${e.other}`">{{ e.other }}</RouterLink>
                 <ElButton v-if="e.undoable" size="small" :disabled="last.busy" @click="undo(e)">{{

@@ -30,7 +30,7 @@ const colour = computed(() => cropColour(props.lot.crop))
             <strong>{{
               p.beyond ? say('overAYear') : say('to', { nineInTenUntil: longDate(p.nineInTenUntil) })
             }}</strong>
-            <span class="soft"> {{ say('endsIt', { endedBy: p.endedBy }) }}</span>
+            <span class="soft">{{ say('endsIt', { endedBy: p.endedBy }) }}</span>
           </li>
         </ul>
       </section>

@@ -92,7 +92,7 @@ defineExpose({ toggle })
       <p class="soft">
         {{ gone ? say('nothingLeft') : amount(lot.pieces, lot.weightG, crop.piece, lot.guessed) }}
         <template v-if="lot.place && !gone"> · {{ lot.place.toLowerCase() }}</template>
-        <template v-if="lot.size"> {{ say('each', { size: lot.size }) }}</template>
+        <template v-if="lot.size">{{ say('each', { size: lot.size }) }}</template>
         <template v-if="lot.heap !== 'sound'"> · {{ heapLabel(crop, lot.heap).toLowerCase() }}</template>
         <template v-if="lot.variety"> · {{ lot.variety }}</template>
         <template v-if="lot.bed"> · {{ lot.bed.toLowerCase() }}</template>

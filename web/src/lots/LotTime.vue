@@ -2,7 +2,8 @@
 import type { LotView } from '@vadose/contract/lots'
 import { computed } from 'vue'
 import { cropColour, lotCrop } from '../almanac'
-import { amount, inUnits, shortDate, useFrame } from '../households'
+import { amount, shortDate, useFrame } from '../households'
+import { sayFact } from '../voice'
 import { say } from './say'
 
 /** A lot's way from bed to plate: what changed it, on one line of time. */
@@ -21,7 +22,7 @@ const line = computed(() =>
     <li v-for="e in line" :key="e.id" :class="e.kind">
       <span class="soft">{{ shortDate(e.on) }}</span>
       <i aria-hidden="true"></i>
-      <span>{{ e.kind === 'noted' ? e.says : inUnits(e.says) }}</span>
+      <span>{{ sayFact(e.says) }}</span>
     </li>
     <li class="today">
       <span class="soft">{{ shortDate(frame.today) }}</span>

@@ -32,7 +32,7 @@ const { answer } = useView(readMadeOf, () => ({ params: { code: props.code } }))
           {{ weight(part.weightG) }}<template v-if="part.variety"> · {{ part.variety }}</template
           ><template v-if="part.bed"> · {{ part.bed }}</template
           ><template v-if="part.broughtOn"> · {{ longDate(part.broughtOn) }}</template
-          ><template v-if="!part.code"> {{ say('noLotOfOurs') }}</template>
+          ><template v-if="!part.code">{{ say('noLotOfOurs') }}</template>
         </span>
       </li>
     </ul>

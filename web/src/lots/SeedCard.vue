@@ -48,10 +48,9 @@ const tall = 60
       <span class="soft">{{ say('likelyToComeUpOf') }}</span>
     </p>
     <p class="soft">
-      <template v-if="seed.test"
-        >{{
-          say('testedOnOfCameUp', { on: longDate(seed.test.on), came: seed.test.came, sown: seed.test.sown })
-        }} </template><template v-else>{{ say('neverTestedReckonedFromFresh') }} </template
+      <template v-if="seed.test">{{
+        say('testedOnOfCameUp', { on: longDate(seed.test.on), came: seed.test.came, sown: seed.test.sown })
+      }}</template><template v-else>{{ say('neverTestedReckonedFromFresh') }}</template
       >{{ say('bySConstantsAKins', { species: seed.species, kin: seed.kin ? 'yes' : 'no', source: seed.source }) }}
     </p>
     <form class="row" @submit.prevent="keep">

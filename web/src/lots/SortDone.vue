@@ -31,7 +31,7 @@ const crop = computed(() => lotCrop(props.lot))
       <p v-if="lot.keeping && before">
         {{ say('backIntoStoreInSound') }}
         <strong>{{ untilDate(lot.keeping.nineInTenUntil.p50, lot.keeping.beyond) }}</strong>
-        <span class="soft"> {{ say('wasWithTheOthersAmong', { longDate: longDate(before) }) }}</span>
+        <span class="soft">{{ say('wasWithTheOthersAmong', { longDate: longDate(before) }) }}</span>
       </p>
       <ul class="bare">
         <li v-for="m in made" :key="m.code">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
-import { inUnits } from '../households'
 import { useLastAct } from './last-act'
+import { sayFact } from '../voice'
 import { say } from './say'
 
 const last = useLastAct()
@@ -12,7 +12,7 @@ const last = useLastAct()
     <p>
       <RouterLink :to="`/lots/${last.there.code}`">{{ last.there.code }}</RouterLink>:
       <template v-if="last.undone">{{ say('asBefore2') }}</template>
-      <span v-else>{{ inUnits(last.there.says) }}</span>
+      <span v-else>{{ typeof last.there.says === 'string' ? last.there.says : sayFact(last.there.says) }}</span>
       <span v-if="last.refusal" class="bad"> {{ last.refusal.message }}</span>
     </p>
     <ElButton v-if="last.kept" :disabled="last.busy" @click="last.undo()">{{ say('undo') }}</ElButton>

@@ -1,4 +1,5 @@
 import { undoAct } from '@vadose/contract/lots'
+import type { Told } from '@vadose/contract/shapes'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import type { ApiError } from '../call'
@@ -12,7 +13,8 @@ const offeredForMs = 10 * 60_000
 interface Kept {
   code: string
   entry: number
-  says: string
+  /** what was kept, or a sentence of the page's own */
+  says: Told | string
 }
 
 /** The last thing done to a lot in this page, for as long as it can be undone in one tap. */

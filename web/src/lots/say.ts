@@ -1,4 +1,4 @@
-import { lots } from '@vadose/words/screens/lots'
+import lots from '@vadose/words/screens/lots.json'
 import { speaker } from '../voice'
 
 export const say = speaker(lots)

@@ -38,7 +38,7 @@ const back = (id: string) => attempt(() => write(retirePlace, { params: { id }, 
         <span v-if="p.air.temperatureC !== null">
           · {{ temperature(p.air.temperatureC) }} · {{ humidity(p.air.relativeHumidityPct ?? 0) }}</span
         >
-        <span v-else class="soft"> {{ say('neverMeasured') }}</span>
+        <span v-else class="soft">{{ say('neverMeasured') }}</span>
         <ElButton
           size="small"
           :aria-label="say('putRight2', { name: p.name })"

@@ -1,4 +1,4 @@
-import { places } from '@vadose/words/screens/places'
+import places from '@vadose/words/screens/places.json'
 import { speaker } from '../voice'
 
 export const say = speaker(places)

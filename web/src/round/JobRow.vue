@@ -40,7 +40,7 @@ const plantAll = (code: string) => act(code, { act: 'plant', weightG: props.job.
         <RouterLink v-if="job.code" class="code" :to="`/lots/${job.code}`">{{ job.code }}</RouterLink>
       </h3>
       <p class="soft">
-        {{ inUnits(job.why) }}<template v-if="late > 1 && !job.overdue"> {{ say('dueDaysAgo', { late }) }}</template>
+        {{ inUnits(job.why) }}<template v-if="late > 1 && !job.overdue">{{ say('dueDaysAgo', { late }) }}</template>
       </p>
       <EndTests v-if="testing && job.code && job.crop" :code="job.code" :crop="job.crop" @done="testing = false" />
       <p v-if="refusal || notNoted" class="bad" role="alert">{{ refusal?.message ?? notNoted }}</p>

@@ -1,4 +1,4 @@
-import { round } from '@vadose/words/screens/round'
+import round from '@vadose/words/screens/round.json'
 import { speaker } from '../voice'
 
 export const say = speaker(round)

@@ -72,11 +72,9 @@ function again() {
       <template v-else>
         <p>
           <strong class="figure">{{ say('saved', { kilos: kilos(saved) }) }}</strong>
-          <span class="soft">
-            {{
-              say('bySpringWouldBeLost', { kilos: kilos(found.lostArrangedKg), kilos2: kilos(found.lostStayingKg) })
-            }}</span
-          >
+          <span class="soft">{{
+            say('bySpringWouldBeLost', { kilos: kilos(found.lostArrangedKg), kilos2: kilos(found.lostStayingKg) })
+          }}</span>
         </p>
         <ul class="bare rows">
           <li v-for="m in moves" :key="m.key" class="move" :style="{ '--crop': cropColour(m.lot.crop) }">

@@ -24,7 +24,7 @@ const inWords = (comforts: readonly string[]) => comfortWords(comforts, props.vi
       <li v-for="c in view.comfort" :key="c.crop + c.name" class="crop" :style="{ '--crop': cropColour(c.crop) }">
         <span
           ><strong>{{ c.name }}</strong
-          ><span v-if="!c.here" class="soft"> {{ say('notHereNow') }}</span></span
+          ><span v-if="!c.here" class="soft">{{ say('notHereNow') }}</span></span
         >
         <span class="bar" role="img" :aria-label="inWords(c.months)">
           <i v-for="(m, i) in c.months" :key="i" class="month" :class="cssOf(m)"></i>

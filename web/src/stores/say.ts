@@ -1,4 +1,4 @@
-import { stores } from '@vadose/words/screens/stores'
+import stores from '@vadose/words/screens/stores.json'
 import { speaker } from '../voice'
 
 export const say = speaker(stores)

@@ -26,7 +26,7 @@ const picks = computed(() => {
 <template>
   <label class="field" :class="{ wide: field.kind === 'lines' || field.kind === 'crop', wrong }">
     <span
-      >{{ field.label }}<span v-if="field.optional" class="soft"> {{ say('ifKnown') }}</span></span
+      >{{ field.label }}<span v-if="field.optional" class="soft">{{ say('ifKnown') }}</span></span
     >
     <ElInput
       v-if="field.kind === 'number'"

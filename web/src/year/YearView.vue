@@ -93,9 +93,9 @@ const kg = (g: number) => (Math.abs(g) < 1 ? '0' : weight(g))
                     <span v-if="line.lasts" :class="{ bad: line.lasts !== 'right', good: line.lasts === 'right' }"
                       >{{ line.lasts === 'short' ? '▲ ' : '' }}{{ lastsWords[line.lasts] }}</span
                     >
-                    <span v-if="line.gapFrom" class="soft">
-                      {{ say('gone2', { gapFrom: shortDate(line.gapFrom) }) }}</span
-                    >
+                    <span v-if="line.gapFrom" class="soft">{{
+                      say('gone2', { gapFrom: shortDate(line.gapFrom) })
+                    }}</span>
                   </template>
                 </td>
               </tr>

@@ -1,0 +1,42 @@
+import type { CivilDate } from './households'
+
+/**
+ * What the computation has to say, as data: the key of a message and what it is filled with. The tables of `words/` say
+ * it in a household's language and units.
+ */
+export interface Message {
+  /** room and key: `lots.weighed` */
+  readonly says: string
+  readonly [name: string]: Part
+}
+
+/** Several things said one after the other, joined; what is empty is left out. */
+export interface Listing {
+  readonly list: readonly Part[]
+  /** what stands between two of them */
+  readonly by: string
+}
+
+type DayAs = 'short' | 'weekday' | 'weekday-only' | 'month'
+
+/** What a message is filled with: as it is, a quantity with its unit, or another message. */
+export type Part = string | number | null | undefined | Quantity | Message | Listing
+
+/** Grams, degrees Celsius, a day, a month, a word of the almanac. */
+export type Quantity =
+  | { readonly g: number; readonly as?: 'kg'; readonly digits?: number }
+  | { readonly c: number; readonly digits?: number }
+  | { readonly on: CivilDate; readonly as?: DayAs }
+  | { readonly term: string }
+
+export const told = (says: string, values: Readonly<Record<string, Part>> = {}): Message => ({ ...values, says })
+export const listing = (list: readonly Part[], by = ', '): Listing => ({ list: list.filter(isSaid), by })
+export const grams = (g: number): Quantity => ({ g })
+export const kilos = (g: number, digits = 1): Quantity => ({ g, as: 'kg', digits })
+export const degrees = (c: number, digits = 0): Quantity => ({ c, digits })
+/** A day: “4 October”; short “4 Oct”, with its weekday “Sunday 4 October”, its month alone “October”. */
+export const onDay = (on: CivilDate, as?: DayAs): Quantity => (as ? { on, as } : { on })
+/** A word of the almanac, which another region may call otherwise: “courgettes”. */
+export const term = (word: string): Quantity => ({ term: word })
+
+const isSaid = (part: Part): boolean => part !== '' && part !== null && part !== undefined

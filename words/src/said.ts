@@ -1,0 +1,87 @@
+import { weightWords, type Units } from '@vadose/core/households'
+import type { Listing, Message, Part, Quantity } from '@vadose/core/message'
+import { facts } from './facts'
+import { inWords, retell, type Language, type Text } from './in-words'
+
+/** How a household is spoken to. */
+export interface Voice {
+  language: Language
+  units: Units
+  /** the household's day: a date of another year says its year */
+  today?: string
+}
+
+const figure = (value: number, digits: number) =>
+  value.toLocaleString('en-GB', { minimumFractionDigits: digits, maximumFractionDigits: digits }).replace('-', '−')
+
+/**
+ * A message in the household's words.
+ * @throws Error for a key that no table has
+ */
+export function said(message: Message, voice: Voice): string {
+  const [room, key] = message.says.split('.') as [keyof typeof facts, string]
+  const text = (facts[room] as Record<string, Text> | undefined)?.[key]
+  if (text === undefined) throw new Error(`There are no words for “${message.says}”.`)
+  const values = Object.fromEntries(
+    Object.entries(message)
+      .filter(([name]) => name !== 'says')
+      .map(([name, part]) => [name, typeof part === 'number' ? part : saidPart(part, voice)]),
+  )
+  return inWords(text, values, voice.language)
+}
+
+/** British English and metric: for scripts, files and logs, that belong to no household. */
+export const inPlainWords = (message: Message): string => said(message, { language: 'en-GB', units: 'metric' })
+
+/** What a message is filled with, in the household's words; nothing where there is nothing. */
+export function saidPart(part: Part, voice: Voice): string {
+  if (part === null || part === undefined) return ''
+  if (typeof part === 'string') return part
+  if (typeof part === 'number') return String(part)
+  if (isMessage(part)) return said(part, voice)
+  if (isListing(part)) return part.list.map((one) => saidPart(one, voice)).join(part.by)
+  return quantity(part as Quantity, voice)
+}
+
+// a message's values may be called anything, `list` and `g` too: what it says comes first
+const isMessage = (part: object): part is Message => 'says' in part
+const isListing = (part: object): part is Listing => 'list' in part
+
+function quantity(part: Quantity, { language, units, today }: Voice): string {
+  if ('g' in part) {
+    if (units === 'us') return weightWords(part.g, units)
+    // a scale's reading is told as it was read; what is too much for it, in kilos
+    if (part.as === 'kg') return `${figure(part.g / 1000, part.digits ?? 1)} kg`
+    return Math.abs(part.g) >= 10_000 ? `${figure(part.g / 1000, 1)} kg` : `${figure(part.g, 0)} g`
+  }
+  if ('c' in part) {
+    return units === 'us' ? `${figure((part.c * 9) / 5 + 32, 0)} °F` : `${figure(part.c, part.digits ?? 0)} °C`
+  }
+  if ('on' in part) return dayWords(part.on, part.as, language, today)
+  return retell(part.term, language)
+}
+
+const formats: Record<string, Intl.DateTimeFormatOptions> = {
+  long: { day: 'numeric', month: 'long' },
+  short: { day: 'numeric', month: 'short' },
+  weekday: { weekday: 'long', day: 'numeric', month: 'long' },
+  'weekday-only': { weekday: 'long' },
+  month: { month: 'long' },
+}
+const made = new Map<string, Intl.DateTimeFormat>()
+
+function dayWords(on: string, as: string | undefined, language: Language, today: string | undefined): string {
+  const otherYear =
+    today !== undefined && as !== 'month' && as !== 'weekday-only' && on.slice(0, 4) !== today.slice(0, 4)
+  const key = `${language} ${as ?? 'long'} ${otherYear}`
+  let format = made.get(key)
+  if (!format) {
+    format = new Intl.DateTimeFormat(language === 'en-US' ? 'en-US' : 'en-GB', {
+      ...formats[as ?? 'long'],
+      ...(otherYear ? { year: 'numeric' } : {}),
+      timeZone: 'UTC',
+    })
+    made.set(key, format)
+  }
+  return retell(format.format(new Date(`${on}T12:00:00Z`)), language === 'en-US' ? 'en-GB' : language)
+}
