@@ -10,7 +10,12 @@ export default defineConfig({
           testTimeout: 120_000,
           // on two cores Vitest would take one of them
           maxWorkers: 2,
-          include: ['core/src/**/*.test.ts', 'contract/src/**/*.test.ts', 'bench/evaluation/*.test.ts'],
+          include: [
+            'core/src/**/*.test.ts',
+            'contract/src/**/*.test.ts',
+            'words/src/**/*.test.ts',
+            'bench/evaluation/*.test.ts',
+          ],
         },
       },
       {

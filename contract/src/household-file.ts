@@ -1,7 +1,7 @@
 import { Unknown } from 'typebox'
 import { bedSigns, growsIn } from './beds'
 import { endpoint, ofHousehold } from './endpoint'
-import { allViews, householdSummary } from './households'
+import { allViews, householdSummary, language } from './households'
 import { described, placeKindIds } from './places'
 import { columnMapping } from './readings'
 import {
@@ -46,6 +46,8 @@ export const householdFile = closed({
     /** MM-DD */
     seasonStart: textUpTo(5),
     units: oneOf('metric', 'us'),
+    /** missing in files of before there was a choice */
+    language: optional(language),
     authority: closed({ name: nullable(textUpTo(120)), url: nullable(textUpTo(300)) }),
     /** its practice clock; null where it lives by the real one */
     practiceNow: nullable(instant),

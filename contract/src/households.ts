@@ -18,6 +18,8 @@ import {
 } from './shapes'
 
 const units = oneOf('metric', 'us')
+/** English as Britain or America has it; en-XA, a pseudo-language, shows what no table of words says. */
+export const language = oneOf('en-GB', 'en-US', 'en-XA')
 const clock = oneOf('real', 'practice')
 
 export const newHousehold = closed({
@@ -27,6 +29,8 @@ export const newHousehold = closed({
   timeZone: optional(textUpTo(60)),
   latitudeDeg: optional(between(-66, 66)),
   altitudeM: optional(between(-100, 3000)),
+  language: optional(language),
+  units: optional(units),
 })
 export type NewHousehold = Static<typeof newHousehold>
 
@@ -46,6 +50,7 @@ export type MoveClock = Static<typeof moveClock>
 export const settings = closed({
   name: optional(saying(60)),
   units: optional(units),
+  language: optional(language),
   authorityName: optional(textUpTo(120)),
   authorityUrl: optional(textUpTo(300)),
 })
@@ -62,6 +67,7 @@ export const frame = closed({
     /** IANA name */
     timeZone: words,
     units,
+    language,
     altitudeM: number,
     /** whom the household asks about food safety; its own setting */
     authority: nullable(closed({ name: words, url: words })),
@@ -133,7 +139,7 @@ export const allViews = [...airViews, 'last-harvests', 'marked-beds', 'picks', '
 export const changeSettings = ofHousehold('settings', {
   method: 'PUT',
   path: '/settings',
-  says: 'Its name, units, and whom it asks about food safety.',
+  says: 'Its name, units, language, and whom it asks about food safety.',
   body: settings,
   answer: frame,
   stale: ['frame', 'households'],

@@ -1,12 +1,14 @@
 import type { Units } from '@vadose/core/households'
 import type { Message } from '@vadose/core/message'
-import { inWords, said, type Language, type Values } from '@vadose/words'
+import { inWords, retell, said, type Language, type Values } from '@vadose/words'
 import { shallowRef } from 'vue'
 
 /** How the household that the page is open on is spoken to; what shows a sentence is shown anew when it changes. */
 const language = shallowRef<Language>('en-GB')
 export const useLanguage = (next: Language): void => void (language.value = next)
 export const languageHere = (): Language => language.value
+/** For dates and numbers, of which no pseudo-language is known. */
+export const localeHere = (): 'en-GB' | 'en-US' => (language.value === 'en-US' ? 'en-US' : 'en-GB')
 
 const units = shallowRef<Units>('metric')
 export const useUnits = (next: Units): void => void (units.value = next)
@@ -21,6 +23,9 @@ export const speaker =
   <Table extends Record<string, string>>(table: Table) =>
   (key: keyof Table & string, values: Values = {}): string =>
     inWords(table[key]!, values, language.value)
+
+/** A word of the almanac's, or a sentence of core's, as the household's English has it. */
+export const sayWord = (word: string): string => retell(word, language.value)
 
 /** Says what core or the server mean. */
 export const sayFact = (message: Message): string =>

@@ -2,7 +2,7 @@ import { IntlMessageFormat } from 'intl-messageformat'
 
 type MessageFormatElement = ReturnType<IntlMessageFormat['getAst']>[number]
 import { pseudo } from './pseudo'
-import { american } from './american'
+import { inAmerican } from './american'
 
 /**
  * The languages a household may choose from. `en-XA` is the pseudo-language of the tests: English with every letter
@@ -18,7 +18,7 @@ export type Values = Readonly<Record<string, string | number | null | undefined>
 
 const retold: Record<Language, ((text: string) => string) | undefined> = {
   'en-GB': undefined,
-  'en-US': american,
+  'en-US': inAmerican,
   'en-XA': pseudo,
 }
 

@@ -189,8 +189,8 @@ export const addAlmanac = async (
 /** Settings that a household does not begin with. */
 export const setRest = (db: Client, id: string, h: HouseholdFile['household']) =>
   db.query(
-    `update households set units = $2, authority_name = $3, authority_url = $4, season_start = $5 where id = $1`,
-    [id, h.units, h.authority.name, h.authority.url, h.seasonStart],
+    `update households set units = $2, authority_name = $3, authority_url = $4, season_start = $5, language = $6 where id = $1`,
+    [id, h.units, h.authority.name, h.authority.url, h.seasonStart, h.language ?? 'en-GB'],
   )
 
 export const addMuted = (db: Client, id: string, rows: NonNullable<HouseholdFile['muted']>) =>

@@ -1,3 +1,4 @@
+import type { Language } from '@vadose/words'
 import type { Client, Pool } from '../database'
 import type { RequestNumber } from './request-number'
 
@@ -17,6 +18,7 @@ export interface HouseholdRow {
   /** rises with every reading */
   airRevision: number
   units: 'metric' | 'us'
+  language: Language
   authorityName: string | null
   authorityUrl: string | null
   /** false while it is filled with what it begins with */
@@ -24,7 +26,7 @@ export interface HouseholdRow {
 }
 
 const columns = `id, address, name, time_zone as "timeZone", latitude_deg as "latitudeDeg", altitude_m as "altitudeM",
-  season_start as "seasonStart", demo, practice_now as "practiceNow", revision, air_revision as "airRevision", units,
+  season_start as "seasonStart", demo, practice_now as "practiceNow", revision, air_revision as "airRevision", units, language,
   authority_name as "authorityName", authority_url as "authorityUrl", whole`
 
 export const allHouseholds = async (db: Pool | Client) =>
@@ -94,6 +96,8 @@ export const setWhole = (db: Client, id: string) => db.query('update households 
 export const setName = (db: Client, id: string, name: string) =>
   db.query('update households set name = $2, revision = revision + 1 where id = $1', [id, name])
 
+export const setLanguage = (db: Client, id: string, language: string) =>
+  db.query('update households set language = $2, revision = revision + 1 where id = $1', [id, language])
 export const setUnits = (db: Client, id: string, units: string) =>
   db.query('update households set units = $2, revision = revision + 1 where id = $1', [id, units])
 

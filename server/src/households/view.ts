@@ -18,6 +18,7 @@ export function frameOf(household: HouseholdRow, house: House, moves: readonly M
       demo: household.demo,
       timeZone: household.timeZone,
       units: household.units,
+      language: household.language,
       altitudeM: household.altitudeM,
       authority: household.authorityUrl
         ? { name: household.authorityName ?? household.authorityUrl, url: household.authorityUrl }

@@ -11,6 +11,7 @@ import {
   allHouseholds,
   removeHousehold,
   setAuthority,
+  setLanguage,
   setName,
   setPracticeNow,
   setUnits,
@@ -19,6 +20,7 @@ import {
 } from './queries'
 import type { RequestNumber } from './request-number'
 import { startOnce, type Started } from './start-once'
+import { retell } from '@vadose/words'
 
 /** What nearly every house has; the household adds its own. */
 const starterPlaces: [string, PlaceKind][] = [
@@ -58,7 +60,13 @@ export async function startHousehold(pool: Pool, wanted: NewHousehold, number?: 
       practiceNow: wanted.startsOn ? new Date(instantOf(wanted.startsOn, 8, timeZone)) : null,
     }
     await addHousehold(db, household)
-    await furnish(db, household, starterPlaces)
+    await writeSettings(db, id, { units: wanted.units, language: wanted.language })
+    const { language = 'en-GB' } = wanted
+    await furnish(
+      db,
+      household,
+      starterPlaces.map(([place, kind]) => [retell(place, language), kind]),
+    )
     if (household.practiceNow) {
       const now = household.practiceNow.getTime()
       await senseUntil(db, household, now - sensedDays * dayMs, now)
@@ -93,6 +101,7 @@ export async function furnish(
 export async function writeSettings(db: Client, id: string, settings: Settings): Promise<void> {
   if (settings.name !== undefined) await setName(db, id, settings.name.trim())
   if (settings.units) await setUnits(db, id, settings.units)
+  if (settings.language) await setLanguage(db, id, settings.language)
   if (settings.authorityUrl === undefined && settings.authorityName === undefined) return
   const url = settings.authorityUrl?.trim() ?? ''
   if (url !== '' && !/^https?:\/\/[^\s/]+\.[^\s]+$/.test(url)) {

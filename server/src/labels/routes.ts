@@ -38,7 +38,7 @@ export function serveLabels(server: Server): void {
     if (!lot) throw new Refusal('not-found', `There is no lot ${code}.`)
     const here = house.lot(code)
     const crop = here?.cropData ?? cropIn(house.almanac, lot.crop)
-    const svg = tagSvg(crop, lot, visit.household.units, addressOf(visit, code), here ? formOnTag(house, here) : {})
+    const svg = tagSvg(crop, lot, visit.household, addressOf(visit, code), here ? formOnTag(house, here) : {})
     return response.type('image/svg+xml').send(svg)
   })
 
@@ -64,7 +64,7 @@ export function serveLabels(server: Server): void {
       const lot = house.lot(code)
       if (!lot) throw new Refusal('not-found', `There is no lot ${code} here any more.`, 'lots')
       return {
-        words: tagWords(lot.cropData, lotRow(house, lot), visit.household.units, formOnTag(house, lot)),
+        words: tagWords(lot.cropData, lotRow(house, lot), visit.household, formOnTag(house, lot)),
         address: addressOf(visit, code),
       }
     })

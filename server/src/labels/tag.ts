@@ -1,5 +1,6 @@
 import type { Crop, Form } from '@vadose/core/almanac'
-import { weightWords, type Units } from '@vadose/core/households'
+import { weightWords } from '@vadose/core/households'
+import { retell, type Voice } from '@vadose/words'
 import QRCode from 'qrcode'
 import type { LotRow } from '@vadose/contract/lots'
 
@@ -49,28 +50,38 @@ const madeOn: Record<Form, string> = {
   cooked: 'cooked',
 }
 
+/** The household's units and English. */
+export type TagVoice = Pick<Voice, 'units' | 'language'>
+
 /** @param crop in the form the lot is in */
-export function tagWords(crop: Crop, lot: LotRow, units: Units, { pack, frozen, made }: TagForm = {}): TagWords {
+export function tagWords(
+  crop: Crop,
+  lot: LotRow,
+  { units, language }: TagVoice,
+  { pack, frozen, made }: TagForm = {},
+): TagWords {
   const heap = crop.heaps.find((h) => h.id === lot.heap)?.label ?? lot.heap
-  const about = (is: boolean) => (is ? 'about ' : '')
+  const say = (text: string) => retell(text, language)
+  const about = (is: boolean) => (is ? say('about ') : '')
   const heavy = `${about(lot.guessed.weight)}${weightWords(lot.weightG, units)}`
   return {
     code: lot.code,
-    name: crop.name,
+    // a name somebody gave it is theirs
+    name: lot.name ? crop.name : say(crop.name),
     // how it was prepared matters more on a bag than that it was sound
     what: made
       ? [made.prepared || made.recipe, lot.size, made.from].filter(Boolean).join(' · ')
-      : [lot.variety, frozen ? frozen.prepared.split(',')[0] : heap].filter(Boolean).join(' · '),
+      : [lot.variety, frozen ? frozen.prepared.split(',')[0] : say(heap)].filter(Boolean).join(' · '),
     date: made
-      ? `${madeOn[made.form]} ${made.on}`
+      ? `${say(madeOn[made.form])} ${made.on}`
       : frozen
-        ? `frozen ${frozen.on}`
-        : `${lot.source === 'grown' ? 'brought in' : lot.source} ${lot.broughtOn}`,
+        ? `${say('frozen')} ${frozen.on}`
+        : `${say(lot.source === 'grown' ? 'brought in' : lot.source)} ${lot.broughtOn}`,
     amount:
       lot.pieces === null
         ? heavy
-        : `${about(lot.guessed.pieces)}${lot.pieces} ${lot.pieces === 1 ? crop.piece.one : crop.piece.many}, ${heavy}`,
-    form:
+        : `${about(lot.guessed.pieces)}${lot.pieces} ${say(lot.pieces === 1 ? crop.piece.one : crop.piece.many)}, ${heavy}`,
+    form: say(
       lot.stage === 'drying'
         ? crop.curing?.clock === 'healing'
           ? 'skins healing'
@@ -80,16 +91,17 @@ export function tagWords(crop: Crop, lot: LotRow, units: Units, { pack, frozen, 
           : lot.stage === 'fresh'
             ? 'use first'
             : (crop.packs.find((p) => p.id === pack)?.label ?? ''),
+    ),
   }
 }
 
 /**
  * A tag to tie on: code, crop, heap, date, quantity and the QR of the lot's address; 80 × 50 mm, black on white.
  */
-export function tagSvg(crop: Crop, lot: LotRow, units: Units, address: string, form: TagForm = {}): string {
-  const { name, what, date, amount } = tagWords(crop, lot, units, form)
+export function tagSvg(crop: Crop, lot: LotRow, voice: TagVoice, address: string, form: TagForm = {}): string {
+  const { name, what, date, amount } = tagWords(crop, lot, voice, form)
   const lines = [name, what, date, amount]
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="50mm" viewBox="0 0 80 50" role="img" aria-label="Tag of lot ${escape(lot.code)}">
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="50mm" viewBox="0 0 80 50" role="img" aria-label="${escape(retell('Tag of lot', voice.language))} ${escape(lot.code)}">
 <rect x="0" y="0" width="80" height="50" fill="#ffffff"/>
 <path d="M6 2.5h68a3.5 3.5 0 0 1 3.5 3.5v38a3.5 3.5 0 0 1-3.5 3.5H6A3.5 3.5 0 0 1 2.5 44V6A3.5 3.5 0 0 1 6 2.5z" fill="none" stroke="#000000" stroke-width="0.4"/>
 <circle cx="7.5" cy="7.5" r="2" fill="none" stroke="#000000" stroke-width="0.4"/>

@@ -25,9 +25,11 @@ const lot = {
 } as Parameters<typeof tagWords>[1]
 const garlic = cropById('garlic-hardneck')
 
+const british = { units: 'metric', language: 'en-GB' } as const
+
 describe('what a tag says', () => {
   it('is code, crop, heap, date, amount and how it is packed', () => {
-    expect(tagWords(garlic, lot, 'metric', { pack: 'net' })).toEqual({
+    expect(tagWords(garlic, lot, british, { pack: 'net' })).toEqual({
       code: 'G26-1',
       name: 'Garlic, hardneck',
       what: 'Quarry Stiff · Sound',
@@ -39,28 +41,28 @@ describe('what a tag says', () => {
   it('is in the household’s units', () => {
     const bean = frozenForm(cropById('bean-green'))
     const frozen = { on: '2026-09-18', prepared: 'blanched, whole' }
-    expect(tagWords(bean, { ...lot, pieces: 6, weightG: 2400 }, 'metric', { pack: 'bag', frozen })).toMatchObject({
+    expect(tagWords(bean, { ...lot, pieces: 6, weightG: 2400 }, british, { pack: 'bag', frozen })).toMatchObject({
       name: 'Bean, green, frozen',
       what: expect.stringMatching(/· blanched$/),
       date: 'frozen 2026-09-18',
       amount: '6 bags, 2.40 kg',
       form: 'freezer bag',
     })
-    expect(tagWords(garlic, lot, 'us').amount).toBe('96 heads, 7.61 lb')
-    expect(tagWords(garlic, { ...lot, weightG: 250, pieces: null }, 'us').amount).toBe('9 oz')
-    expect(tagWords(garlic, { ...lot, weightG: 250, pieces: null }, 'metric').amount).toBe('250 g')
-    expect(tagWords(garlic, { ...lot, weightG: 40, pieces: 1 }, 'metric').amount).toBe('1 head, 40 g')
+    expect(tagWords(garlic, lot, { ...british, units: 'us' }).amount).toBe('96 heads, 7.61 lb')
+    expect(tagWords(garlic, { ...lot, weightG: 250, pieces: null }, { ...british, units: 'us' }).amount).toBe('9 oz')
+    expect(tagWords(garlic, { ...lot, weightG: 250, pieces: null }, british).amount).toBe('250 g')
+    expect(tagWords(garlic, { ...lot, weightG: 40, pieces: 1 }, british).amount).toBe('1 head, 40 g')
   })
   it('names what is under way, so that nobody puts it by too soon', () => {
     const forms = (crop: string, stage: string) =>
-      tagWords(cropById(crop), { ...lot, stage: stage as typeof lot.stage }, 'metric', { pack: 'net' }).form
+      tagWords(cropById(crop), { ...lot, stage: stage as typeof lot.stage }, british, { pack: 'net' }).form
     expect(forms('garlic-hardneck', 'drying')).toBe('drying')
     expect(forms('potato-maincrop', 'drying')).toBe('skins healing')
     expect(forms('apple-late', 'conditioning')).toBe('dried, not done')
     expect(forms('garlic-hardneck', 'fresh')).toBe('use first')
   })
   it('holds no markup but its own, whatever the household calls things', () => {
-    const svg = tagSvg(garlic, { ...lot, variety: '<b>&"\'' }, 'metric', 'http://127.0.0.1/lots/G26-1')
+    const svg = tagSvg(garlic, { ...lot, variety: '<b>&"\'' }, british, 'http://127.0.0.1/lots/G26-1')
     expect(svg).not.toMatch(/<b>|&"/)
     expect(svg).toContain('&#60;b&#62;&#38;')
   })
@@ -86,9 +88,9 @@ describe('tags and labels over HTTP', () => {
     const svg = await raw('/lots/G26-1/tag.svg')
     expect(svg.type).toMatch(/svg/)
     expect(svg.text).toMatch(/4\.90 kg</)
-    await at.client.put('/settings', { units: 'us' })
+    await at.client.put('/settings', { units: { ...british, units: 'us' } })
     expect((await raw('/lots/G26-1/tag.svg')).text).toMatch(/10\.8 lb</)
-    await at.client.put('/settings', { units: 'metric' })
+    await at.client.put('/settings', { units: british })
     const pdf = await raw('/labels.pdf?lots=g26-1,G26-3,G26-1&sheet=roll-58')
     expect([pdf.status, pdf.text.slice(0, 5)]).toEqual([200, '%PDF-'])
   })

@@ -17,6 +17,7 @@ import { numberRows } from './number-words'
 import PathLine from './PathLine.vue'
 import SchoolsCard from './SchoolsCard.vue'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 const frame = useFrame()
 const route = useRoute()
@@ -36,7 +37,7 @@ const isOwn = computed(() => currentAlmanac().changes.own.some((c) => c.id === c
 const used = computed(() => {
   if (!crop.value) return []
   const seen = new Map(numberRows(crop.value.id).map((row) => [row.source, row.sourceText]))
-  for (const c of crop.value.cautions) seen.set(c.source, sources[c.source].text)
+  for (const c of crop.value.cautions) seen.set(c.source, sayWord(sources[c.source].text))
   return [...seen.values()]
 })
 const overridden = computed(() => numberRows(crop.value?.id ?? '').filter((r) => r.ours).length)
@@ -79,7 +80,7 @@ async function removeOwn() {
       <header class="head">
         <h1>{{ crop.name }}</h1>
         <p class="soft">
-          {{ crop.botanical }} · {{ crop.family }}
+          <i lang="la">{{ crop.botanical }}</i> · {{ crop.family }}
           <template v-if="crop.synonyms.length">{{
             say('also', { synonyms: crop.synonyms.slice(0, 4).join(', ') })
           }}</template>
@@ -127,8 +128,8 @@ async function removeOwn() {
           >
             {{
               say('ripeningGasGivesFeels', {
-                ethyleneGiven: crop.keeping.ethyleneGiven.value,
-                ethyleneFelt: crop.keeping.ethyleneFelt.value,
+                ethyleneGiven: sayWord(crop.keeping.ethyleneGiven.value),
+                ethyleneFelt: sayWord(crop.keeping.ethyleneFelt.value),
               })
             }}<template v-if="crop.keeping.ethyleneShows"> ({{ crop.keeping.ethyleneShows }})</template>.
             <template v-if="crop.keeping.smell">{{ say('smell', { smell: crop.keeping.smell }) }}</template>

@@ -10,9 +10,9 @@ import { say } from './say'
 const props = defineProps<{ crop: string; colour: string }>()
 const { answer: view } = useView(readLearnt, () => ({ params: { crop: props.crop } }))
 const keeps: { id: VarietyKeeps['keeps']; label: string }[] = [
-  { id: 'shorter', label: 'shorter' },
-  { id: 'usual', label: 'usual' },
-  { id: 'longer', label: 'longer' },
+  { id: 'shorter', label: say('shorter') },
+  { id: 'usual', label: say('usual') },
+  { id: 'longer', label: say('longer') },
 ]
 const shown = computed(() => view.value && (view.value.varieties.length > 0 || view.value.house !== null))
 const rows = computed(() =>

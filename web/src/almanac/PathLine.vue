@@ -5,6 +5,7 @@ import { area, curveMonotoneX } from 'd3-shape'
 import { computed } from 'vue'
 import { inUnits, temperature } from '../households'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** A crop's way from bed to plate as one line, as thick as the weight that is left: water leaving, slowly. */
 const props = defineProps<{ crop: Crop; colour: string }>()
@@ -41,7 +42,11 @@ const ribbon = computed(() => {
 })
 const span = ([a, b]: [number, number]): string => {
   const unit = (d: number) =>
-    d >= 60 ? [Math.round(d / 30.4), 'months'] : d >= 21 ? [Math.round(d / 7), 'weeks'] : [d, 'days']
+    d >= 60
+      ? [Math.round(d / 30.4), sayWord('months')]
+      : d >= 21
+        ? [Math.round(d / 7), sayWord('weeks')]
+        : [d, sayWord('days')]
   const [lo, u] = unit(a)
   const [hi, v] = unit(b)
   return u === v ? (lo === hi ? `${lo} ${u}` : `${lo}–${hi} ${u}`) : `${lo} ${u} – ${hi} ${v}`
@@ -59,7 +64,7 @@ const columns = computed(() => edges.value.map(([a, b]) => `${(b - a).toFixed(4)
     </svg>
     <ol :style="{ gridTemplateColumns: columns }">
       <li v-for="s in steps" :key="s.id">
-        <strong>{{ s.label }}</strong>
+        <strong>{{ inUnits(s.label) }}</strong>
         <span v-if="s.days" class="days">{{ span(s.days) }}</span>
         <span class="soft">{{ inUnits(s.detail) }}</span>
       </li>
@@ -67,7 +72,7 @@ const columns = computed(() => edges.value.map(([a, b]) => `${(b - a).toFixed(4)
     <figcaption class="soft">
       {{ say('theBandIsAsThick') }}
       <template v-for="o in others" :key="o.id">
-        <strong> {{ o.label }}:</strong> {{ inUnits(o.detail)
+        <strong> {{ inUnits(o.label) }}:</strong> {{ inUnits(o.detail)
         }}<template v-if="o.days">{{ say('at', { span: span(o.days), temperature: temperature(-18, 0) }) }}</template
         >.
       </template>

@@ -3,6 +3,7 @@ import { Choices } from '../kit'
 import type { Crop } from '@vadose/core/almanac'
 import { schoolOf } from './almanac'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** Where practitioners differ, with the household's choice; when it is ready; the ways of keeping it. */
 defineProps<{ crop: Crop }>()
@@ -24,7 +25,7 @@ const wayWord: Record<string, string> = {
     <h2>{{ say('wherePeopleDiffer') }}</h2>
     <p v-if="!crop.schools.length" class="soft">{{ say('nobodyArguesAboutThisOne') }}</p>
     <div v-for="s in crop.schools" :key="s.topic" class="school">
-      <h3>{{ s.topic }}</h3>
+      <h3>{{ sayWord(s.topic) }}</h3>
       <Choices
         class="sides"
         :label="s.question"

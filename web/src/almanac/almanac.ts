@@ -4,27 +4,53 @@ import {
   choiceOf,
   crops as shipped,
   noChanges,
+  pantry,
   type AlmanacChanges,
   type Crop,
   type Form,
   type Unit,
 } from '@vadose/core/almanac'
-import { shallowRef } from 'vue'
+import { computed, shallowRef } from 'vue'
+import { languageHere } from '../voice'
+import { retoldCrop } from './retold-crop'
+import { type Language } from '@vadose/words'
 
 /** The almanac as the household has it; what ships until the household's changes are known. */
 const almanac = shallowRef(almanacWith(noChanges))
-
-export const currentAlmanac = () => almanac.value
 
 export function useChanges(changes: AlmanacChanges): void {
   almanac.value = almanacWith(changes)
 }
 
+/** As the household's English calls them. */
+const spoken = computed(() => {
+  const language = languageHere()
+  if (language === 'en-GB') return almanac.value
+  const crops = almanac.value.crops.map((crop) => retoldCrop(crop, language))
+  return { crops, byId: new Map(crops.map((crop) => [crop.id, crop])) }
+})
+
+/** The almanac as the household has and calls it. */
+export const currentAlmanac = () => ({ ...almanac.value, ...spoken.value })
+
 /** Every crop of the almanac, the household's own last. */
-export const allCrops = (): readonly Crop[] => almanac.value.crops
+export const allCrops = (): readonly Crop[] => spoken.value.crops
 
 /** The almanac's entry for a lot; every lot's crop is in it. */
-export const cropOf = (id: string): Crop => almanac.value.byId.get(id) ?? shipped[0]!
+export const cropOf = (id: string): Crop =>
+  spoken.value.byId.get(id) ?? (languageHere() === 'en-GB' ? ofNoCrop(id) : retoldOnce(ofNoCrop(id), languageHere()))
+
+/** What was bought or cooked is of no crop. */
+const ofNoCrop = (id: string): Crop => (id === pantry.id ? pantry : shipped[0]!)
+
+const retoldGoods = new WeakMap<Crop, Map<Language, Crop>>()
+function retoldOnce(crop: Crop, language: Language): Crop {
+  const known = retoldGoods.get(crop) ?? new Map<Language, Crop>()
+  retoldGoods.set(crop, known)
+  const told = known.get(language) ?? retoldCrop(crop, language)
+  known.set(language, told)
+  return told
+}
 
 /** What of a lot says how it is called and counted. */
 export interface Called {
@@ -36,8 +62,13 @@ export interface Called {
 }
 
 /** A lot's crop in the form it is in, called and counted as the lot itself is. */
-export const lotCrop = ({ crop, form = 'fresh', name = null, unit = null }: Called): Crop =>
-  asGoods(cropOf(crop), form, { name, unit, lifeDays: null, dish: false })
+export function lotCrop({ crop, form = 'fresh', name = null, unit = null }: Called): Crop {
+  const known = almanac.value.byId.get(crop) ?? ofNoCrop(crop)
+  const goods = asGoods(known, form, { name, unit, lifeDays: null, dish: false })
+  if (languageHere() === 'en-GB') return goods
+  // a name that somebody gave is theirs
+  return { ...retoldOnce(goods, languageHere()), ...(name ? { name, plural: goods.plural } : {}) }
+}
 
 export const heapLabel = (crop: Crop, heap: string): string => crop.heaps.find((h) => h.id === heap)?.label ?? heap
 

@@ -2,6 +2,7 @@ import { cropFileById, settables, sources, withOverrides, type CropData, type Se
 import { fromCelsius, degree, isUs, toCelsius } from '../households'
 import { currentAlmanac } from './almanac'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 const names: Record<string, string> = {
   get pieceG() {
@@ -144,8 +145,8 @@ export function numberRows(crop: string): NumberRow[] {
         label,
         unit: isCelsius(unit!) && isUs() ? degree() : unit!,
         shown,
-        sourceShort: source.short,
-        sourceText: source.text,
+        sourceShort: sayWord(source.short),
+        sourceText: sayWord(source.text),
         ours: s.source === 'household',
       },
     ]
@@ -157,7 +158,7 @@ function wordFor(path: string, file: CropData): [string, string] | undefined {
   const known = names[path]
   if (known) return known.split('|') as [string, string]
   const blanch = /^freezing\/blanch\/(\d+)\/waterMinutes$/.exec(path)
-  if (blanch) return [say('blanch', { cut: file.freezing?.blanch[Number(blanch[1])]?.cut }), 'min']
+  if (blanch) return [say('blanch', { cut: sayWord(file.freezing?.blanch[Number(blanch[1])]?.cut ?? '') }), 'min']
   return undefined
 }
 

@@ -8,6 +8,7 @@ import BedLook from './BedLook.vue'
 import SeasonLine from './SeasonLine.vue'
 import { useWriteDown } from './write-down'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 const props = defineProps<{ stand: StandView; open: boolean }>()
 const emit = defineEmits<{ turn: [] }>()
@@ -92,7 +93,7 @@ const planted = computed(() => {
           size="small"
           text
           :disabled="busy"
-          :aria-label="say('strikeOut', { says: entry.says })"
+          :aria-label="say('strikeOut', { says: sayWord(entry.says) })"
           @click="strike(entry.id)"
           >{{ say('strikeOut2') }}</ElButton
         >

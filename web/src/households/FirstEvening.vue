@@ -8,6 +8,7 @@ import { useView, write } from '../view'
 import { useAttempt } from './attempt'
 import { inUnits } from './in-units'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** From nothing to a first round: each step can be skipped, and looked up again. */
 const { answer: places } = useView(listPlaces)
@@ -20,7 +21,9 @@ function choose(kind: PlaceKind) {
   const same = (places.value ?? []).filter((place) => place.kind === kind).length
   chosen.value = chosen.value === kind ? undefined : kind
   name.value =
-    same === 0 ? placeKinds[kind].label.split(',')[0]! : `${placeKinds[kind].label.split(',')[0]} ${same + 1}`
+    same === 0
+      ? sayWord(placeKinds[kind].label).split(',')[0]!
+      : `${sayWord(placeKinds[kind].label).split(',')[0]} ${same + 1}`
 }
 const add = async () => {
   const body = { name: name.value.trim(), kind: chosen.value! }
@@ -53,7 +56,7 @@ const lines = (n: number) => say('lineThere', { n })
           :aria-pressed="chosen === k"
           @click="choose(k)"
         >
-          {{ placeKinds[k].label }}<span class="soft">{{ inUnits(placeKinds[k].winter) }}</span>
+          {{ sayWord(placeKinds[k].label) }}<span class="soft">{{ inUnits(placeKinds[k].winter) }}</span>
         </button>
       </div>
       <form v-if="chosen" class="row" @submit.prevent="add">

@@ -46,6 +46,16 @@ async function keep(settings: Settings, says: string) {
       ]"
       @update:model-value="$event && keep({ units: $event }, say('everyScreenReadsSo'))"
     />
+    <h2>{{ say('english') }}</h2>
+    <Choices
+      :label="say('english')"
+      :model-value="frame.frame?.household.language"
+      :options="[
+        { id: 'en-GB', label: say('asInBritain'), detail: say('courgettesInAutumn') },
+        { id: 'en-US', label: say('asInAmerica'), detail: say('zucchiniInTheFall') },
+      ]"
+      @update:model-value="$event && keep({ language: $event }, say('everyScreenReadsSo'))"
+    />
     <h2>{{ say('whomToAskAboutFood') }}</h2>
     <form class="row" @submit.prevent="keep({ authorityName: name, authorityUrl: url }, say('kept'))">
       <label class="field"

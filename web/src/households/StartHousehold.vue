@@ -2,9 +2,8 @@
 import { write } from '../view'
 import { startHousehold, type NewHousehold } from '@vadose/contract/households'
 import { isCivilDate } from '@vadose/core/households'
-import { Choices } from '../kit'
-import { ElButton, ElDatePicker, ElInput } from 'element-plus'
-import 'element-plus/es/components/date-picker/style/css'
+import { Choices, DayField } from '../kit'
+import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { say } from './say'
 
@@ -38,6 +37,8 @@ async function start() {
     name: name.value.trim(),
     clock: clock.value,
     timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    // changed at any time under Household
+    ...(navigator.language === 'en-US' ? { language: 'en-US', units: 'us' } : {}),
     ...(clock.value === 'practice' ? { startsOn: startsOn.value } : {}),
     ...(typeof latitudeDeg.value === 'number' ? { latitudeDeg: latitudeDeg.value } : {}),
     ...(typeof altitudeM.value === 'number' ? { altitudeM: altitudeM.value } : {}),
@@ -71,14 +72,7 @@ async function start() {
     />
     <label v-if="clock === 'practice'" class="field">
       {{ say('firstDay') }}
-      <ElDatePicker
-        v-model="startsOn"
-        type="date"
-        format="D MMM YYYY"
-        value-format="YYYY-MM-DD"
-        :placeholder="say('chooseADay')"
-        :aria-label="say('firstDay')"
-      />
+      <DayField v-model="startsOn" :label="say('firstDay')" :placeholder="say('chooseADay')" />
     </label>
     <div class="row">
       <label class="field"

@@ -8,7 +8,7 @@ import { useChanges } from '../almanac'
 import { householdHere } from '../call'
 import { useView, write } from '../view'
 import { useWeekStart } from './week-start'
-import { useToday, useUnits } from '../voice'
+import { useLanguage, useToday, useUnits } from '../voice'
 import { useSeason } from './words'
 
 /** Who, when and the year: shared by every screen. */
@@ -27,7 +27,8 @@ export const useFrame = defineStore('frame', () => {
       if (!next) return
       useUnits(next.household.units)
       useToday(next.today)
-      useWeekStart(next.household.units)
+      useLanguage(next.household.language)
+      useWeekStart(next.household.language)
       useSeason(next.year)
     },
     { immediate: true, flush: 'sync' },

@@ -1,3 +1,5 @@
+import { retell } from '@vadose/words'
+import { languageHere } from '../voice'
 import { degree, fromCelsius, isUs, weight } from './words'
 
 const figure = String.raw`[−-]?\d[\d,]*(?:\.\d+)?`
@@ -12,8 +14,9 @@ const warm = (text: string) => String(Math.round(fromCelsius(value(text)))).repl
 
 /** A sentence made in grams and °C, such as the server's and the almanac's, in the household's units. */
 export function inUnits(text: string): string {
-  if (!isUs()) return text
-  return text
+  const spoken = retell(text, languageHere())
+  if (!isUs()) return spoken
+  return spoken
     .replace(weights, (_, from: string | undefined, between: string, to: string, unit: string) =>
       from === undefined ? heavy(to, unit) : `${heavy(from, unit)}${between}${heavy(to, unit)}`,
     )

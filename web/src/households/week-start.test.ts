@@ -4,10 +4,10 @@ import { useWeekStart } from './week-start'
 
 describe('the week of calendars', () => {
   it('begins on Monday, and on Sunday where pounds are weighed', () => {
-    useWeekStart('metric')
+    useWeekStart('en-GB')
     // the first of October 2026 is a Thursday
     expect(dayjs('2026-10-01').startOf('week').format('ddd D MMM')).toBe('Mon 28 Sep')
-    useWeekStart('us')
+    useWeekStart('en-US')
     expect(dayjs('2026-10-01').startOf('week').format('ddd D MMM')).toBe('Sun 27 Sep')
   })
 })

@@ -1,7 +1,7 @@
-import type { Units } from '@vadose/core/households'
+import type { Language } from '@vadose/words'
 import dayjs from 'dayjs'
 
-/** The week of calendars begins on Monday; where pounds are weighed, on Sunday. */
-export function useWeekStart(units: Units): void {
-  dayjs.Ls['en']!.weekStart = units === 'us' ? 0 : 1
+/** The week of calendars begins on Monday in Britain, on Sunday in America. */
+export function useWeekStart(language: Language): void {
+  dayjs.Ls['en']!.weekStart = language === 'en-US' ? 0 : 1
 }

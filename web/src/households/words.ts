@@ -1,6 +1,7 @@
 import { gramsPerOunce, gramsPerPound, weightWords } from '@vadose/core/households'
+import { retell } from '@vadose/words'
 import { shallowRef } from 'vue'
-import { unitsHere } from '../voice'
+import { languageHere, localeHere, unitsHere } from '../voice'
 import { say } from './say'
 
 /** Weights, dates and air in the household's words. */
@@ -37,8 +38,16 @@ export const temperature = (c: number, digits = isUs() ? 0 : 1): string =>
 export const humidity = (pct: number): string => `${number(pct)} %`
 
 const day = (date: string) => new Date(`${date}T12:00:00Z`)
-const format = (options: Intl.DateTimeFormatOptions) =>
-  new Intl.DateTimeFormat('en-GB', { ...options, timeZone: 'UTC' })
+/** Dates by their parts, as the household's English has them. */
+const format = (options: Intl.DateTimeFormatOptions) => {
+  const made = new Map<string, Intl.DateTimeFormat>()
+  return (): Intl.DateTimeFormat => {
+    const locale = localeHere()
+    const known = made.get(locale) ?? new Intl.DateTimeFormat(locale, { ...options, timeZone: 'UTC' })
+    made.set(locale, known)
+    return known
+  }
+}
 const short = format({ day: 'numeric', month: 'short' })
 const long = format({ day: 'numeric', month: 'long' })
 const withYear = format({ day: 'numeric', month: 'short', year: 'numeric' })
@@ -47,24 +56,29 @@ const weekday = format({ weekday: 'short', day: 'numeric', month: 'long' })
 const weekdayOnly = format({ weekday: 'short' })
 const monthOnly = format({ month: 'short' })
 
+/** The names of months and days stand in no table of ours: a date is retold whole. */
+const spoken = (date: string) => (languageHere() === 'en-XA' ? retell(date, 'en-XA') : date)
+
 /** The household's year; a date outside it says its year. */
 const season = shallowRef<{ startsOn: string; endsOn: string }>()
 export const useSeason = (next: { startsOn: string; endsOn: string }): void => void (season.value = next)
 const outside = (date: string): boolean =>
   season.value !== undefined && (date < season.value.startsOn || date > season.value.endsOn)
 
-export const shortDate = (date: string): string => (outside(date) ? withYear : short).format(day(date))
-export const longDate = (date: string): string => (outside(date) ? longWithYear : long).format(day(date))
-export const yearDate = (date: string): string => withYear.format(day(date))
-export const fullDate = (date: string): string => weekday.format(day(date))
-export const weekdayOf = (date: string): string => weekdayOnly.format(day(date))
-export const monthOf = (date: string): string => monthOnly.format(day(date))
+export const shortDate = (date: string): string => spoken((outside(date) ? withYear() : short()).format(day(date)))
+export const longDate = (date: string): string => spoken((outside(date) ? longWithYear() : long()).format(day(date)))
+export const yearDate = (date: string): string => spoken(withYear().format(day(date)))
+export const fullDate = (date: string): string => spoken(weekday().format(day(date)))
+export const weekdayOf = (date: string): string => spoken(weekdayOnly().format(day(date)))
+export const monthOf = (date: string): string => spoken(monthOnly().format(day(date)))
 
 /** “4–6 Oct”, “28 Sep – 3 Oct”: a range, not a false date. */
 export function dateRange(from: string | null, to: string | null): string {
   if (from === null) return say('notInThisAir')
   if (to === null) return say('orMuchLater', { shortDate: shortDate(from) })
   if (from === to) return shortDate(from)
+  if (localeHere() === 'en-US')
+    return spoken((outside(from) || outside(to) ? withYear() : short()).formatRange(day(from), day(to)))
   return from.slice(0, 7) === to.slice(0, 7)
     ? `${Number(from.slice(8))}–${shortDate(to)}`
     : `${shortDate(from)} – ${shortDate(to)}`
@@ -83,9 +97,9 @@ export function amount(
   piece: { one: string; many: string },
   guessed = { weight: false, pieces: false },
 ): string {
-  const heavy = `${guessed.weight ? 'about ' : ''}${weight(g)}`
+  const heavy = `${guessed.weight ? say('aboutSoMuch') : ''}${weight(g)}`
   if (pieces === null) return heavy
-  return `${guessed.pieces ? 'about ' : ''}${number(pieces)} ${pieces === 1 ? piece.one : piece.many}, ${heavy}`
+  return `${guessed.pieces ? say('aboutSoMuch') : ''}${number(pieces)} ${pieces === 1 ? piece.one : piece.many}, ${heavy}`
 }
 
 /**
@@ -119,14 +133,14 @@ export function gramsFromSum(text: string, unit: 'g' | 'kg'): number | null {
 export function momentOf(iso: string, timeZone: string | undefined, today: string): string {
   const at = new Date(iso)
   const zone = timeZone ? { timeZone } : {}
-  const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', ...zone }).format(at)
+  const time = new Intl.DateTimeFormat(localeHere(), { hour: '2-digit', minute: '2-digit', ...zone }).format(at)
   const on = new Intl.DateTimeFormat('en-CA', { ...zone }).format(at)
   return on === today ? time : `${weekdayOf(on)} ${time}`
 }
 
-const moment = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 /** An instant by this machine's clock: 2 Oct 2026, 03:00. */
-export const dayAndTime = (iso: string): string => moment.format(new Date(iso))
+export const dayAndTime = (iso: string): string =>
+  spoken(new Intl.DateTimeFormat(localeHere(), { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(iso)))
 
 /** The size of a file: 2.1 MB. */
 export const bytesWords = (bytes: number): string =>

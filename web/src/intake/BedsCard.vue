@@ -11,7 +11,7 @@ const frame = useFrame()
 const { answer: stands } = useView(listBeds)
 const shown = 4
 const soon = computed(() => (stands.value ?? []).filter((stand) => !stand.over).slice(0, shown))
-const next = { look: 'look', 'cut-scapes': say('cutTheScapes'), lift: 'lift' }
+const next = { look: say('look'), 'cut-scapes': say('cutTheScapes'), lift: say('lift') }
 </script>
 
 <template>

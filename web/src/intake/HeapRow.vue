@@ -9,6 +9,7 @@ import { countFrom } from '../lots'
 import type { HeapEntry } from './harvest'
 import TallyField from './TallyField.vue'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 const props = defineProps<{
   heap: HeapTemplate
@@ -83,7 +84,7 @@ const hint = computed(() => {
         class="pick"
         :model-value="entry.hungIn"
         :label="say('howItDries', { label: heap.label })"
-        :options="hangs.map((id) => ({ id, label: hungInWords[id] }))"
+        :options="hangs.map((id) => ({ id, label: sayWord(hungInWords[id]) }))"
         @update:model-value="change({ hungIn: $event ?? '' })"
       />
       <Pick

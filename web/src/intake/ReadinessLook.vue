@@ -52,7 +52,7 @@ async function keep() {
   }
   kept.value = await writeDown(at, { what: 'sign', value: share.value! })
 }
-const word = { wait: 'wait', lift: 'lift', late: say('liftNow') }
+const word = { wait: say('wait'), lift: say('lift'), late: say('liftNow') }
 </script>
 
 <template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ElDatePicker } from 'element-plus'
 import 'element-plus/es/components/date-picker/style/css'
+import { localeHere } from '../voice'
 
 /** A day of the calendar, typed or picked; none after `until`, where that is given. */
 const props = defineProps<{ label: string; until?: string; clearable?: boolean; placeholder?: string }>()
@@ -12,7 +13,7 @@ const ahead = (date: Date) => props.until !== undefined && date.getTime() > Date
   <ElDatePicker
     v-model="day"
     type="date"
-    format="D MMM YYYY"
+    :format="localeHere() === 'en-US' ? 'MMM D, YYYY' : 'D MMM YYYY'"
     value-format="YYYY-MM-DD"
     :clearable="clearable ?? false"
     :disabled-date="ahead"

@@ -30,6 +30,7 @@ import HeapCard from './HeapCard.vue'
 import KitchenCard from './KitchenCard.vue'
 import NotFitCard from './NotFitCard.vue'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** An evening, or a few, of freezing: what came in against pan, trays, freezer and clock, as a score. */
 const frame = useFrame()
@@ -161,7 +162,7 @@ function begin() {
               <tr v-for="(b, i) in tonight" :key="i">
                 <td>{{ clockAt(setup.from, (b.startInHours - evening * 24) * 60) }}</td>
                 <td>{{ say('batch2', { i: i + 1 }) }}</td>
-                <td>{{ cropOf(b.crop).name }}, {{ b.cut }}</td>
+                <td>{{ cropOf(b.crop).name }}, {{ sayWord(b.cut) }}</td>
                 <td>{{ weight(b.kg * 1000) }}</td>
                 <td>
                   {{ b.blanchMinutes ? say('minInThePan', { blanchMinutes: b.blanchMinutes }) : say('rawOnTheTray') }}

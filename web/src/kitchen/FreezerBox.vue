@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import { lotName } from '../almanac'
 import { longDate, monthOf, weight } from '../households'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** A freezer from above, lid off: baskets side by side, every lot of bags by how long it keeps. */
 const props = defineProps<{ freezer: FreezersView['freezers'][number] }>()
@@ -33,7 +34,7 @@ const heaviest = computed(() => Math.max(1, ...props.freezer.lots.map(({ weightG
 const height = ({ weightG }: Lot) => 34 + Math.round(44 * Math.sqrt(weightG / heaviest.value))
 const count = ({ pieces, unit }: Lot) => {
   const n = pieces ?? 1
-  return `${n} ${n === 1 ? (unit ?? 'bag') : units[unit ?? 'bag']}`
+  return `${n} ${sayWord(n === 1 ? (unit ?? 'bag') : units[unit ?? 'bag'])}`
 }
 const nameOf = (lot: Lot) => lotName(lot).replace(/, frozen$/, '')
 </script>

@@ -32,8 +32,8 @@ const cost = computed(() => spells.value.reduce((days, s) => days + (s.thawed ? 
 const slow = computed(() => freezers.value.filter(({ pace }) => pace !== null && pace >= 1.05))
 const ages = [
   { id: 'long', says: say('moreThanMonths') },
-  { id: 'months', says: '4 to 8 months' },
-  { id: 'soon', says: '1 to 4 months' },
+  { id: 'months', says: say('fourToEightMonths') },
+  { id: 'soon', says: say('oneToFourMonths') },
   { id: 'past', says: say('underAMonthOrPast') },
 ]
 </script>

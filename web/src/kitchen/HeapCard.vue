@@ -6,12 +6,13 @@ import { amount, bareLarge, gramsFrom, largeUnit } from '../households'
 import { Pick } from '../kit'
 import { keeps, type Heap } from './evening'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** What came in and could be frozen: how long it is at its best, how much of it is meant, how it is cut. */
 const props = defineProps<{ heap: Heap; grams: number; cut: string | undefined }>()
 const emit = defineEmits<{ grams: [grams: number]; cut: [cut: string] }>()
 const crop = computed(() => cropOf(props.heap.lot.crop))
-const cuts = computed(() => (crop.value.freezing?.blanch ?? []).map(({ cut }) => ({ id: cut, label: cut })))
+const cuts = computed(() => (crop.value.freezing?.blanch ?? []).map(({ cut }) => ({ id: cut, label: sayWord(cut) })))
 const stored = computed(() => keeps(props.heap.lot))
 const says = computed(() =>
   stored.value

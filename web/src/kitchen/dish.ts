@@ -2,6 +2,7 @@ import type { NewDish, RecipeView } from '@vadose/contract/kitchen'
 import type { LotRow } from '@vadose/contract/lots'
 import { unitNames, units, type Unit } from '@vadose/core/almanac'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 export type DishForm = NewDish['form']
 
@@ -78,7 +79,7 @@ export const dishForms: { id: DishForm; label: string; detail: string; unit: Uni
 export const unitsFor = (form: DishForm): { id: Unit; label: string }[] => {
   const usual = dishForms.find(({ id }) => id === form)!.unit
   const all = unitNames.filter((unit) => ['portion', 'bag', 'box', 'block', 'roll', 'jar', 'bottle'].includes(unit))
-  return [usual, ...all.filter((unit) => unit !== usual)].map((id) => ({ id, label: units[id] }))
+  return [usual, ...all.filter((unit) => unit !== usual)].map((id) => ({ id, label: sayWord(units[id]) }))
 }
 
 /** Grams an ingredient gives, as the server will reckon them. */

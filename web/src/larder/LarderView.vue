@@ -15,6 +15,7 @@ import { containerOf } from './shapes'
 import { shelvesOf, type Wanted } from './shelves'
 import WeekCard from './WeekCard.vue'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 const { answer: view, failure } = useView(readLarder)
 const { answer: places } = useView(listPlaces)
@@ -71,10 +72,10 @@ const containers = computed(() => {
     const id = containerOf(lot)
     count.set(id, (count.get(id) ?? 0) + (id === 'loose' ? 1 : (lot.pieces ?? 1)))
   }
-  return [...count].map(([id, n]) => ({ id, n, label: id === 'loose' ? 'loose' : n === 1 ? id : units[id] }))
+  return [...count].map(([id, n]) => ({ id, n, label: sayWord(id === 'loose' || n === 1 ? id : units[id]) }))
 })
 const sources = [
-  { id: 'grown', label: 'grown' },
+  { id: 'grown', label: sayWord('grown') },
   { id: 'bought', label: say('boughtGiven') },
   { id: 'noted', label: say('withANote') },
 ] as const

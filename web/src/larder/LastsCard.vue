@@ -27,7 +27,7 @@ const told = computed(() =>
   props.view.runOut.filter((line) => props.view.runOut.length <= fewLines || line.runsOutOn || totalOf(line).overdueG),
 )
 const untold = computed(() => props.view.runOut.filter((line) => !told.value.includes(line)))
-const lastsWords = { short: '▲ Short', right: say('right'), 'too-much': say('tooMuch') } as const
+const lastsWords = { short: `▲ ${say('shortLarge')}`, right: say('right'), 'too-much': say('tooMuch') } as const
 const all = ref(false)
 </script>
 

@@ -6,6 +6,7 @@ import { amount, inUnits, longDate, shortDate, weight } from '../households'
 import { littleOf, opensOne, TakeForm } from '../lots'
 import Shelf from './Shelf.vue'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** A line of the shelf: what stands there, how long it keeps, one taken by one tap. */
 const props = defineProps<{
@@ -23,7 +24,7 @@ const until = computed(() => {
 })
 const marks = { more: '↑', same: '=', never: '✕' } as const
 const verdicts = { more: say('moreOfIt2'), same: say('asMuchAgain2'), never: say('neverAgain2') } as const
-const lastsWords = { short: '▾ short', right: '= right', 'too-much': say('tooMuch2') } as const
+const lastsWords = { short: `▾ ${say('short')}`, right: `= ${say('right2')}`, 'too-much': say('tooMuch2') } as const
 const sourceWords = { grown: '', bought: 'bought', given: 'given', caught: 'caught', cooked: 'cooked' } as const
 </script>
 
@@ -37,7 +38,7 @@ const sourceWords = { grown: '', bought: 'bought', given: 'given', caught: 'caug
       <span v-if="lot.verdict" class="verdict" :class="lot.verdict" :title="verdicts[lot.verdict]"
         >{{ marks[lot.verdict] }} {{ verdicts[lot.verdict] }}</span
       >
-      <span v-if="sourceWords[lot.source]" class="tagged">{{ sourceWords[lot.source] }}</span>
+      <span v-if="sourceWords[lot.source]" class="tagged">{{ sayWord(sourceWords[lot.source]) }}</span>
       <span class="soft">{{ lot.code }}</span>
     </h3>
     <p>

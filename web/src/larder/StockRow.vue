@@ -10,6 +10,7 @@ import { countFrom } from '../lots'
 import { namedPlaces } from '../places'
 import type { StockDraft } from './stock'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** One line of the pad, as it was understood; every part of it can be put right before it is kept. */
 const props = defineProps<{ line: StockDraft; places: readonly PlaceView[]; today: string }>()
@@ -35,7 +36,7 @@ const sourceWords: Record<Origin, string> = {
   cooked: 'cooked',
 }
 const sources = origins.map((id) => ({ id, label: sourceWords[id] }))
-const counted = [{ id: '', label: 'pieces' }, ...unitNames.map((id) => ({ id, label: units[id] }))]
+const counted = [{ id: '', label: sayWord('pieces') }, ...unitNames.map((id) => ({ id, label: sayWord(units[id]) }))]
 const dated = computed(() => {
   const { on, dated } = props.line
   return dated === 'today'
@@ -62,7 +63,7 @@ const weightText = computed(() =>
           line.unit
             ? line.pieces === 1
               ? line.unit
-              : units[line.unit]
+              : sayWord(units[line.unit])
             : line.pieces === 1
               ? cropOf(line.crop).piece.one
               : cropOf(line.crop).piece.many
@@ -70,7 +71,7 @@ const weightText = computed(() =>
       ><span v-if="line.weightG !== null">, {{ line.about ? say('about') : '' }}{{ weightText }} {{ largeUnit() }}</span
       ><span v-if="line.size">{{ say('each', { size: line.size }) }}</span>
       <span class="soft">
-        {{ dated }}<template v-if="line.source !== 'grown'">, {{ sourceWords[line.source] }}</template></span
+        {{ dated }}<template v-if="line.source !== 'grown'">, {{ sayWord(sourceWords[line.source]) }}</template></span
       >
     </p>
     <p v-for="doubt in line.doubts" :key="doubt" class="bad">▲ {{ doubt }}</p>

@@ -9,6 +9,7 @@ import { useView } from '../view'
 import { dishesFor } from './pots'
 import { weekdayOf, weight } from '../households'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** Seven days of pots that save what would be lost. */
 const props = defineProps<{ view: LarderView }>()
@@ -32,7 +33,7 @@ const most = computed(() => Math.max(1, ...pots.value.map(({ savesG }) => savesG
           <span>
             <RouterLink
               :to="{ path: '/kitchen', query: { lots: pot.code, ...(pot.dish ? { named: sentence(pot.dish) } : {}) } }"
-              ><strong>{{ sentence(pot.dish ?? lotName(pot.lot)) }}</strong></RouterLink
+              ><strong>{{ pot.dish ? sentence(sayWord(pot.dish)) : sentence(lotName(pot.lot)) }}</strong></RouterLink
             ><br />
             <span class="soft"
               >{{ weight(pot.useG)

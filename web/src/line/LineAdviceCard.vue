@@ -55,7 +55,7 @@ const shown = computed(() => (advice.value?.tomorrow.length || advice.value?.mov
           <ElButton
             v-else-if="m.option.act"
             :disabled="busy"
-            :aria-label="say('doItFor', { code: m.code, label: m.option.label })"
+            :aria-label="say('doItFor', { code: m.code, label: inUnits(m.option.label) })"
             @click="act(m.code, m.option.act)"
             >{{ say('doIt') }}</ElButton
           >

@@ -17,6 +17,7 @@ import JarsCard from './JarsCard.vue'
 import RopeChart from './RopeChart.vue'
 import WeightChart from './WeightChart.vue'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 const frame = useFrame()
 const route = useRoute()
@@ -190,7 +191,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
             <ElButton
               v-else-if="o.act"
               :disabled="busy"
-              :aria-label="say('doIt2', { label: o.label })"
+              :aria-label="say('doIt2', { label: inUnits(o.label) })"
               @click="act(chosen!.code, o.act!)"
               >{{ say('doIt') }}</ElButton
             >
@@ -209,7 +210,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
           :colour="cropColour(chosen.crop)"
         />
         <p v-if="chosen.hungIn" class="soft">
-          {{ say('itDries', { hungIn: chosen.hungIn }) }}
+          {{ say('itDries', { hungIn: sayWord(chosen.hungIn) }) }}
           <template v-if="chosen.hungIn === 'in bunches' && bunch">{{
             say('toABunchAtMost', { bunch: bunch.value.join('–'), weight: weight(2000) })
           }}</template>

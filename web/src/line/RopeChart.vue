@@ -41,13 +41,13 @@ const marks = computed(() =>
   (narrow.value
     ? ([
         [0, say('justIn')],
-        [1, 'ready'],
+        [1, say('readyHere')],
       ] as const)
     : ([
         [0, say('justIn')],
         [1 / 3, say('aThirdDry')],
         [2 / 3, say('twoThirds')],
-        [1, 'ready'],
+        [1, say('readyHere')],
       ] as const)
   ).map(([share, label]) => ({ x: margin.value + share * (width.value - 2 * margin.value), label, end: share === 1 })),
 )

@@ -25,6 +25,7 @@ import MoveForm from './MoveForm.vue'
 import { opensOne } from './one-of'
 import WeighField from './WeighField.vue'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 const props = defineProps<{ lot: LotView; wide?: boolean }>()
 const frame = useFrame()
@@ -147,7 +148,7 @@ defineExpose({ toggle })
 
     <p v-if="lot.note && !gone" class="notice slip">{{ lot.note }}</p>
     <p v-if="lot.aside" class="notice">
-      {{ say('setAsideBy', { asideWords: asideWords[lot.aside.why] }) }}
+      {{ say('setAsideBy', { asideWords: sayWord(asideWords[lot.aside.why]) }) }}
       <strong>{{ longDate(lot.aside.until) }}</strong>.
     </p>
     <p v-if="!gone && (lot.guessed.weight || lot.guessed.pieces)" class="notice guess">

@@ -8,6 +8,7 @@ import { fullDate, monthTicks, shortDate } from '../households'
 import { nearest, TableBelow, useReader } from '../kit'
 import { monthStep, shownCurve, tenths, type SurvivalPoint as Point } from './survival'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 const props = defineProps<{
   keeping: KeepingView
@@ -72,8 +73,8 @@ const { at, listeners } = useReader<Point>({
         v-for="[level, label] in [
           [1, 'all'],
           [0.9, '9 in 10'],
-          [0.5, 'half'],
-          [0, 'none'],
+          [0.5, sayWord('half')],
+          [0, sayWord('none')],
         ] as const"
         :key="label"
       >

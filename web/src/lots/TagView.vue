@@ -7,6 +7,7 @@ import { linkTo } from '../call'
 import { Pick } from '../kit'
 import { useAct } from './act'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 const route = useRoute()
 /** one lot, or several: G26-1,G26-2 */
@@ -28,7 +29,7 @@ const sheets = {
   'letter-30': say('letterSheetLabels'),
   'roll-58': say('mmRoll'),
 }
-const papers = Object.entries(sheets).map(([id, label]) => ({ id: id as keyof typeof sheets, label }))
+const papers = Object.entries(sheets).map(([id, label]) => ({ id: id as keyof typeof sheets, label: sayWord(label) }))
 const sheet = ref<keyof typeof sheets>((localStorage.getItem('label-sheet') as keyof typeof sheets | null) ?? 'a4-21')
 const skip = ref('0')
 const used = computed(() => (/^\d+$/.test(skip.value) ? Number(skip.value) : 0))

@@ -1,6 +1,7 @@
 import { feeding, type Crop } from '@vadose/core/almanac'
 import type { SortFate, SortHeap } from '@vadose/core/lots'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** One heap on the sorting table: what it is for, what belongs on it, and how it is told apart without colour. */
 export interface TableHeap {
@@ -29,7 +30,7 @@ export function tableHeaps(crop: Crop): TableHeap[] {
     heap('cook', say('kitchenNow'), say('cutRoundAndCookedThese'), 'cross'),
     heap('plant', say('forPlanting'), say('trueToNameSoundThe'), 'dots'),
     heap('freeze', say('toFreeze'), say('preparedWithinTwoDays'), 'bars'),
-    ...(feed.safe ? [heap('feed', say('hens'), feed.says, 'grid')] : []),
+    ...(feed.safe ? [heap('feed', say('hens'), sayWord(feed.says), 'grid')] : []),
     heap('compost', say('compost'), say('tiredButNotDiseased'), 'stripes'),
     heap('bin', say('bin'), say('wetRotAndDiseaseNever'), 'cross'),
     heap('small', say('smallOnes'), say('aLotOfTheirOwn'), 'dots'),

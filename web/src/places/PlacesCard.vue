@@ -8,6 +8,7 @@ import { Choices } from '../kit'
 import { useView, write } from '../view'
 import PlaceRight from './PlaceRight.vue'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** The places of the house with their air: added to, put right, divided, joined, taken out of use. */
 defineProps<{ places: PlaceView[] }>()
@@ -17,7 +18,7 @@ const name = ref('')
 const kind = ref<PlaceKind | undefined>('cool-room')
 const kinds = (Object.keys(placeKinds) as PlaceKind[]).map((id) => ({
   id,
-  label: placeKinds[id].label,
+  label: sayWord(placeKinds[id].label),
   detail: inUnits(placeKinds[id].winter),
 }))
 const righting = ref<string>()
@@ -34,7 +35,7 @@ const back = (id: string) => attempt(() => write(retirePlace, { params: { id }, 
     <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
     <ul class="plain">
       <li v-for="p in places" :key="p.id" :class="{ part: p.within }">
-        <strong>{{ p.name }}</strong> <span class="soft">{{ placeKinds[p.kind].label.toLowerCase() }}</span>
+        <strong>{{ p.name }}</strong> <span class="soft">{{ sayWord(placeKinds[p.kind].label).toLowerCase() }}</span>
         <span v-if="p.air.temperatureC !== null">
           · {{ temperature(p.air.temperatureC) }} · {{ humidity(p.air.relativeHumidityPct ?? 0) }}</span
         >

@@ -27,7 +27,7 @@ const signs: Record<AlarmView['kind'], string> = {
       <li v-for="a in ringing" :key="a.key" :data-alarm="a.kind" class="alarm">
         <svg viewBox="0 0 22 22" aria-hidden="true"><path :d="signs[a.kind]" /></svg>
         <div>
-          <h3>{{ a.title }}</h3>
+          <h3>{{ inUnits(a.title) }}</h3>
           <p>{{ inUnits(a.says) }}</p>
           <p>
             <strong>{{ inUnits(a.todo) }}</strong>
@@ -39,7 +39,7 @@ const signs: Record<AlarmView['kind'], string> = {
             <RouterLink v-if="a.kind === 'freezer-warm'" to="/power-cut">{{ say('bagByBag') }}</RouterLink>
           </p>
         </div>
-        <ElButton :disabled="busy" :aria-label="say('mute', { title: a.title })" @click="mute(a, true)">{{
+        <ElButton :disabled="busy" :aria-label="say('mute', { title: inUnits(a.title) })" @click="mute(a, true)">{{
           say('mute2')
         }}</ElButton>
       </li>
@@ -48,11 +48,11 @@ const signs: Record<AlarmView['kind'], string> = {
       <summary>{{ say('muted', { muted: muted.length }) }}</summary>
       <ul class="bare rows">
         <li v-for="a in muted" :key="a.key" class="alarm">
-          <span class="soft">{{ a.title }}</span>
+          <span class="soft">{{ inUnits(a.title) }}</span>
           <ElButton
             size="small"
             :disabled="busy"
-            :aria-label="say('ringAgain', { title: a.title })"
+            :aria-label="say('ringAgain', { title: inUnits(a.title) })"
             @click="mute(a, false)"
             >{{ say('ringAgain2') }}</ElButton
           >

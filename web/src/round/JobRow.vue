@@ -35,7 +35,7 @@ const plantAll = (code: string) => act(code, { act: 'plant', weightG: props.job.
   <article class="job" :data-kind="job.kind" :style="{ '--mark': job.crop ? cropColour(job.crop) : 'var(--cold)' }">
     <div class="what">
       <h3>
-        {{ job.title }}
+        {{ inUnits(job.title) }}
         <span v-if="where" class="soft">{{ where.toLowerCase() }} · </span>
         <RouterLink v-if="job.code" class="code" :to="`/lots/${job.code}`">{{ job.code }}</RouterLink>
       </h3>

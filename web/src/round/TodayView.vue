@@ -40,7 +40,6 @@ const places = computed(() =>
 )
 const count = computed(() => round.value?.places.reduce((sum, p) => sum + p.jobs.length, 0) ?? 0)
 const { act, refusal } = useAct()
-const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`
 const useOne = (code: string, pieces: number | null, weightG: number) =>
   act(code, pieces === null ? { act: 'use', weightG: Math.min(250, weightG) } : { act: 'use', pieces: 1 })
 </script>
@@ -53,7 +52,10 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
         <h1>{{ on && on !== frame.today ? say('theRoundOn', { fullDate: fullDate(on) }) : say('theRound') }}</h1>
         <p class="soft">
           <template v-if="count">{{
-            say('inInWalkingOrder', { plural: plural(count, 'job'), plural2: plural(round.places.length, 'place') })
+            say('inInWalkingOrder', {
+              jobs: say('jobs', { n: count }),
+              places: say('places', { n: round.places.length }),
+            })
           }}</template>
         </p>
       </header>
@@ -65,7 +67,7 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
         <p v-if="round.nextJobs.length">
           {{ say('next') }}
           <template v-for="(n, i) in round.nextJobs" :key="n.on">{{
-            say('on', { i: i ? ', ' : '', plural: plural(n.count, 'job'), on: fullDate(n.on) })
+            say('on', { i: i ? ', ' : '', jobs: say('jobs', { n: n.count }), on: fullDate(n.on) })
           }}</template>.
         </p>
         <p v-else>
@@ -108,7 +110,7 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
       <p v-if="count && round.nextJobs.length" class="soft">
         {{ say('comingUp') }}
         <template v-for="(n, i) in round.nextJobs.slice(0, 4)" :key="n.on">{{
-          say('on', { i: i ? ', ' : '', plural: plural(n.count, 'job'), on: shortDate(n.on) })
+          say('on', { i: i ? ', ' : '', jobs: say('jobs', { n: n.count }), on: shortDate(n.on) })
         }}</template>.
       </p>
     </div>

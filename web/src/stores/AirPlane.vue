@@ -7,6 +7,7 @@ import { cropColour } from '../almanac'
 import { humidity, monthOf, temperature } from '../households'
 import { TableBelow } from '../kit'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 const props = defineProps<{ view: StoresView; chosenPlace: string | null }>()
 const width = 400
@@ -129,7 +130,7 @@ const places = computed(() =>
       </tbody>
       <tbody>
         <tr v-for="w in view.windows" :key="w.crop + w.label">
-          <td>{{ say('likeBest', { label: w.label }) }}</td>
+          <td>{{ say('likeBest', { label: sayWord(w.label) }) }}</td>
           <td>
             {{
               say('to', {

@@ -4,6 +4,7 @@ import { ElButton } from 'element-plus'
 import { lotName } from '../almanac'
 import { dateRange, sentence, untilDate, weight } from '../households'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** The lot that was tapped in the house: how long it keeps where it is, and what can be done with it. */
 defineProps<{ lot: StoredLotView }>()
@@ -25,7 +26,7 @@ defineEmits<{ move: []; open: [] }>()
         {{
           say('chancesInEndsItFirst', {
             dateRange: dateRange(lot.keeps.nineInTenUntil.p10, lot.keeps.nineInTenUntil.p90),
-            endedBy: sentence(lot.keeps.endedBy),
+            endedBy: sentence(sayWord(lot.keeps.endedBy)),
           })
         }}
       </p>

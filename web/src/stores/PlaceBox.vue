@@ -4,8 +4,9 @@ import { asideWords } from '@vadose/core/lots'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropColour, cropOf, heapLabel, lotCrop } from '../almanac'
-import { humidity, temperature, weight } from '../households'
+import { humidity, temperature, weight, inUnits } from '../households'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 const props = defineProps<{
   place: StoresView['places'][number]
@@ -35,7 +36,7 @@ const threats = computed(() =>
 const width = (g: number) => `max(132px, ${Math.round(Math.sqrt(g / props.heaviestG) * 100)}%)`
 const label = (lot: StoresView['lots'][number]) => {
   const what = lot.name ?? (lot.form === 'fresh' ? cropOf(lot.crop) : lotCrop(lot)).plural
-  if (lot.aside) return `${what}, ${asideWords[lot.aside.why]}`
+  if (lot.aside) return `${what}, ${sayWord(asideWords[lot.aside.why])}`
   return lot.heap === 'sound' ? what : `${what}, ${heapLabel(cropOf(lot.crop), lot.heap).toLowerCase()}`
 }
 /** a shelf of jars is the larder's to show line by line */
@@ -125,7 +126,7 @@ function dropped(event: DragEvent) {
       </RouterLink>
       <p v-if="lots.length === 0" class="soft">{{ say('empty') }}</p>
     </div>
-    <p v-for="c in place.conflicts" :key="c.kind + c.codes.join()" class="bad threat">▲ {{ c.says }}</p>
+    <p v-for="c in place.conflicts" :key="c.kind + c.codes.join()" class="bad threat">▲ {{ inUnits(c.says) }}</p>
     <p v-for="t in threats" :key="t.code" class="bad threat">
       {{ say('willEndItHere', { code: t.code, endedBy: t.keeps!.endedBy }) }}
     </p>

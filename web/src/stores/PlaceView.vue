@@ -14,6 +14,7 @@ import ClimateChart from './ClimateChart.vue'
 import ComfortRows from './ComfortRows.vue'
 import ThermometerCard from './ThermometerCard.vue'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** One place: its air as it is and will be, who likes it there, what lies there, what it is like. */
 const route = useRoute()
@@ -25,7 +26,7 @@ const place = computed(() => view.value?.place)
 const kg = computed(() => (view.value?.lots ?? []).reduce((sum, lot) => sum + lot.weightG, 0))
 const kinds = (Object.keys(placeKinds) as PlaceKind[]).map((id) => ({
   id,
-  label: placeKinds[id].label,
+  label: sayWord(placeKinds[id].label),
   detail: inUnits(placeKinds[id].winter),
 }))
 const known = computed(() => {
@@ -44,7 +45,7 @@ const known = computed(() => {
       <header class="head">
         <h1>{{ place.name }}</h1>
         <p class="soft">
-          {{ placeKinds[place.kind].label.toLowerCase()
+          {{ sayWord(placeKinds[place.kind].label).toLowerCase()
           }}<template v-if="place.air.temperatureC !== null">{{
             say('now2', {
               temperatureC: temperature(place.air.temperatureC),

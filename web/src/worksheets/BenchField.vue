@@ -7,16 +7,17 @@ import { columnsOf } from './form'
 import { unitName } from './units'
 import type { Field } from './worksheets'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** One field of a worksheet, by its kind. */
 const props = defineProps<{ field: Field; value: string; choices: readonly string[]; wrong: boolean }>()
 const emit = defineEmits<{ set: [value: string] }>()
-const shownWord = (choice: string) => choice.replaceAll('-', ' ')
+const shownWord = (choice: string) => sayWord(choice.replaceAll('-', ' '))
 /** What is chosen among, where it is not typed. */
 const picks = computed(() => {
   const { kind, optional } = props.field
   if (kind === 'crop') return allCrops().map(({ id, name }) => ({ id, label: name }))
-  if (kind === 'yes-no') return ['no', 'yes'].map((id) => ({ id, label: id }))
+  if (kind === 'yes-no') return ['no', 'yes'].map((id) => ({ id, label: sayWord(id) }))
   if (kind !== 'choice') return undefined
   const words = props.choices.map((id) => ({ id, label: shownWord(id) }))
   return optional ? [{ id: '', label: say('asUsual') }, ...words] : words
@@ -35,7 +36,7 @@ const picks = computed(() => {
       @update:model-value="emit('set', $event)"
     >
       <template v-if="field.unit || field.suffix" #suffix>{{
-        field.unit ? unitName(field.unit) : field.suffix
+        field.unit ? unitName(field.unit) : sayWord(field.suffix!)
       }}</template>
     </ElInput>
     <Pick

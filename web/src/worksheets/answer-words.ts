@@ -16,7 +16,7 @@ const isDate = (value: unknown): value is string => typeof value === 'string' &&
 function words(value: unknown, line: Worksheet['says'][number]): string {
   if (typeof value === 'number' && line.suffix === 'share') return `${Math.round(value * 100)} %`
   if (typeof value === 'number') return says(value, line.unit, line.suffix, line.digits)
-  if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  if (typeof value === 'boolean') return value ? say('yes') : say('no')
   if (isDate(value)) return yearDate(value.slice(0, 10))
   if (Array.isArray(value)) {
     if (value.length === 0) return 'nothing'

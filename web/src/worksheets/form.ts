@@ -1,6 +1,7 @@
 import { toModel, toShown, unitName } from './units'
 import type { Field, Worksheet } from './worksheets'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** What stands in the fields, as typed. */
 export type Typed = Record<string, string>
@@ -93,7 +94,7 @@ function readLines(field: Field, text: string): { rows: unknown[] } | { field: s
 
 /** Labels of a line's columns, with the household's units. */
 export const columnsOf = (field: Field): string =>
-  (field.columns ?? []).map((c) => (c.unit ? `${c.label} ${unitName(c.unit)}` : c.label)).join(', ')
+  (field.columns ?? []).map((c) => (c.unit ? `${sayWord(c.label)} ${unitName(c.unit)}` : sayWord(c.label))).join(', ')
 
 /** A link's query that brings the same worksheet back: only what differs from its own values, and the units typed in. */
 export function linkQuery(sheet: Worksheet, typed: Typed, us: boolean): Record<string, string> {

@@ -2,6 +2,7 @@ import { gramsPerOunce, gramsPerPound } from '@vadose/core/households'
 import { degree, fromCelsius, isUs, largeUnit, smallUnit, temperature, toCelsius, weight } from '../households'
 import type { Axis } from './drawing'
 import type { Unit } from './worksheets'
+import { sayWord } from '../voice'
 
 const factor: Record<Exclude<Unit, 'temperature' | ''>, number> = {
   g: gramsPerOunce,
@@ -47,7 +48,7 @@ export function says(value: number, unit: Unit | undefined, suffix = '', digits 
   if (unit === 'g' && digits > 0) return `${number(toShown(value, unit), isUs() ? 2 : digits)} ${unitName(unit)}`
   if (unit === 'g') return weight(value)
   const text = number(toShown(value, unit), digits)
-  return [text, unit ? unitName(unit) : suffix].filter(Boolean).join(' ')
+  return [text, unit ? unitName(unit) : sayWord(suffix)].filter(Boolean).join(' ')
 }
 
 /** Value on an axis as the household reads it, and the axis's unit. */
@@ -72,7 +73,7 @@ export function axisUnit(axis: Axis): string {
     case 'kg':
       return largeUnit()
     default:
-      return axis.unit ?? ''
+      return sayWord(axis.unit ?? '')
   }
 }
 export const axisTitle = (axis: Axis): string => (axisUnit(axis) ? `${axis.label}, ${axisUnit(axis)}` : axis.label)

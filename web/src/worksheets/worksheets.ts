@@ -62,7 +62,7 @@ export const worksheets = (): readonly Worksheet[] => [
     title: say('whatTheAirCanDo'),
     asks: say('howHardDoesThisAir'),
     equation: say('thePullIsWhatThe'),
-    source: 'ASHRAE Fundamentals ch. 1, Hyland–Wexler; agrees with psychrolib to 0.1 %',
+    source: say('ashrae'),
     range: '−20 to 60 °C',
     fields: [
       t('temperatureC', say('temperature'), 20),

@@ -14,7 +14,7 @@ const shown = 8
 const all = ref(false)
 const lines = computed(() => (view.value?.lines ?? []).slice(0, all.value ? undefined : shown))
 const open = ref<string>()
-const lastsWords = { short: 'short', right: 'right', 'too-much': say('tooMuch') } as const
+const lastsWords = { short: say('short'), right: say('right'), 'too-much': say('tooMuch') } as const
 const wide = computed(() => (view.value?.reckoning ?? []).filter((r) => r.putUpG + r.eatenG + r.lostG + r.leftG > 0))
 const sum = (of: (r: (typeof wide.value)[number]) => number) => wide.value.reduce((total, r) => total + of(r), 0)
 const other = (r: (typeof wide.value)[number]) => r.givenG + r.plantedG + r.fedG
