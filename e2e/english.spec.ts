@@ -79,8 +79,7 @@ test('a household of a made-up language finds no sentence that stands in no tabl
   test.slow()
   await page.goto('/household')
   const file = (await (await page.request.get(apiOf(page, '/file'))).json()) as HouseholdFile
-  file.household.name = 'Þŵéŕ'
-  file.household.language = 'en-XA'
+  Object.assign(file.household, { name: 'Þŵéŕ', language: 'en-XA' })
   const { address } = (await (
     await page.request.post('/api/household-files', { data: file, headers: { 'Idempotency-Key': crypto.randomUUID() } })
   ).json()) as { address: string }

@@ -3,6 +3,7 @@ import type { LarderView } from '@vadose/contract/larder'
 import type { LotRow, LotView } from '@vadose/contract/lots'
 import type { JobView, RoundView } from '@vadose/contract/round'
 import type { StoresView } from '@vadose/contract/stores'
+import { inPlainWords } from '@vadose/words'
 import { parse } from 'csv-parse/sync'
 import { api, pass, putBy } from './acts'
 import { apiOf, expect } from './page'
@@ -11,7 +12,7 @@ import { apiOf, expect } from './page'
 async function doJob(page: Page, job: JobView): Promise<boolean> {
   const row = page
     .locator(`article.job[data-kind="${job.kind}"]`)
-    .filter({ has: page.getByRole('heading', { name: job.title }) })
+    .filter({ has: page.getByRole('heading', { name: inPlainWords(job.title) }) })
     .filter(job.code ? { hasText: job.code } : {})
     .first()
   const tap = (name: string | RegExp) => row.getByRole('button', { name }).first().click()

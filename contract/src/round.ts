@@ -16,6 +16,7 @@ import {
   uuid,
   words,
   type Static,
+  told,
 } from './shapes'
 
 export const jobView = closed({
@@ -43,12 +44,12 @@ export const jobView = closed({
     'mind',
   ),
   dueOn: civilDate,
-  why: words,
+  why: told,
   code: nullable(words),
   /** what stands in a bed, by its key and where */
   stand: nullable(closed({ key: words, bed: words, variety: nullable(words), growsIn: oneOf('bed', 'pot', 'roofed') })),
   crop: nullable(words),
-  title: words,
+  title: told,
   /** the scale's expectation, g, and what is weighed */
   expectedG: nullable(number),
   basis,
@@ -74,7 +75,7 @@ export const roundView = closed({
       temperatureC: nullable(number),
       relativeHumidityPct: nullable(number),
       recent: listOf(number),
-      verdict: closed({ suits: bool, says: words }),
+      verdict: closed({ suits: bool, says: told }),
       jobs: listOf(jobView),
     }),
   ),
@@ -93,7 +94,7 @@ export const roundView = closed({
     }),
   ),
   weather: listOf(weatherDay),
-  weatherSays: listOf(words),
+  weatherSays: listOf(told),
   lastWeek: closed({ broughtInG: number, usedG: number, lostG: number, waterG: number }),
   nextJobs: listOf(closed({ on: civilDate, count: number })),
 })
@@ -112,10 +113,10 @@ export const alarm = closed({
   key: words,
   kind: oneOf('frost', 'damp', 'silent', 'freezer-warm', 'worse'),
   on: civilDate,
-  title: words,
-  says: words,
+  title: told,
+  says: told,
   /** what to do */
-  todo: words,
+  todo: told,
   placeId: nullable(uuid),
   place: nullable(words),
   codes: listOf(words),

@@ -29,7 +29,10 @@ export type Quantity =
   | { readonly on: CivilDate; readonly as?: DayAs }
   | { readonly term: string }
 
-export const told = (says: string, values: Readonly<Record<string, Part>> = {}): Message => ({ ...values, says })
+export const told = (says: string, values: Readonly<Record<string, Part>> & { says?: never } = {}): Message => ({
+  ...values,
+  says,
+})
 export const listing = (list: readonly Part[], by = ', '): Listing => ({ list: list.filter(isSaid), by })
 export const grams = (g: number): Quantity => ({ g })
 export const kilos = (g: number, digits = 1): Quantity => ({ g, as: 'kg', digits })

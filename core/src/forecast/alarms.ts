@@ -1,7 +1,8 @@
 import { hourMs } from '../air'
 import { normalShare } from '../chance'
 import { beliefAfterChecks } from '../checks'
-import { addDays, dayAsOf, dayMs, daysBetween, type CivilDate } from '../households'
+import { addDays, dayMs, daysBetween, type CivilDate } from '../households'
+import { degrees, listing, onDay, term, told, type Listing, type Message } from '../message'
 import { likeOf, placeKinds } from '../places'
 import { hoursOf } from '../readings'
 import { closedPackings, keepingForecast } from '../stores'
@@ -18,10 +19,10 @@ export interface Alarm {
   kind: 'frost' | 'damp' | 'silent' | 'freezer-warm' | 'worse'
   /** the day it is about */
   on: CivilDate
-  title: string
-  says: string
+  title: Message
+  says: Message
   /** what to do */
-  todo: string
+  todo: Message
   place: PlaceState | undefined
   codes: string[]
 }
@@ -50,9 +51,9 @@ const worseShare = 0.25
 const worseDays = 14
 const worseFor = 10
 
-const listed = (lots: readonly LotState[]) => [...new Set(lots.map(({ cropData }) => cropData.plural))].join(', ')
+const listed = (lots: readonly LotState[]): Listing =>
+  listing([...new Set(lots.map(({ cropData }) => cropData.plural))].map(term))
 const codesOf = (lots: readonly LotState[]) => lots.map(({ code }) => code).sort()
-const degrees = (c: number) => `${c.toFixed(1).replace('-', '−')} °C`
 
 /** What cannot wait for the round, soonest first. */
 export const alarmsOf = (house: House): Alarm[] =>
@@ -93,25 +94,26 @@ function frostComing(house: House, place: PlaceState): Alarm[] {
         key: `frost ${place.id} ${codes.join(' ')}`,
         kind: 'frost',
         on: addDays(house.today, night),
-        title: `Frost coming to ${place.name.toLowerCase()}`,
-        says: `${frostSays(coldest, Math.max(...struck.map(({ cropData }) => cropData.keeping.freezesAtC!.value)), night)}: ${listed(struck)} will not stand it.`,
-        todo: frostTodo(codes.length, best?.place.name, night),
+        title: told('alarms.frostTitle', { place: place.name.toLowerCase() }),
+        says: told('alarms.frost', {
+          colder:
+            coldest < Math.max(...struck.map(({ cropData }) => cropData.keeping.freezesAtC!.value)) ? 'no' : 'yes',
+          coldest: degrees(coldest, 1),
+          night,
+          lots: listed(struck),
+        }),
+        todo: told('alarms.frostTodo', {
+          carried: best ? 'yes' : 'no',
+          n: codes.length,
+          place: best?.place.name.toLowerCase(),
+          night,
+        }),
         place,
         codes,
       },
     ]
   }
   return []
-}
-
-const inDays = (night: number) => (night === 0 ? 'tonight' : night === 1 ? 'tomorrow night' : `in ${night} days`)
-const frostSays = (coldest: number, freezesAt: number, night: number) =>
-  coldest < freezesAt
-    ? `Down to about ${degrees(coldest)} ${inDays(night)}`
-    : `About ${degrees(coldest)} ${inDays(night)}, and it may be colder`
-const frostTodo = (lots: number, to: string | undefined, night: number) => {
-  const cover = `over with sacks and straw, off the floor, ${night === 0 ? 'tonight' : 'before then'}.`
-  return to ? `Carry ${lots === 1 ? 'it' : 'them'} to ${to.toLowerCase()}, or c${cover}` : `C${cover}`
 }
 
 /** Kept dry, and open to the air: what is in a closed jar feels none of it. */
@@ -133,9 +135,9 @@ function dampFor(house: House, place: PlaceState): Alarm[] {
       key: `damp ${place.id} ${codes.join(' ')}`,
       kind: 'damp',
       on: house.today,
-      title: `Damp for ${Math.round(damp / 24)} days: ${place.name.toLowerCase()}`,
-      says: `Damp enough for mould in ${damp} of the last ${dampWatch} hours: ${listed(dry)} ${dry.length === 1 ? 'lies' : 'lie'} there.`,
-      todo: 'Open it when it is drier outside, put a fan on, or carry them to a drier place.',
+      title: told('alarms.dampTitle', { days: Math.round(damp / 24), place: place.name.toLowerCase() }),
+      says: told('alarms.damp', { hours: damp, of: dampWatch, lots: listed(dry), n: dry.length }),
+      todo: told('alarms.dampTodo'),
       place,
       codes,
     },
@@ -155,9 +157,9 @@ function silent(house: House, place: PlaceState): Alarm[] {
       key: `silent ${place.id} ${house.dateOf(measuredAtMs)}`,
       kind: 'silent',
       on: house.today,
-      title: `No reading from ${place.name.toLowerCase()}`,
-      says: `Its sensor wrote every hour and has been silent for ${Math.round(stillFor)} hours; its air is a guess since.`,
-      todo: 'Look at its battery and its reach; read the thermometer by hand meanwhile.',
+      title: told('alarms.silentTitle', { place: place.name.toLowerCase() }),
+      says: told('alarms.silent', { hours: Math.round(stillFor) }),
+      todo: told('alarms.silentTodo'),
       place,
       codes: [],
     },
@@ -177,9 +179,14 @@ function freezerWarm(house: House, place: PlaceState): Alarm[] {
       key: `freezer-warm ${place.id} ${house.today}`,
       kind: 'freezer-warm',
       on: house.today,
-      title: `${place.name} is warm`,
-      says: `Above ${degrees(freezerWarmC)} for ${warm} of the last ${freezerWatch} hours, up to ${degrees(Math.max(...last))}.`,
-      todo: 'Is the lid shut, the plug in, the power on? Keep it shut. If it thaws, go through it bag by bag.',
+      title: told('alarms.warmTitle', { place: place.name }),
+      says: told('alarms.warm', {
+        limit: degrees(freezerWarmC, 1),
+        hours: warm,
+        of: freezerWatch,
+        warmest: degrees(Math.max(...last), 1),
+      }),
+      todo: told('alarms.warmTodo'),
       place,
       codes,
     },
@@ -209,9 +216,18 @@ function turnedWorse(house: House, lot: LotState): Alarm[] {
       key: `worse ${lot.code} ${looks.length}`,
       kind: 'worse',
       on: house.today,
-      title: `${lot.cropData.name} ${lot.code} has turned for the worse`,
-      says: `The look of ${dayAsOf(house.today)(house.dateOf(lastLook.atMs))} found ${lastLook.bad} of ${lastLook.lookedAt} bad: nine in ten are good to ${dayAsOf(house.today)(now)}, not to ${dayAsOf(house.today)(was)} as was thought.`,
-      todo: 'Go through all of it, eat or put by what is sound and soft, and keep the rest apart and drier.',
+      title: told('alarms.worseTitle', {
+        crop: lot.history.named ? lot.cropData.name : term(lot.cropData.name),
+        code: lot.code,
+      }),
+      says: told('alarms.worse', {
+        on: onDay(house.dateOf(lastLook.atMs)),
+        bad: lastLook.bad,
+        lookedAt: lastLook.lookedAt,
+        now: onDay(now),
+        was: onDay(was),
+      }),
+      todo: told('alarms.worseTodo'),
       place: house.place(lot.placeId),
       codes: [lot.code],
     },

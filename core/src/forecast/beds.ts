@@ -1,6 +1,7 @@
 import { choiceOf, type Crop } from '../almanac'
 import { standVerdict, type Stand, type StandVerdict } from '../beds'
-import { addDays, monthsWords, type CivilDate } from '../households'
+import { addDays, type CivilDate } from '../households'
+import { listing, onDay, term, told, type Message } from '../message'
 import type { Job } from '../round'
 import type { House } from './house'
 import type { LotState } from './lot'
@@ -28,7 +29,8 @@ export function bedJobs(house: House, stand: Stand): Job[] {
   const verdict = bedVerdict(house, stand)
   const next = verdict?.next
   if (!verdict || !next) return []
-  const why = next.what === 'cut-scapes' ? next.why : [next.why, ...verdict.says].join(' ')
+  const says = next.what === 'cut-scapes' ? [next.why] : [next.why, ...verdict.says]
+  const why = told('round.atBed', { parts: listing(says.map(term), ' ') })
   return [{ kind: kinds[next.what], dueOn: next.on, why }]
 }
 
@@ -55,6 +57,12 @@ export function plantingTime(
   return null
 }
 
+/** “October and November”, “March to May” */
+function monthsFrom(from: CivilDate, to: CivilDate): Message {
+  const n = (Number(to.slice(5, 7)) - Number(from.slice(5, 7)) + 12) % 12
+  return told('round.months', { n, from: onDay(from, 'month'), to: onDay(to, 'month') })
+}
+
 /** What was kept back asks to be planted when its time has come, and goes on asking. */
 export function plantingJobs(house: House, lot: LotState): Job[] {
   if (lot.fate !== 'plant' || lot.history.storedAtMs === null) return []
@@ -62,15 +70,14 @@ export function plantingJobs(house: House, lot: LotState): Job[] {
   const time = plantingTime(lot.grown, since, house.household.latitudeDeg)
   if (!time) return []
   const dueOn = time.from > since ? time.from : since
-  const when = monthsWords(time.from, time.to)
   return [
     {
       kind: 'plant',
       dueOn,
-      why:
-        house.today > time.to
-          ? `Planting time, ${when}, is over: plant them at once, or eat them.`
-          : `Planting time is ${when}.`,
+      why: told('round.planting', {
+        over: house.today > time.to ? 'yes' : 'no',
+        months: monthsFrom(time.from, time.to),
+      }),
     },
   ]
 }

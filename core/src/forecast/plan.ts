@@ -2,7 +2,8 @@ import type { Crop } from '../almanac'
 import type { Stand } from '../beds'
 import { addDays, clockTimeOf, daysBetween, type CivilDate } from '../households'
 import { conditioningDays } from '../line'
-import { asideWords, jarDay } from '../lots'
+import { jarDay } from '../lots'
+import { listing, term, told, type Listing } from '../message'
 import {
   dryerJobs,
   dryingJobs,
@@ -54,9 +55,9 @@ export function planOf(house: House): PlannedJob[] {
   return jobs.sort((a, b) => (a.dueOn < b.dueOn ? -1 : a.dueOn > b.dueOn ? 1 : 0))
 }
 
-/** What a crop's end tests feel, in words. */
-export const feelsOf = (crop: Crop): string =>
-  (crop.curing?.endTests ?? []).map((t) => t.label.toLowerCase()).join(', ')
+/** What a crop's end tests feel. */
+export const feelsOf = (crop: Crop): Listing =>
+  listing((crop.curing?.endTests ?? []).map((t) => term(t.label.toLowerCase())))
 
 function lotJobs(house: House, lot: LotState): Job[] {
   if (lot.stage === 'drying') {
@@ -73,9 +74,7 @@ function lotJobs(house: House, lot: LotState): Job[] {
   if (lot.stage === 'fresh') {
     const soon = useWithin(house, lot)
     const { aside } = lot.history
-    return soon
-      ? [useUpJob(addDays(house.today, -soon.age), soon.days, house.today, aside ? asideWords[aside.why] : undefined)]
-      : []
+    return soon ? [useUpJob(addDays(house.today, -soon.age), soon.days, house.today, aside?.why)] : []
   }
   const kitchen = madeJobs(house, lot)
   const keeping = keepingOf(house, lot)
@@ -164,8 +163,8 @@ function loadJobs(house: House, lot: LotState): Job[] {
     rotateAt: at(rotateAtMs),
     rotated: lot.history.loads.at(-1)!.rotatedAtMs !== null,
     doneOn: house.dateOf(doneAtMs.p50),
-    doneBetween: `between ${at(doneAtMs.p10)} and ${at(doneAtMs.p90)}`,
-    target: `${Math.round(targetG).toLocaleString('en-GB')} g`,
+    doneBetween: [at(doneAtMs.p10), at(doneAtMs.p90)],
+    targetG: Math.round(targetG),
   })
 }
 
@@ -176,15 +175,13 @@ const quietDays = 3
 function placeJobs(house: House, place: PlaceState): Job[] {
   if (place.kind === 'outdoors' || !house.lots.some((lot) => lot.placeId === place.id)) return []
   if (place.measuredAtMs === null) {
-    return [
-      { kind: 'read', dueOn: house.today, why: 'Never measured: forecasts here go by what such places usually have.' },
-    ]
+    return [{ kind: 'read', dueOn: house.today, why: told('round.neverMeasured') }]
   }
   const on = house.dateOf(place.measuredAtMs)
   const quiet = daysBetween(on, house.today)
   return quiet < quietDays
     ? []
-    : [{ kind: 'read', dueOn: addDays(on, quietDays), why: `No reading for ${quiet} days.` }]
+    : [{ kind: 'read', dueOn: addDays(on, quietDays), why: told('round.noReading', { days: quiet }) }]
 }
 
 /** How many jobs fall due on each day from tomorrow on. */

@@ -1,4 +1,5 @@
-import { placeVerdict, type LotInPlace } from '../round'
+import { told } from '../message'
+import { placeVerdict, type LotInPlace, type Verdict } from '../round'
 import { curingOfLot } from './curing'
 import type { House } from './house'
 import { keepsUntil } from './keeping'
@@ -22,10 +23,10 @@ function frostOn(lot: LotState, { past, ahead, kind }: PlaceState): { frostC?: n
 }
 
 /** Whether a place's air suits what is in it now. */
-export function verdictOn(house: House, place: PlaceState): { suits: boolean; says: string } {
+export function verdictOn(house: House, place: PlaceState): Verdict {
   const beds = place.kind === 'outdoors' ? house.stands.filter((stand) => !stand.over).length : 0
   if (beds > 0 && !house.lots.some((lot) => lot.placeId === place.id)) {
-    return { suits: true, says: beds === 1 ? 'one bed watched' : `${beds} beds watched` }
+    return { suits: true, says: told('verdict.beds', { beds }) }
   }
   return placeVerdict(
     workable(house)

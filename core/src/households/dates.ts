@@ -52,10 +52,3 @@ export const dayAsOf =
     date.slice(0, 4) === today.slice(0, 4) ? dayWords(date) : `${dayWords(date)} ${date.slice(0, 4)}`
 /** “Thursday 30 July” */
 export const weekdayWords = inWords({ weekday: 'long', day: 'numeric', month: 'long' })
-const monthWords = inWords({ month: 'long' })
-/** “October and November”, “March to May” */
-export function monthsWords(from: CivilDate, to: CivilDate): string {
-  const months = (Number(to.slice(5, 7)) - Number(from.slice(5, 7)) + 12) % 12
-  if (months === 0) return monthWords(from)
-  return `${monthWords(from)} ${months === 1 ? 'and' : 'to'} ${monthWords(to)}`
-}

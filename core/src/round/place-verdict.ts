@@ -1,3 +1,5 @@
+import { degrees, term, told, type Message } from '../message'
+
 /** A lot in a place, as far as the place's air matters to it. */
 export interface LotInPlace {
   code: string
@@ -14,26 +16,35 @@ const airsDoing = ['rooting', 'mould', 'frost']
 /** standing still for less is a night's rest, hours */
 const stallCountsFromHours = 12
 
+/** Whether it suits, and why not. */
+export interface Verdict {
+  suits: boolean
+  says: Message
+}
+
 /** Whether a place's air suits what is in it, in a few words: the worst that stands still, then the worst in store. */
-export function placeVerdict(lots: readonly LotInPlace[]): { suits: boolean; says: string } {
-  if (lots.length === 0) return { suits: true, says: 'empty' }
+export function placeVerdict(lots: readonly LotInPlace[]): Verdict {
+  if (lots.length === 0) return { suits: true, says: told('verdict.empty') }
   const frozen = lots.filter((lot) => lot.frostC !== undefined).sort((a, b) => a.frostC! - b.frostC!)[0]
   if (frozen) {
     return {
       suits: false,
-      says: `frost, ${frozen.frostC!.toFixed(1).replace('-', '−')} °C: ${frozen.code} will not stand it`,
+      says: told('verdict.frost', { coldest: degrees(frozen.frostC!, 1), code: frozen.code }),
     }
   }
   const hanging = lots.flatMap((lot) => (lot.drying ? [{ code: lot.code, ...lot.drying }] : []))
   const stalled = [...hanging].sort((a, b) => b.stalledForHours - a.stalledForHours)[0]
   if (stalled && stalled.stalledForHours >= stallCountsFromHours) {
-    const days = Math.floor(stalled.stalledForHours / 24)
-    const long = days >= 1 ? `${days} ${days === 1 ? 'day' : 'days'}` : `${Math.round(stalled.stalledForHours)} hours`
-    return { suits: false, says: `${stalled.heals ? 'too cold or hot to heal' : 'too damp to dry'} for ${long}` }
+    const { heals, stalledForHours: hours } = stalled
+    const days = Math.floor(hours / 24)
+    const says = told('verdict.stalled', { heals: heals ? 'yes' : 'no', days, hours: Math.round(hours) })
+    return { suits: false, says }
   }
   const never = hanging.find((lot) => lot.neverReady)
-  if (never) return { suits: false, says: `${never.heals ? 'no air to heal' : 'too damp to dry'} ${never.code}` }
+  if (never)
+    return { suits: false, says: told('verdict.never', { heals: never.heals ? 'yes' : 'no', code: never.code }) }
   const threatened = lots.find((lot) => lot.endedBy !== undefined && airsDoing.includes(lot.endedBy))
-  if (threatened) return { suits: false, says: `${threatened.endedBy} threatens ${threatened.code}` }
-  return { suits: true, says: 'suits what is here' }
+  if (threatened)
+    return { suits: false, says: told('verdict.threat', { end: term(threatened.endedBy!), code: threatened.code }) }
+  return { suits: true, says: told('verdict.suits') }
 }

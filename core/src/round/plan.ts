@@ -1,4 +1,6 @@
+import type { AsideReason } from '../lots'
 import { addDays, daysBetween, type CivilDate } from '../households'
+import { grams, told, type Message, type Part } from '../message'
 
 export type JobKind =
   | 'weigh'
@@ -25,7 +27,7 @@ export interface Job {
   kind: JobKind
   dueOn: CivilDate
   /** why it is due, and what to expect */
-  why: string
+  why: Message
 }
 
 export interface DryingLot {
@@ -38,8 +40,8 @@ export interface DryingLot {
   /** all end tests passed at the last look */
   testsPassed: boolean
   stalledForHours: number
-  /** what its end tests feel, in words: “neck, skins, roots” */
-  feels: string
+  /** what its end tests feel: “neck, skins, roots” */
+  feels: Part
   /** a healing skin says nothing by its weight, so it is not weighed */
   heals: boolean
   /** where it lies and is turned: how often, days, and when it last was (or was laid out) */
@@ -63,19 +65,17 @@ export function dryingJobs(lot: DryingLot, today: CivilDate): Job[] {
         kind: 'take-down',
         // it has been due since it was ready, not since today
         dueOn: lot.ready.p50 !== null && lot.ready.p50 < today ? lot.ready.p50 : today,
-        why: lot.testsPassed
-          ? `Passed: ${lot.feels}.`
-          : 'By the air it has had, it is ready: test one and take it down.',
+        why: lot.testsPassed ? told('round.passed', { feels: lot.feels }) : told('round.readyByItsAir'),
       },
     ]
   }
   const weigh: Job =
     lot.lastWeighedOn === null
-      ? { kind: 'weigh', dueOn: lot.hungOn, why: 'First weighing: the ones after it are measured against this.' }
+      ? { kind: 'weigh', dueOn: lot.hungOn, why: told('round.firstWeighing') }
       : {
           kind: 'weigh',
           dueOn: addDays(lot.lastWeighedOn, weighEveryDays),
-          why: `Day ${day}, last weighed ${daysAgo(lot.lastWeighedOn, today)}.`,
+          why: told('round.lastWeighed', { day, ago: daysAgo(lot.lastWeighedOn, today) }),
         }
   if (!lot.heals) jobs.push(weigh)
   if (lot.ready.p10 !== null) {
@@ -85,14 +85,14 @@ export function dryingJobs(lot: DryingLot, today: CivilDate): Job[] {
     jobs.push({
       kind: 'test',
       dueOn: again > from ? again : from,
-      why: `It may be ready: try ${lot.feels}.`,
+      why: told('round.mayBeReady', { feels: lot.feels }),
     })
   }
   if (lot.turns) {
     jobs.push({
       kind: 'turn',
       dueOn: addDays(lot.turns.lastOn, lot.turns.everyDays),
-      why: `Every ${lot.turns.everyDays} days: what lies on the underside dries last.`,
+      why: told('round.turn', { days: lot.turns.everyDays }),
     })
   }
   if (lot.stalledForHours >= 24) {
@@ -100,17 +100,13 @@ export function dryingJobs(lot: DryingLot, today: CivilDate): Job[] {
     jobs.push({
       kind: 'unstall',
       dueOn: since < lot.hungOn ? lot.hungOn : since,
-      why: lot.heals
-        ? `Stalled for ${Math.floor(lot.stalledForHours / 24)} days: too cold or too hot for skin to heal; a milder place would help.`
-        : `Stalled for ${Math.floor(lot.stalledForHours / 24)} days in damp air: a fan or another place would help.`,
+      why: told('round.stalled', { days: Math.floor(lot.stalledForHours / 24), heals: lot.heals ? 'yes' : 'no' }),
     })
   } else if (lot.ready.p50 === null) {
     jobs.push({
       kind: 'unstall',
       dueOn: lot.hungOn,
-      why: lot.heals
-        ? 'In the air to be expected here its skin will not heal: a milder place would help.'
-        : 'In the air to be expected here it will not get dry: a fan or another place would help.',
+      why: told('round.neverThere', { heals: lot.heals ? 'yes' : 'no' }),
     })
   }
   return jobs
@@ -122,9 +118,9 @@ export interface DryerLot {
   rotateAt: string
   rotated: boolean
   doneOn: CivilDate
-  doneBetween: string
-  /** weight at which it is done, in words */
-  target: string
+  doneBetween: readonly [from: string, to: string]
+  /** weight at which it is done, g */
+  targetG: number
 }
 
 /** Jobs a load in the dehydrator asks for. */
@@ -132,25 +128,22 @@ export function dryerJobs(lot: DryerLot): Job[] {
   const out: Job = {
     kind: 'take-out',
     dueOn: lot.doneOn,
-    why: `Done at ${lot.target}, likely ${lot.doneBetween}.`,
+    why: told('round.done', { weight: grams(lot.targetG), from: lot.doneBetween[0], to: lot.doneBetween[1] }),
   }
   return lot.rotated
     ? [out]
-    : [{ kind: 'rotate', dueOn: lot.rotateOn, why: `Half way about ${lot.rotateAt}: the trays dry unevenly.` }, out]
+    : [{ kind: 'rotate', dueOn: lot.rotateOn, why: told('round.rotate', { at: lot.rotateAt }) }, out]
 }
 
 /** A conditioning jar is shaken every day until its week is over. */
 export const jarJob = (day: number, of: number, dueOn: CivilDate): Job => ({
   kind: 'shake',
   dueOn,
-  why: `Day ${Math.min(day, of)} of ${of}: look for beads on the glass.`,
+  why: told('round.shake', { day: Math.min(day, of), of }),
 })
 
-/** How long ago a day was, in words. */
-function daysAgo(on: CivilDate, today: CivilDate): string {
-  const days = daysBetween(on, today)
-  return days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`
-}
+/** How long ago a day was. */
+const daysAgo = (on: CivilDate, today: CivilDate): Message => told('round.ago', { days: daysBetween(on, today) })
 
 export interface StoredLot {
   storedOn: CivilDate
@@ -166,16 +159,15 @@ export interface StoredLot {
 /** Jobs a stored lot asks for: the next look, and how many to look at. */
 export function storedJobs(lot: StoredLot, today: CivilDate): Job[] {
   const from = lot.lastCheckedOn ?? lot.storedOn
-  if (lot.goThroughAll)
-    return [{ kind: 'check', dueOn: from, why: 'More than a quarter were bad: go through all of it.' }]
+  if (lot.goThroughAll) return [{ kind: 'check', dueOn: from, why: told('round.goThroughAll') }]
   const last = lot.lastCheckedOn
-    ? `Last looked over ${daysAgo(lot.lastCheckedOn, today)}.`
-    : 'First look since it was stored: what came in hurt shows now.'
+    ? told('round.lastLookedOver', { ago: daysAgo(lot.lastCheckedOn, today) })
+    : told('round.firstLook')
   return [
     {
       kind: 'check',
       dueOn: addDays(from, Math.max(1, lot.checkInDays)),
-      why: last + (lot.pieces ? ` Look at ${lot.lookAt} of ${lot.pieces}.` : ''),
+      why: lot.pieces ? told('round.lookAt', { last, lookAt: lot.lookAt, pieces: lot.pieces }) : last,
     },
   ]
 }
@@ -184,24 +176,26 @@ export function storedJobs(lot: StoredLot, today: CivilDate): Job[] {
 export const overdueJob = (since: CivilDate, lastLookedOn: CivilDate | null, today: CivilDate): Job => ({
   kind: 'overdue',
   dueOn: since,
-  why: `Nine in ten were good until then, ${daysAgo(since, today)}; ${
-    lastLookedOn ? `the last look was ${daysAgo(lastLookedOn, today)}` : 'nobody has looked yet'
-  }.`,
+  why: told('round.overdue', {
+    ago: daysAgo(since, today),
+    looked: lastLookedOn ? 'yes' : 'no',
+    last: lastLookedOn && daysAgo(lastLookedOn, today),
+  }),
 })
 
 /** A heap that will not keep, or what was set aside: using it up is a job from the first day, urgent in its last third. */
-export function useUpJob(from: CivilDate, withinDays: number, today: CivilDate, what?: string): Job {
+export function useUpJob(from: CivilDate, withinDays: number, today: CivilDate, what?: AsideReason): Job {
   const left = withinDays - daysBetween(from, today)
   return {
     kind: 'use',
     // what was set aside is on the list from its first day
     dueOn: what ? from : addDays(from, Math.floor((withinDays * 2) / 3)),
     why:
-      left > 0
-        ? what
-          ? `Set aside, ${what}: ${left} ${left === 1 ? 'day' : 'days'} left.`
-          : `Will not keep: ${left} ${left === 1 ? 'day' : 'days'} left.`
-        : 'Its time is over: use what is good today.',
+      left <= 0
+        ? told('round.timeIsOver')
+        : what
+          ? told('round.setAside', { why: what, left })
+          : told('round.willNotKeep', { left }),
   }
 }
 
@@ -209,7 +203,7 @@ export function useUpJob(from: CivilDate, withinDays: number, today: CivilDate, 
 export const sealJob = (jarredOn: CivilDate, jars: number | null): Job => ({
   kind: 'seal',
   dueOn: addDays(jarredOn, 1),
-  why: `Press every lid${jars ? ` of the ${jars}` : ''}: it does not give, and lifts with the jar. Today one that gives can still go into the fridge.`,
+  why: told('round.seal', { counted: jars ? 'yes' : 'no', jars }),
 })
 
 /** A ferment is tasted every few days from a day on, until it goes into the cold. Common practice, no source. */
@@ -217,8 +211,12 @@ const tasteEveryDays = 3
 export const tasteJob = (saltedOn: CivilDate, afterDays: number, lastOn: CivilDate | null, today: CivilDate): Job => ({
   kind: 'taste',
   dueOn: lastOn ? addDays(lastOn, tasteEveryDays) : addDays(saltedOn, afterDays),
-  why: `Day ${daysBetween(saltedOn, today)}: sour enough, and it goes into the cold. Everything under the brine, no slime, no coloured mould.`,
+  why: told('round.taste', { day: daysBetween(saltedOn, today) }),
 })
 
 /** What somebody wrote on a line, to be told on a day. */
-export const mindJob = (mindOn: CivilDate, text: string): Job => ({ kind: 'mind', dueOn: mindOn, why: text })
+export const mindJob = (mindOn: CivilDate, text: string): Job => ({
+  kind: 'mind',
+  dueOn: mindOn,
+  why: told('round.minded', { text }),
+})

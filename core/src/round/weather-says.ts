@@ -1,3 +1,5 @@
+import { listing, onDay, told, type Message } from '../message'
+
 export interface SkyDay {
   on: string
   /** the lowest of the night that begins on this day, °C */
@@ -13,32 +15,20 @@ const rainFromMm = 1
 /** above this mean humidity the air under an open roof hardly pulls, %. Judgement. */
 const dampFromPct = 80
 
-const words = new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: 'UTC' })
-const spoken = (on: string) => words.format(new Date(`${on}T12:00:00Z`))
-
 /**
  * What the days ahead mean for what hangs under an open roof.
  * @param outside how many lots hang there
  */
-export function weatherSays(ahead: readonly SkyDay[], outside: number): string[] {
-  const says: string[] = []
+export function weatherSays(ahead: readonly SkyDay[], outside: number): Message[] {
+  const says: Message[] = []
   const frost = ahead.find((day) => day.nightC < frostFromC)
-  if (frost) {
-    const lots =
-      outside === 1
-        ? 'one lot hangs on the veranda, bring it in before'
-        : `${outside} lots hang on the veranda, bring them in before`
-    says.push(`Frost likely on ${spoken(frost.on)}${outside ? `: ${lots}` : ''}.`)
-  }
+  if (frost) says.push(told('weather.frost', { on: onDay(frost.on, 'weekday-only'), outside }))
   if (outside && ahead.length > 0) {
     const mean = ahead.reduce((sum, day) => sum + day.humidityPct, 0) / ahead.length
     const wet = ahead.find((day) => (day.rainMm ?? 0) >= rainFromMm)
-    const rain = wet ? ` Rain on ${spoken(wet.on)}, ${Math.round(wet.rainMm!)} mm.` : ''
-    says.push(
-      mean > dampFromPct
-        ? `Damp days ahead: what hangs outside will hardly dry.${rain}`
-        : `Drying goes on: about ${Math.round(mean)} % humidity in the next days.${rain}`,
-    )
+    const rain = wet && told('weather.rain', { on: onDay(wet.on, 'weekday-only'), mm: Math.round(wet.rainMm!) })
+    const air = mean > dampFromPct ? told('weather.damp') : told('weather.drying', { pct: Math.round(mean) })
+    says.push(told('weather.ahead', { parts: listing([air, rain], ' ') }))
   }
   return says
 }

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import type { StandView } from '@vadose/contract/beds'
 import type { JobView, RoundView } from '@vadose/contract/round'
 import { describe, expect, it } from 'vitest'
+import { inPlainWords } from '@vadose/words'
 import { garlicHarvest, practiceFile } from '../testing/fresh'
 
 const at = practiceFile('2026-06-20')
@@ -23,10 +24,8 @@ const job = async (kind: JobView['kind']) => (await jobs()).find((one) => one.ki
 describe('looks at a bed', () => {
   it('are kept, come to one verdict, and ask for the next', async () => {
     expect((await say('scapes', { value: 1 })).status).toBe(201)
-    expect(await job('cut-scapes')).toMatchObject({
-      title: 'Cut the scapes of the garlic Red Moor, Bed 7',
-      stand: { bed: 'Bed 7' },
-    })
+    const cut = (await job('cut-scapes'))!
+    expect([inPlainWords(cut.title), cut.stand?.bed]).toEqual(['Cut the scapes of the garlic Red Moor, Bed 7', 'Bed 7'])
     expect((await say('scapes-cut')).status).toBe(201)
     expect(await job('cut-scapes')).toBeUndefined()
     expect((await bed())!.verdict).toMatchObject({ state: 'wait', window: { from: '2026-07-11', to: '2026-07-18' } })
@@ -97,11 +96,12 @@ describe('what is kept back for planting', () => {
     expect((await act({ ...finish, pieces: 30 })).status).toBe(201)
     expect(await job('plant')).toBeUndefined()
     for (let week = 0; week < 15; week++) await at.client.post('/clock', { to: 'next-week' })
-    expect(await job('plant')).toMatchObject({
+    const plant = (await job('plant'))!
+    expect([plant.code, plant.dueOn, inPlainWords(plant.why)]).toEqual([
       code,
-      dueOn: '2026-10-01',
-      why: 'Planting time is October and November.',
-    })
+      '2026-10-01',
+      'Planting time is October and November.',
+    ])
     const { status, body } = await act({ act: 'plant', pieces: 24, bed: 'Bed 11' })
     expect([status, body.error]).toEqual([201, undefined])
     const planted = (await bed('Bed 11'))!

@@ -18,6 +18,7 @@ import { exportHousehold, importHousehold } from '@vadose/contract/household-fil
 import { planOf } from '@vadose/core/forecast'
 import { addDays, instantOf } from '@vadose/core/households'
 import { Refusal } from '@vadose/core/refusal'
+import { inPlainWords, retell, said } from '@vadose/words'
 import type { Response } from 'express'
 import ical, { ICalCalendarMethod } from 'ical-generator'
 import Papa from 'papaparse'
@@ -86,7 +87,14 @@ export function serveExports(server: Server, pool: Pool): void {
     const house = await visit.house()
     const rows = planOf(house).map((planned) => {
       const { kind, dueOn, title, why, code } = jobView(house, planned)
-      return { due_on: dueOn, kind, title, why, code, place: planned.place?.name ?? null }
+      return {
+        due_on: dueOn,
+        kind,
+        title: inPlainWords(title),
+        why: inPlainWords(why),
+        code,
+        place: planned.place?.name ?? null,
+      }
     })
     return send(response, 'text/csv', 'vadose-round.csv', csvOf(rows))
   })
@@ -162,9 +170,10 @@ async function calendarOf(visit: Visit): Promise<string> {
   const house = await visit.house()
   const { household, host } = visit
   const { ringing } = alarmsView(house, await visit.read((db) => mutedKeys(db, visit.id)))
-  const { id, address, name } = household
+  const { id, address, name, language, units } = household
+  const voice = { language, units, today: house.today }
   const calendar = ical({
-    name: `${name}: jobs`,
+    name: `${name}: ${retell('jobs', language)}`,
     prodId: { company: 'Vadose', product: 'Vadose', language: 'EN' },
     method: ICalCalendarMethod.PUBLISH,
     ttl: 3600,
@@ -180,8 +189,8 @@ async function calendarOf(visit: Visit): Promise<string> {
       timezone: 'UTC',
       allDay: true,
       stamp: new Date(house.nowMs),
-      summary: job.code ? `${job.title} (${job.code})` : job.title,
-      description: job.why,
+      summary: job.code ? `${said(job.title, voice)} (${job.code})` : said(job.title, voice),
+      description: said(job.why, voice),
       location: planned.place?.name ?? null,
       ...(job.code ? { url: `http://${host}/${address}/lots/${job.code}` } : {}),
     })
@@ -194,8 +203,8 @@ async function calendarOf(visit: Visit): Promise<string> {
       timezone: 'UTC',
       allDay: true,
       stamp: new Date(house.nowMs),
-      summary: codes.length === 1 ? `${title} (${codes[0]})` : title,
-      description: `${says} ${todo}`,
+      summary: codes.length === 1 ? `${said(title, voice)} (${codes[0]})` : said(title, voice),
+      description: `${said(says, voice)} ${said(todo, voice)}`,
       location: place,
     })
   }

@@ -16,34 +16,13 @@ import {
 } from '@vadose/core/forecast'
 import type { Stand } from '@vadose/core/beds'
 import { addDays } from '@vadose/core/households'
+import { term, told, type Message } from '@vadose/core/message'
 import { weatherSays } from '@vadose/core/round'
 import { troubledRows } from '../lots'
 import { placeView } from '../places'
 import type { Move } from '../projections'
 
-const titles: Record<JobView['kind'], (what: string, feels: string, marked: string) => string> = {
-  weigh: (what, _feels, marked) => `Weigh the marked ${marked} of ${what}`,
-  test: (what, feels) => `Feel the ${what}: ${feels}`,
-  'take-down': (what) => `Take down the ${what}`,
-  unstall: (what) => `Help the ${what} along`,
-  check: (what) => `Look over the ${what}`,
-  overdue: (what) => `What became of the ${what}?`,
-  use: (what) => `Use up the ${what}`,
-  read: (what) => `Read the ${what}`,
-  turn: (what) => `Turn the ${what}`,
-  rotate: (what) => `Change the trays of ${what} round`,
-  'take-out': (what) => `Take the ${what} out of the dryer`,
-  shake: (what) => `Shake the jar of ${what}`,
-  'look-bed': (what) => `Look at the ${what}`,
-  'cut-scapes': (what) => `Cut the scapes of the ${what}`,
-  lift: (what) => `Lift the ${what}`,
-  plant: (what) => `Plant the ${what}`,
-  seal: (what) => `Press the lids of the ${what}`,
-  taste: (what) => `Taste the ${what}`,
-  mind: (what) => `A note on the ${what}`,
-}
-
-/** A job in the household's words. */
+/** A job as screens, files and calendars show it. */
 export function jobView(house: House, job: PlannedJob): JobView {
   const { lot, place, stand, kind } = job
   const basis =
@@ -51,7 +30,11 @@ export function jobView(house: House, job: PlannedJob): JobView {
       ? (lot.history.weighings.at(-1)?.basis ?? null)
       : null
   const heap = lot?.cropData.heaps.find((h) => h.id === lot.heap)
-  const what = lot ? lotWords(lot, heap?.label) : stand ? standWords(house, stand) : (place?.name.toLowerCase() ?? '')
+  const what = lot
+    ? lotWords(lot, heap?.label)
+    : stand
+      ? standWords(house, stand)
+      : told('round.place', { name: place?.name.toLowerCase() })
   return {
     id: `${kind}-${lot?.code ?? stand?.key ?? place?.id}`,
     kind,
@@ -60,14 +43,13 @@ export function jobView(house: House, job: PlannedJob): JobView {
     code: lot?.code ?? null,
     crop: lot?.crop ?? stand?.crop ?? null,
     stand: stand ? { key: stand.key, bed: stand.bed, variety: stand.variety, growsIn: stand.growsIn } : null,
-    title:
-      basis === 'lot'
-        ? `Weigh all the ${what}`
-        : titles[kind](
-            what,
-            lot ? feelsOf(lot.cropData) : '',
-            markedWords[lot?.history.hungIn ?? lot?.cropData.curing?.hangs[0] ?? 'bunch'],
-          ),
+    title: told('round.title', {
+      kind,
+      what,
+      whole: basis === 'lot' ? 'yes' : 'no',
+      feels: lot ? feelsOf(lot.cropData) : null,
+      marked: term(markedWords[lot?.history.hungIn ?? lot?.cropData.curing?.hangs[0] ?? 'bunch']),
+    }),
     expectedG: basis && lot ? expectedG(house, lot) : null,
     basis,
     overdue: kind === 'overdue' && lot ? { lookAt: keepingOf(house, lot).lookAt, weightG: lot.weightG } : null,
@@ -77,15 +59,23 @@ export function jobView(house: House, job: PlannedJob): JobView {
   }
 }
 
-/** “nicked garlic”, “onions”: the sound heap goes without saying. */
-const lotWords = (lot: LotState, heapLabel?: string): string =>
-  lot.heap === 'sound' || lot.heap === 'small' || !heapLabel
-    ? lot.cropData.plural
-    : `${lot.cropData.plural}, ${heapLabel.toLowerCase()}`
+/** “garlic, nicked or torn”, “onions”: the sound heap goes without saying. */
+const lotWords = (lot: LotState, heapLabel?: string): Message =>
+  told('round.lot', {
+    // what somebody named is called as they did
+    plural: lot.history.named ? lot.cropData.plural : term(lot.cropData.plural),
+    heap: heapLabel ? term(heapLabel.toLowerCase()) : null,
+    heaped: heapLabel && lot.heap !== 'sound' && lot.heap !== 'small' ? 'yes' : 'no',
+  })
 
 /** “garlic Red Moor, Bed 3” */
-const standWords = (house: House, { crop, variety, bed }: Stand): string =>
-  `${house.almanac.byId.get(crop)?.plural ?? crop}${variety ? ` ${variety}` : ''}, ${bed}`
+const standWords = (house: House, { crop, variety, bed }: Stand): Message =>
+  told('round.stand', {
+    plural: term(house.almanac.byId.get(crop)?.plural ?? crop),
+    variety,
+    named: variety ? 'yes' : 'no',
+    bed,
+  })
 
 const eatFirstShown = 4
 const nextDaysShown = 5

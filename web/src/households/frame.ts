@@ -7,7 +7,6 @@ import { computed, ref, watch } from 'vue'
 import { useChanges } from '../almanac'
 import { householdHere } from '../call'
 import { useView, write } from '../view'
-import { useWeekStart } from './week-start'
 import { useLanguage, useToday, useUnits } from '../voice'
 import { useSeason } from './words'
 
@@ -28,7 +27,6 @@ export const useFrame = defineStore('frame', () => {
       useUnits(next.household.units)
       useToday(next.today)
       useLanguage(next.household.language)
-      useWeekStart(next.household.language)
       useSeason(next.year)
     },
     { immediate: true, flush: 'sync' },

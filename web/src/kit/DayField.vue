@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { ElDatePicker } from 'element-plus'
 import 'element-plus/es/components/date-picker/style/css'
-import { localeHere } from '../voice'
+import { languageHere, localeHere } from '../voice'
+import { useWeekStart } from './week-start'
 
 /** A day of the calendar, typed or picked; none after `until`, where that is given. */
 const props = defineProps<{ label: string; until?: string; clearable?: boolean; placeholder?: string }>()
+useWeekStart(languageHere())
 const day = defineModel<string>({ required: true })
 const ahead = (date: Date) => props.until !== undefined && date.getTime() > Date.parse(`${props.until}T23:59:59`)
 </script>

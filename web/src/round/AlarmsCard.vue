@@ -2,8 +2,9 @@
 import { muteAlarm, readAlarms, type AlarmView } from '@vadose/contract/round'
 import { ElButton } from 'element-plus'
 import { computed } from 'vue'
-import { inUnits, useAttempt } from '../households'
+import { useAttempt } from '../households'
 import { useView, write } from '../view'
+import { sayFact } from '../voice'
 import { say } from './say'
 
 /** What cannot wait for the round, each with what to do; a muted one stays muted. */
@@ -27,10 +28,10 @@ const signs: Record<AlarmView['kind'], string> = {
       <li v-for="a in ringing" :key="a.key" :data-alarm="a.kind" class="alarm">
         <svg viewBox="0 0 22 22" aria-hidden="true"><path :d="signs[a.kind]" /></svg>
         <div>
-          <h3>{{ inUnits(a.title) }}</h3>
-          <p>{{ inUnits(a.says) }}</p>
+          <h3>{{ sayFact(a.title) }}</h3>
+          <p>{{ sayFact(a.says) }}</p>
           <p>
-            <strong>{{ inUnits(a.todo) }}</strong>
+            <strong>{{ sayFact(a.todo) }}</strong>
             <template v-if="a.codes.length > 0 && a.codes.length < 5">
               <template v-for="c in a.codes" :key="c"
                 >&nbsp; <RouterLink :to="`/lots/${c}`">{{ c }}</RouterLink></template
@@ -39,7 +40,7 @@ const signs: Record<AlarmView['kind'], string> = {
             <RouterLink v-if="a.kind === 'freezer-warm'" to="/power-cut">{{ say('bagByBag') }}</RouterLink>
           </p>
         </div>
-        <ElButton :disabled="busy" :aria-label="say('mute', { title: inUnits(a.title) })" @click="mute(a, true)">{{
+        <ElButton :disabled="busy" :aria-label="say('mute', { title: sayFact(a.title) })" @click="mute(a, true)">{{
           say('mute2')
         }}</ElButton>
       </li>
@@ -48,11 +49,11 @@ const signs: Record<AlarmView['kind'], string> = {
       <summary>{{ say('muted', { muted: muted.length }) }}</summary>
       <ul class="bare rows">
         <li v-for="a in muted" :key="a.key" class="alarm">
-          <span class="soft">{{ inUnits(a.title) }}</span>
+          <span class="soft">{{ sayFact(a.title) }}</span>
           <ElButton
             size="small"
             :disabled="busy"
-            :aria-label="say('ringAgain', { title: inUnits(a.title) })"
+            :aria-label="say('ringAgain', { title: sayFact(a.title) })"
             @click="mute(a, false)"
             >{{ say('ringAgain2') }}</ElButton
           >

@@ -8,9 +8,9 @@ import { cropColour } from '../almanac'
 import { useWriteDown } from '../beds'
 import { EndTests } from '../line'
 import { useAct, WeighField } from '../lots'
-import { inUnits } from '../households'
 import { ReadField } from '../places'
 import { useView } from '../view'
+import { sayFact } from '../voice'
 import { say } from './say'
 
 const props = defineProps<{ job: JobView; placeId: string; today: string; where?: string }>()
@@ -35,12 +35,12 @@ const plantAll = (code: string) => act(code, { act: 'plant', weightG: props.job.
   <article class="job" :data-kind="job.kind" :style="{ '--mark': job.crop ? cropColour(job.crop) : 'var(--cold)' }">
     <div class="what">
       <h3>
-        {{ inUnits(job.title) }}
+        {{ sayFact(job.title) }}
         <span v-if="where" class="soft">{{ where.toLowerCase() }} · </span>
         <RouterLink v-if="job.code" class="code" :to="`/lots/${job.code}`">{{ job.code }}</RouterLink>
       </h3>
       <p class="soft">
-        {{ inUnits(job.why) }}<template v-if="late > 1 && !job.overdue">{{ say('dueDaysAgo', { late }) }}</template>
+        {{ sayFact(job.why) }}<template v-if="late > 1 && !job.overdue">{{ say('dueDaysAgo', { late }) }}</template>
       </p>
       <EndTests v-if="testing && job.code && job.crop" :code="job.code" :crop="job.crop" @done="testing = false" />
       <p v-if="refusal || notNoted" class="bad" role="alert">{{ refusal?.message ?? notNoted }}</p>
@@ -95,7 +95,9 @@ const plantAll = (code: string) => act(code, { act: 'plant', weightG: props.job.
         <RouterLink v-else class="el-button" :to="`/lots/${job.code}`">{{ say('intoTheCold') }}</RouterLink>
       </template>
       <template v-else-if="job.kind === 'mind' && job.code">
-        <ElButton :disabled="busy" @click="act(job.code, { act: 'note', text: job.why })">{{ say('done') }}</ElButton>
+        <ElButton :disabled="busy" @click="act(job.code, { act: 'note', text: sayFact(job.why) })">{{
+          say('done')
+        }}</ElButton>
         <RouterLink class="el-button" :to="`/lots/${job.code}`">{{ say('seeIt') }}</RouterLink>
       </template>
       <RouterLink

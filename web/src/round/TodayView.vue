@@ -21,6 +21,7 @@ import AlarmsCard from './AlarmsCard.vue'
 import JobRow from './JobRow.vue'
 import Spark from './Spark.vue'
 import WeatherDays from './WeatherDays.vue'
+import { sayFact } from '../voice'
 import { say } from './say'
 
 const frame = useFrame()
@@ -100,7 +101,7 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
           >
           <span v-else class="soft">{{ say('neverMeasured') }}</span>
           <strong class="verdict" :class="place.verdict.suits ? 'good' : 'bad'"
-            >{{ place.verdict.suits ? '' : '▲ ' }}{{ inUnits(place.verdict.says) }}</strong
+            >{{ place.verdict.suits ? '' : '▲ ' }}{{ sayFact(place.verdict.says) }}</strong
           >
         </header>
         <div class="rows">
@@ -150,7 +151,7 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
           }}
         </p>
         <WeatherDays :days="round.weather" />
-        <p v-for="says in round.weatherSays" :key="says" class="notice">{{ inUnits(says) }}</p>
+        <p v-for="says in round.weatherSays" :key="says.says" class="notice">{{ sayFact(says) }}</p>
       </section>
       <section class="card">
         <h2>{{ say('theLastSevenDays') }}</h2>

@@ -1,4 +1,8 @@
-import lots from './lots.json'
+import alarms from './alarms.json' with { type: 'json' }
+import lots from './lots.json' with { type: 'json' }
+import round from './round.json' with { type: 'json' }
+import verdict from './verdict.json' with { type: 'json' }
+import weather from './weather.json' with { type: 'json' }
 
 /** What core and server mean, by room. */
-export const facts = { lots } as const
+export const facts = { alarms, lots, round, verdict, weather } as const
