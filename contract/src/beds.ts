@@ -20,6 +20,7 @@ import {
   uuid,
   words,
   type Static,
+  told,
 } from './shapes'
 
 export const bedSigns = [
@@ -67,14 +68,14 @@ export const standView = closed({
   over: bool,
   lifted: listOf(closed({ on: civilDate, weightG: number, pieces: number })),
   /** newest first */
-  entries: listOf(closed({ id: uuid, on: civilDate, what, value: nullable(number), says: words })),
+  entries: listOf(closed({ id: uuid, on: civilDate, what, value: nullable(number), says: told })),
   verdict: nullable(
     closed({
       state: oneOf('wait', 'lift', 'late', 'unknown'),
       window: nullable(window),
       day: nullable(civilDate),
-      says: listOf(words),
-      next: nullable(closed({ what: oneOf('look', 'cut-scapes', 'lift'), on: civilDate, why: words })),
+      says: listOf(told),
+      next: nullable(closed({ what: oneOf('look', 'cut-scapes', 'lift'), on: civilDate, why: told })),
     }),
   ),
 })

@@ -49,6 +49,7 @@ export type ToldPart =
   | undefined
   | Told
   | { readonly list: readonly ToldPart[]; readonly by: string }
+  | { readonly sentence: ToldPart }
   | { readonly g: number; readonly as?: 'kg'; readonly digits?: number }
   | { readonly c: number; readonly digits?: number }
   | { readonly on: string; readonly as?: 'short' | 'weekday' | 'weekday-only' | 'month' }

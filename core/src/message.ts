@@ -19,8 +19,13 @@ export interface Listing {
 
 type DayAs = 'short' | 'weekday' | 'weekday-only' | 'month'
 
+/** Another part, with which a sentence begins: its first letter is large. */
+export interface Sentence {
+  readonly sentence: Part
+}
+
 /** What a message is filled with: as it is, a quantity with its unit, or another message. */
-export type Part = string | number | null | undefined | Quantity | Message | Listing
+export type Part = string | number | null | undefined | Quantity | Message | Listing | Sentence
 
 /** Grams, degrees Celsius, a day, a month, a word of the almanac. */
 export type Quantity =
@@ -34,6 +39,7 @@ export const told = (says: string, values: Readonly<Record<string, Part>> & { sa
   says,
 })
 export const listing = (list: readonly Part[], by = ', '): Listing => ({ list: list.filter(isSaid), by })
+export const sentence = (part: Part): Sentence => ({ sentence: part })
 export const grams = (g: number): Quantity => ({ g })
 export const kilos = (g: number, digits = 1): Quantity => ({ g, as: 'kg', digits })
 export const degrees = (c: number, digits = 0): Quantity => ({ c, digits })

@@ -1,5 +1,5 @@
 import { weightWords, type Units } from '@vadose/core/households'
-import type { Listing, Message, Part, Quantity } from '@vadose/core/message'
+import type { Listing, Message, Part, Quantity, Sentence } from '@vadose/core/message'
 import { facts } from './facts'
 import { inWords, retell, type Language, type Text } from './in-words'
 
@@ -40,11 +40,14 @@ export function saidPart(part: Part, voice: Voice): string {
   if (typeof part === 'number') return String(part)
   if (isMessage(part)) return said(part, voice)
   if (isListing(part)) return part.list.map((one) => saidPart(one, voice)).join(part.by)
+  if (isSentence(part)) return large(saidPart(part.sentence, voice))
   return quantity(part as Quantity, voice)
 }
 
 // a message's values may be called anything, `list` and `g` too: what it says comes first
 const isMessage = (part: object): part is Message => 'says' in part
+const isSentence = (part: object): part is Sentence => 'sentence' in part
+const large = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 const isListing = (part: object): part is Listing => 'list' in part
 
 function quantity(part: Quantity, { language, units, today }: Voice): string {

@@ -1,3 +1,4 @@
+import { inPlainWords } from '@vadose/words'
 import { describe, expect, it } from 'vitest'
 import { cropById } from '../almanac'
 import { addDays } from '../households'
@@ -39,7 +40,7 @@ const sky = (today: string, rain: (number | null)[], past: (number | null)[] = [
   ...rain.map((rainMm, i) => ({ on: addDays(today, i), rainMm, nightC, ahead: true })),
 ]
 const judged = (entries: BedEntry[], today: string, rain: (number | null)[] = [], past: (number | null)[] = []) =>
-  standVerdict(garlic, undefined, standsOf(entries, [], today)[0]!, today, sky(today, rain, past))
+  verdictOf(garlic, undefined, standsOf(entries, [], today)[0]!, today, sky(today, rain, past))
 
 describe('what stands in a bed', () => {
   const stands = (entries: BedEntry[], moves: BedMove[] = [], today = '2026-11-01') => standsOf(entries, moves, today)
@@ -94,6 +95,11 @@ describe('what stands in a bed', () => {
 
 // common practice, no source: scapes are cut at one to one and a half turns, and the bulbs follow three to four weeks later;
 // each brown leaf is a wrapper fewer; what is to cure is lifted dry, after a week or two without water
+const verdictOf = (...of: Parameters<typeof standVerdict>) => {
+  const verdict = standVerdict(...of)
+  return { ...verdict, says: verdict.says.map(inPlainWords) }
+}
+
 describe('one verdict from all that was seen', () => {
   const cut = entry('2026-07-12', 'scapes-cut')
   it('by the scapes alone: three to four weeks after the cut', () => {
@@ -167,7 +173,7 @@ describe('one verdict from all that was seen', () => {
   it('frost to come takes tender crops in whatever was seen', () => {
     const squash = cropById('squash-butternut')
     const stand = standsOf([entry('2026-09-10', 'sign', 0.2, { crop: squash.id })], [], '2026-09-14')[0]!
-    const { says, day } = standVerdict(squash, undefined, stand, '2026-09-14', sky('2026-09-14', [0, 0], [], 1))
+    const { says, day } = verdictOf(squash, undefined, stand, '2026-09-14', sky('2026-09-14', [0, 0], [], 1))
     expect([says[0], day]).toEqual([expect.stringMatching(/Frost is likely tonight/), '2026-09-14'])
   })
   it('what was not ready when it was seen is looked at again, not lifted by the calendar', () => {

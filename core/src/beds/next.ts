@@ -1,7 +1,8 @@
 import type { Crop } from '../almanac'
-import { addDays, dayAsOf, daysBetween, type CivilDate } from '../households'
+import { addDays, daysBetween, type CivilDate } from '../households'
+import { onDay, told } from '../message'
 import type { Stand } from './entry'
-import { turnWords } from './says'
+import { turnSays } from './says'
 import { newest, telling, tryAgainDays, type SignSays, type StandVerdict } from './signs'
 
 /** scapes are cut at one to one and a half turns, and curl about half a turn in so many days. Common practice, no source. */
@@ -13,7 +14,7 @@ const lookEvery = { least: 3, most: 21 }
 const firstLookDays = 28
 
 /** When the scapes are to be looked at or cut; null where they are, or nobody looked. */
-export function scapesNext(crop: Crop, stand: Stand, today: CivilDate): StandVerdict['next'] {
+export function scapesNext(crop: Crop, stand: Stand): StandVerdict['next'] {
   if (!crop.readiness?.scapeDays || newest(stand.entries, 'scapes-cut')) return null
   const seen = newest(stand.entries, 'scapes')
   if (!seen || seen.value === null) return null
@@ -23,15 +24,12 @@ export function scapesNext(crop: Crop, stand: Stand, today: CivilDate): StandVer
     ? {
         what: 'look',
         on,
-        why: `Scapes at ${turnWords(seen.value)}: cut them at one to one and a half, about ${dayAsOf(today)(on)}.`,
+        why: told('beds.scapesAt', { turns: turnSays(seen.value), on: onDay(on) }),
       }
     : {
         what: 'cut-scapes',
         on: seen.on,
-        why:
-          seen.value > scapeTurns.to
-            ? 'The scapes have straightened: cut them now, the bulbs are the smaller for it.'
-            : 'The scapes have made their turn: cut them now, three to four weeks before lifting.',
+        why: told('beds.cutScapes', { straight: seen.value > scapeTurns.to ? 'yes' : 'no' }),
       }
 }
 
@@ -46,11 +44,11 @@ export function nextAt(
   if (stand.over) return null
   if (state === 'lift' || state === 'late') {
     return state === 'late'
-      ? { what: 'lift', on: window!.to, why: 'It is past its window.' }
-      : { what: 'lift', on: day ?? window!.from, why: `Its window is open until ${dayAsOf(today)(window!.to)}.` }
+      ? { what: 'lift', on: window!.to, why: told('beds.pastWindow') }
+      : { what: 'lift', on: day ?? window!.from, why: told('beds.windowOpen', { to: onDay(window!.to) }) }
   }
   if (scapes && scapes.on <= addDays(today, lookEvery.least)) return scapes
-  const look = lookNext(crop, stand, window, led, dayAsOf(today))
+  const look = lookNext(crop, stand, window, led)
   return scapes && (!look || scapes.on < look.on) ? scapes : look
 }
 
@@ -60,22 +58,21 @@ function lookNext(
   stand: Stand,
   window: StandVerdict['window'],
   led: SignSays | undefined,
-  day: (date: CivilDate) => string,
 ): StandVerdict['next'] {
   const last = stand.entries.findLast((entry) => !['planted', 'watered', 'cleared'].includes(entry.what))
   const after = (days: number) => (last ? addDays(last.on, days) : null)
   if (!window || !led) {
-    if (last) return { what: 'look', on: after(tryAgainDays)!, why: 'A week after the last look.' }
-    return stand.plantedOn ? null : { what: 'look', on: stand.entries[0]!.on, why: 'Nobody has looked yet.' }
+    if (last) return { what: 'look', on: after(tryAgainDays)!, why: told('beds.weekAfter') }
+    return stand.plantedOn ? null : { what: 'look', on: stand.entries[0]!.on, why: told('beds.nobodyLooked') }
   }
   if (!telling(crop, led)) {
     const first = addDays(window.from, -firstLookDays)
     const again = after(lookEvery.most)
-    const why = last ? `Last looked at ${day(last.on)}.` : 'The first look: what the sign says, and the soil.'
+    const why = last ? told('beds.lastLooked', { on: onDay(last.on) }) : told('beds.firstLook')
     return { what: 'look', on: again && again > first ? again : first, why }
   }
   const from = last?.on ?? led.on
   const gap = Math.round(daysBetween(from, window.from) / 2)
   const on = addDays(from, Math.min(lookEvery.most, Math.max(lookEvery.least, gap)))
-  return { what: 'look', on, why: `Last looked at ${day(from)}; it may be time from ${day(window.from)}.` }
+  return { what: 'look', on, why: told('beds.lastLookedMayBe', { on: onDay(from), from: onDay(window.from) }) }
 }

@@ -1,15 +1,16 @@
 import type { Crop } from '../almanac'
+import { grams, listing, term, told, type Message, type Part } from '../message'
 import { Refusal } from '../refusal'
 import type { BedEntry } from './entry'
 
 /** How far the sign has come, in the words it is asked in. */
-export function signWords(crop: Crop, share: number): string {
+export function signSays(crop: Crop, share: number): Part {
   const steps = signSteps(crop)
   const label = steps[Math.round(share * (steps.length - 1))]?.label ?? ''
   const { countOf, stages, question } = crop.readiness!
-  if (stages || !countOf) return label
-  const counted = /leaves/i.test(question) ? ' leaves brown' : /tops/i.test(question) ? ' tops down' : ''
-  return `${label} of ${countOf.value}${counted}`
+  if (stages || !countOf) return term(label)
+  const what = /leaves/i.test(question) ? 'leaves' : /tops/i.test(question) ? 'tops' : 'none'
+  return told('beds.counted', { n: label, of: countOf.value, what })
 }
 
 /** The steps a crop's sign is read in, each with the share of it that is reached. */
@@ -29,32 +30,35 @@ const turns: [number, string][] = [
 ]
 /** Turns of a scape that are told apart. */
 export const scapeTurnSteps = turns.map(([value, label]) => ({ value, label }))
-export const turnWords = (value: number): string =>
-  turns.reduce((best, one) => (Math.abs(one[0] - value) < Math.abs(best[0] - value) ? one : best))[1]
+export const turnSays = (value: number): Part =>
+  term(turns.reduce((best, one) => (Math.abs(one[0] - value) < Math.abs(best[0] - value) ? one : best))[1])
 
 /** What an entry says, in a few words. */
-export function entrySays(crop: Crop | undefined, { what, value, pieces, weightG }: BedEntry): string {
+export function entrySays(crop: Crop | undefined, { what, value, pieces, weightG }: BedEntry): Message {
   switch (what) {
     case 'planted':
-      return pieces || weightG
-        ? `planted ${[pieces ? `${pieces}` : '', weightG ? `${weightG.toLocaleString('en-GB')} g` : ''].filter(Boolean).join(', ')}`
-        : 'planted'
+      return told('beds.planted', {
+        told: pieces || weightG ? 'yes' : 'no',
+        how: listing([pieces ? String(pieces) : null, weightG ? grams(weightG) : null]),
+      })
     case 'sign':
-      return crop?.readiness && value !== null ? signWords(crop, value) : 'looked at'
+      return crop?.readiness && value !== null
+        ? told('beds.sign', { sign: signSays(crop, value) })
+        : told('beds.lookedAt')
     case 'scapes':
-      return `scapes: ${turnWords(value ?? 0)}`
+      return told('beds.scapes', { turns: turnSays(value ?? 0) })
     case 'scapes-cut':
-      return 'scapes cut'
+      return told('beds.scapesCut')
     case 'tried':
-      return `one tried: ${crop?.readiness?.tryOne?.outcomes[value ?? -1]?.label ?? 'looked into'}`
+      return told('beds.tried', { found: term(crop?.readiness?.tryOne?.outcomes[value ?? -1]?.label ?? 'looked into') })
     case 'unwatered':
-      return 'watering ended'
+      return told('beds.wateringEnded')
     case 'watered':
-      return 'watered'
+      return told('beds.watered')
     case 'tops-bent':
-      return 'tops bent over'
+      return told('beds.topsBent')
     case 'cleared':
-      return 'bed cleared'
+      return told('beds.cleared')
   }
 }
 

@@ -1,7 +1,8 @@
 import type { Crop, ReadinessSchool } from '../almanac'
-import { addDays, dayAsOf, daysBetween, type CivilDate } from '../households'
+import { addDays, daysBetween, type CivilDate } from '../households'
+import { onDay, term, told, type Message, type Part } from '../message'
 import type { BedEntry, Stand } from './entry'
-import { signWords } from './says'
+import { signSays } from './says'
 
 /** One sign, and when it says to lift. */
 export interface SignSays {
@@ -10,7 +11,7 @@ export interface SignSays {
   from: CivilDate
   to: CivilDate
   /** what was seen, in a few words */
-  seen: string
+  seen: Part
 }
 
 export interface StandVerdict {
@@ -22,9 +23,9 @@ export interface StandVerdict {
   /** every sign, the one that is gone by first */
   signs: SignSays[]
   /** the verdict and what goes before it, in sentences */
-  says: string[]
+  says: Message[]
   /** what is to be done next at the bed, and when */
-  next: { what: 'look' | 'cut-scapes' | 'lift'; on: CivilDate; why: string } | null
+  next: { what: 'look' | 'cut-scapes' | 'lift'; on: CivilDate; why: Message } | null
 }
 
 /** a sign looked at longer ago says less than one of now, days. Judgement. */
@@ -61,8 +62,7 @@ export function signPace(crop: Crop, entries: readonly BedEntry[]): number {
 }
 
 /** When each sign says to lift, the one that says most first. */
-export function signsOf(crop: Crop, school: ReadinessSchool | undefined, stand: Stand, today: CivilDate): SignSays[] {
-  const day = dayAsOf(today)
+export function signsOf(crop: Crop, school: ReadinessSchool | undefined, stand: Stand): SignSays[] {
   const { entries } = stand
   const found: SignSays[] = []
   const tried = newest(entries, 'tried')
@@ -75,7 +75,7 @@ export function signsOf(crop: Crop, school: ReadinessSchool | undefined, stand: 
         : outcome.says === 'ready'
           ? [on, addDays(on, readyDays)]
           : [on, on]
-    found.push({ by: 'tried', on, from, to, seen: outcome.label })
+    found.push({ by: 'tried', on, from, to, seen: term(outcome.label) })
   }
   const sign = newest(entries, 'sign')
   if (sign && sign.value !== null && school && crop.readiness) {
@@ -88,7 +88,7 @@ export function signsOf(crop: Crop, school: ReadinessSchool | undefined, stand: 
       on,
       from: reach(school.from.value),
       to: reach(school.to.value),
-      seen: signWords(crop, share),
+      seen: signSays(crop, share),
     })
   }
   const days = crop.readiness?.scapeDays?.value
@@ -99,7 +99,7 @@ export function signsOf(crop: Crop, school: ReadinessSchool | undefined, stand: 
       on: cut.on,
       from: addDays(cut.on, days[0]),
       to: addDays(cut.on, days[1]),
-      seen: `scapes cut ${day(cut.on)}`,
+      seen: told('beds.scapesCutOn', { on: onDay(cut.on) }),
     })
   }
   const bent = newest(entries, 'tops-bent')
@@ -109,7 +109,7 @@ export function signsOf(crop: Crop, school: ReadinessSchool | undefined, stand: 
       on: bent.on,
       from: addDays(bent.on, bentDays[0]),
       to: addDays(bent.on, bentDays[1]),
-      seen: `tops bent over ${day(bent.on)}`,
+      seen: told('beds.topsBentOn', { on: onDay(bent.on) }),
     })
   }
   const grows = crop.growing?.days.value
@@ -119,7 +119,7 @@ export function signsOf(crop: Crop, school: ReadinessSchool | undefined, stand: 
       on: stand.plantedOn,
       from: addDays(stand.plantedOn, grows[0]),
       to: addDays(stand.plantedOn, grows[1]),
-      seen: `planted ${day(stand.plantedOn)}`,
+      seen: told('beds.plantedOn', { on: onDay(stand.plantedOn) }),
     })
   }
   const { lastYear } = stand
@@ -130,7 +130,7 @@ export function signsOf(crop: Crop, school: ReadinessSchool | undefined, stand: 
       on: lastYear,
       from: addDays(lastYear, -yearsDiffer),
       to: addDays(lastYear, yearsDiffer),
-      seen: 'the day of last year',
+      seen: told('beds.lastYear'),
     })
   }
   return found

@@ -1,6 +1,7 @@
 import type { Crop } from '../almanac'
-import { dayAsOf, daysBetween, type CivilDate } from '../households'
+import { daysBetween, type CivilDate } from '../households'
 import { dryForDays, frostSays, liftingDay, unwateredDays, type DayAhead } from '../intake'
+import { onDay, sentence, told, type Message } from '../message'
 import type { Stand } from './entry'
 import { nextAt, scapesNext } from './next'
 import { foreseen, liftingSchool, newest, ranked, signsOf, telling, type SignSays, type StandVerdict } from './signs'
@@ -24,36 +25,44 @@ export function standVerdict(
   today: CivilDate,
   weather: readonly (DayAhead & { ahead: boolean })[],
 ): StandVerdict {
-  const signs = ranked(signsOf(crop, liftingSchool(crop, choice), stand, today), today)
+  const signs = ranked(signsOf(crop, liftingSchool(crop, choice), stand), today)
   const ahead = weather.filter((day) => day.ahead)
   const led = signs[0]
   const window = led ? { from: led.from, to: led.to } : null
   const state = stateOf(crop, led, today)
-  const day = dayAsOf(today)
-  const says: string[] = []
+  const says: Message[] = []
   const frost = frostSays(crop, today, ahead)
   if (frost) says.push(frost.says)
   let best = frost?.on ?? null
   if (!led || !window) {
-    says.push('Nothing has been seen yet that says when: look, and write down what you see.')
+    says.push(told('beds.nothingSeen'))
   } else if (state === 'wait') {
-    says.push(`${sentence(led.seen)}: lift ${day(window.from)} to ${day(window.to)}.`)
+    says.push(told('beds.wait', { seen: sentence(led.seen), from: onDay(window.from), to: onDay(window.to) }))
   } else if (state === 'unknown') {
     says.push(
       foreseen(led)
-        ? `${sentence(led.seen)} on ${day(led.on)}: it may be ready by now. Look before you lift it.`
-        : `${sentence(led.seen)}: usually ready ${day(window.from)} to ${day(window.to)}. Look what it says.`,
+        ? told('beds.mayBeReady', { seen: sentence(led.seen), on: onDay(led.on) })
+        : told('beds.usuallyReady', { seen: sentence(led.seen), from: onDay(window.from), to: onDay(window.to) }),
     )
   } else {
     const sky = liftingDay(crop, window.to, today, ahead)
-    says.push(`${sentence(led.seen)}: lift ${state === 'late' ? 'now' : `by ${day(window.to)}`}. ${sky.says}`.trim())
+    says.push(
+      told('beds.liftBy', {
+        seen: sentence(led.seen),
+        late: state === 'late' ? 'yes' : 'no',
+        to: onDay(window.to),
+        skied: sky.says ? 'yes' : 'no',
+        sky: sky.says,
+      }),
+    )
     best ??= sky.day
   }
   for (const other of signs.slice(1)) {
-    if (telling(crop, other)) says.push(`By “${other.seen}” it is ${day(other.from)} to ${day(other.to)}.`)
+    if (telling(crop, other))
+      says.push(told('beds.bySign', { seen: other.seen, from: onDay(other.from), to: onDay(other.to) }))
   }
   says.push(...wateringSays(crop, stand, state, window, today, weather))
-  const scapes = scapesNext(crop, stand, today)
+  const scapes = scapesNext(crop, stand)
   if (scapes) says.push(scapes.why)
   return {
     state,
@@ -73,12 +82,12 @@ function wateringSays(
   window: StandVerdict['window'],
   today: CivilDate,
   weather: readonly (DayAhead & { ahead: boolean })[],
-): string[] {
+): Message[] {
   if (!crop.curing || crop.curing.clock === 'healing' || !window) return []
   if (daysBetween(today, window.from) > 2 * unwateredDays) return []
   const ended = newest(stand.entries, 'unwatered')
   const can = newest(stand.entries, 'watered')
-  if (!ended && state === 'wait') return ['Stop watering a week or two before: write it down when you do.']
+  if (!ended && state === 'wait') return [told('beds.stopWatering')]
   const past = weather.filter((d) => !d.ahead && d.on < today)
   const rain = stand.growsIn === 'roofed' ? null : dryForDays(past)
   const since = [
@@ -87,12 +96,10 @@ function wateringSays(
   ]
   if (since.length === 0) return []
   const dry = Math.min(...since)
-  const by = can && daysBetween(can.on, today) === dry ? 'the can' : 'rain'
+  const by = can && daysBetween(can.on, today) === dry ? 'can' : 'rain'
   return [
     dry >= unwateredDays
-      ? `Dry for ${dry} days.`
-      : `Only ${dry} ${dry === 1 ? 'day' : 'days'} since ${by}; about ${unwateredDays} dry ones are wanted before lifting.`,
+      ? told('beds.dryFor', { days: dry })
+      : told('beds.dryOnly', { days: dry, by, wanted: unwateredDays }),
   ]
 }
-
-const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)

@@ -1,7 +1,7 @@
 import { choiceOf, type Crop } from '../almanac'
 import { standVerdict, type Stand, type StandVerdict } from '../beds'
 import { addDays, type CivilDate } from '../households'
-import { listing, onDay, term, told, type Message } from '../message'
+import { listing, onDay, told, type Message } from '../message'
 import type { Job } from '../round'
 import type { House } from './house'
 import type { LotState } from './lot'
@@ -30,7 +30,7 @@ export function bedJobs(house: House, stand: Stand): Job[] {
   const next = verdict?.next
   if (!verdict || !next) return []
   const says = next.what === 'cut-scapes' ? [next.why] : [next.why, ...verdict.says]
-  const why = told('round.atBed', { parts: listing(says.map(term), ' ') })
+  const why = told('round.atBed', { parts: listing(says, ' ') })
   return [{ kind: kinds[next.what], dueOn: next.on, why }]
 }
 

@@ -1,3 +1,4 @@
+import { term, told, type Message } from '../message'
 import { addDays, type CivilDate } from '../households'
 import type { Crop, ReadinessSchool } from '../almanac'
 
@@ -5,7 +6,7 @@ export interface SchoolVerdict {
   school: ReadinessSchool
   verdict: 'wait' | 'lift' | 'late'
   /** in plain words, with what it would cost */
-  says: string
+  says: Message
   /** when this school would lift at the usual pace; today when it would now */
   liftFrom: CivilDate
 }
@@ -25,13 +26,13 @@ export function readinessVerdicts(crop: Crop, share: number, today: CivilDate): 
       return {
         school,
         verdict: 'wait',
-        says: `Wait about ${days} ${days === 1 ? 'day' : 'days'}. Lifted now: ${earlyCost}.`,
+        says: told('intake.wait', { days, cost: term(earlyCost) }),
         liftFrom: addDays(today, days),
       }
     }
     if (share > to + 1e-9) {
-      return { school, verdict: 'late', says: `Lift at the next dry hour: ${lateCost}.`, liftFrom: today }
+      return { school, verdict: 'late', says: told('intake.late', { cost: term(lateCost) }), liftFrom: today }
     }
-    return { school, verdict: 'lift', says: `Lift it on a dry day. Waiting a week: ${lateCost}.`, liftFrom: today }
+    return { school, verdict: 'lift', says: told('intake.lift', { cost: term(lateCost) }), liftFrom: today }
   })
 }

@@ -1,3 +1,4 @@
+import { inPlainWords } from '@vadose/words'
 import { describe, expect, it } from 'vitest'
 import { addDays } from '../households'
 import { cropById } from '../almanac'
@@ -7,6 +8,7 @@ const today = '2026-09-14'
 const days = (rain: (number | null)[], lows: number[] = []) =>
   rain.map((rainMm, i) => ({ on: addDays(today, i), nightC: lows[i] ?? 9, rainMm }))
 const onion = cropById('onion-storing')
+const adviceOf = (...of: Parameters<typeof weatherAdvice>) => weatherAdvice(...of).map(inPlainWords)
 const lifts = onion.readiness!.schools[0]!.from.value
 
 // common practice, no source: tender crops come in before the first frost; alliums are lifted into two dry days,
@@ -14,11 +16,11 @@ const lifts = onion.readiness!.schools[0]!.from.value
 describe('the weather to come', () => {
   it('brings squash in before frost, ready or not, and leaves leeks alone', () => {
     const cold = days([0, 0, 0], [6, 1, 4])
-    expect(weatherAdvice(cropById('squash-butternut'), 0.1, today, cold)[0]).toMatch(
+    expect(adviceOf(cropById('squash-butternut'), 0.1, today, cold)[0]).toMatch(
       /Frost is likely on Tuesday,? 15 September: bring them in/,
     )
-    expect(weatherAdvice(cropById('leek'), 0.1, today, cold)).toEqual([])
-    expect(weatherAdvice(cropById('squash-butternut'), 0.1, today, days([0, 0, 0]))).toEqual([])
+    expect(adviceOf(cropById('leek'), 0.1, today, cold)).toEqual([])
+    expect(adviceOf(cropById('squash-butternut'), 0.1, today, days([0, 0, 0]))).toEqual([])
   })
   it('counts the days since rain that matters', () => {
     const past = (mm: (number | null)[]) => mm.map((rainMm) => ({ rainMm }))
@@ -36,18 +38,18 @@ describe('the weather to come', () => {
     }
   })
   it('waits for two dry days, or says lift now', () => {
-    expect(weatherAdvice(onion, lifts, today, days([0, 0, 5]))).toEqual(['Dry today and tomorrow: lift now.'])
-    expect(weatherAdvice(onion, lifts, today, days([6, 0, 3, 0, 0]))[0]).toMatch(/Wait for Thursday,? 17 September/)
+    expect(adviceOf(onion, lifts, today, days([0, 0, 5]))).toEqual(['Dry today and tomorrow: lift now.'])
+    expect(adviceOf(onion, lifts, today, days([6, 0, 3, 0, 0]))[0]).toMatch(/Wait for Thursday,? 17 September/)
   })
   it('but not past the point where waiting costs more', () => {
     const to = Math.max(...onion.readiness!.schools.map((s) => s.to.value))
-    const late = weatherAdvice(onion, to, today, days([6, 6, 6, 0, 0]))
+    const late = adviceOf(onion, to, today, days([6, 6, 6, 0, 0]))
     expect(late[0]).toMatch(/driest hour before/)
-    expect(weatherAdvice(onion, 1, today, days([6, 6, 6])).join()).toMatch(/under a roof/)
-    expect(weatherAdvice(onion, lifts, today, days([6, 6, 6]))[0]).toMatch(/No two dry days in sight/)
+    expect(adviceOf(onion, 1, today, days([6, 6, 6])).join()).toMatch(/under a roof/)
+    expect(adviceOf(onion, lifts, today, days([6, 6, 6]))[0]).toMatch(/No two dry days in sight/)
   })
   it('says nothing of rain where nobody forecasts it, nor of a crop nobody has looked at', () => {
-    expect(weatherAdvice(onion, lifts, today, days([null, null, null]))).toEqual([])
-    expect(weatherAdvice(onion, undefined, today, days([0, 0, 0]))).toEqual([])
+    expect(adviceOf(onion, lifts, today, days([null, null, null]))).toEqual([])
+    expect(adviceOf(onion, undefined, today, days([0, 0, 0]))).toEqual([])
   })
 })

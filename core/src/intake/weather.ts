@@ -1,4 +1,5 @@
-import { addDays, weekdayWords, type CivilDate } from '../households'
+import { addDays, type CivilDate } from '../households'
+import { onDay, term, told, type Message } from '../message'
 import type { Crop } from '../almanac'
 import { readinessVerdicts } from './readiness'
 
@@ -27,14 +28,11 @@ export function frostSays(
   crop: Crop,
   today: CivilDate,
   days: readonly DayAhead[],
-): { on: CivilDate; says: string } | null {
+): { on: CivilDate; says: Message } | null {
   const frost = frostTender(crop) ? days.find((day) => day.nightC <= groundFrostC) : undefined
   if (!frost) return null
-  const when = frost.on === today ? 'tonight' : `on ${weekdayWords(frost.on)}`
-  return {
-    on: frost.on,
-    says: `Frost is likely ${when}: bring them in before, ready or not. A touch of it and they will not keep.`,
-  }
+  const tonight = frost.on === today ? 'yes' : 'no'
+  return { on: frost.on, says: told('intake.frost', { tonight, on: onDay(frost.on, 'weekday') }) }
 }
 
 /**
@@ -49,10 +47,10 @@ export function liftingDay(
   latest: CivilDate,
   today: CivilDate,
   days: readonly DayAhead[],
-): { day: CivilDate | null; says: string } {
+): { day: CivilDate | null; says: Message | null } {
   const known = days.filter((day) => day.rainMm !== null)
-  if (!crop.curing || known.length < dryDaysWanted) return { day: null, says: '' }
-  if (latest < today) return { day: today, says: 'Do not wait for better weather: dry them under a roof.' }
+  if (!crop.curing || known.length < dryDaysWanted) return { day: null, says: null }
+  if (latest < today) return { day: today, says: told('intake.doNotWait') }
   const dry = known.find((_, i) => {
     const spell = known.slice(i, i + dryDaysWanted)
     return spell.length === dryDaysWanted && spell.every((day) => day.rainMm! < dryMm)
@@ -61,15 +59,18 @@ export function liftingDay(
     known.filter((day) => day.on <= until).reduce((best, day) => (day.rainMm! < best.rainMm! ? day : best), known[0]!)
       .on
   if (!dry) {
-    const says = `No two dry days in sight. Lift by ${weekdayWords(latest)} all the same, and dry under a roof.`
-    return { day: driest(latest), says }
+    return { day: driest(latest), says: told('intake.noDryDays', { on: onDay(latest, 'weekday') }) }
   }
-  if (dry.on === today) return { day: today, says: 'Dry today and tomorrow: lift now.' }
-  if (dry.on <= latest) return { day: dry.on, says: `Wait for ${weekdayWords(dry.on)}: two dry days then.` }
-  const overdue = crop.readiness ? ` (${crop.readiness.lateCost})` : ''
+  if (dry.on === today) return { day: today, says: told('intake.dryNow') }
+  if (dry.on <= latest) return { day: dry.on, says: told('intake.waitFor', { on: onDay(dry.on, 'weekday') }) }
   return {
     day: driest(latest),
-    says: `Two dry days come only from ${weekdayWords(dry.on)}, past ${weekdayWords(latest)}, when it is overdue${overdue}: take the driest hour before.`,
+    says: told('intake.dryTooLate', {
+      from: onDay(dry.on, 'weekday'),
+      latest: onDay(latest, 'weekday'),
+      costs: crop.readiness ? 'yes' : 'no',
+      cost: crop.readiness ? term(crop.readiness.lateCost) : null,
+    }),
   }
 }
 
@@ -84,8 +85,8 @@ export function weatherAdvice(
   share: number | undefined,
   today: CivilDate,
   days: readonly DayAhead[],
-): string[] {
-  const says: string[] = []
+): Message[] {
+  const says: Message[] = []
   const frost = frostSays(crop, today, days)
   if (frost) says.push(frost.says)
   if (!crop.readiness || share === undefined) return says

@@ -5,7 +5,7 @@ import { scaleLinear } from 'd3-scale'
 import { computed, useId } from 'vue'
 import { dateRange, longDate, monthTicks, shortDate } from '../households'
 import { say } from './say'
-import { sayWord } from '../voice'
+import { sayFact } from '../voice'
 
 /** A bed's season on one line: what was seen, today, and when to lift. What it says stands in the list beside it. */
 const props = defineProps<{ stand: StandView; today: string }>()
@@ -36,7 +36,7 @@ const nearWindow = (date: string) =>
   lifting.value !== null && Math.abs(x.value(date) - (x.value(lifting.value.from) + x.value(lifting.value.to)) / 2) < 80
 const says = computed(() =>
   [
-    ...[...seen.value].reverse().map((entry) => say('on2', { says: sayWord(entry.says), on: longDate(entry.on) })),
+    ...[...seen.value].reverse().map((entry) => say('on2', { says: sayFact(entry.says), on: longDate(entry.on) })),
     ...(lifting.value
       ? [say('toLiftFromTo', { from: longDate(lifting.value.from), to: longDate(lifting.value.to) })]
       : []),
@@ -79,7 +79,7 @@ const says = computed(() =>
     <g v-for="entry in seen" :key="entry.id">
       <line class="stalk" :x1="x(entry.on)" :x2="x(entry.on)" y1="26" :y2="base" />
       <circle :class="entry.what" :cx="x(entry.on)" cy="26" r="5">
-        <title>{{ sayWord(entry.says) }}, {{ shortDate(entry.on) }}</title>
+        <title>{{ sayFact(entry.says) }}, {{ shortDate(entry.on) }}</title>
       </circle>
     </g>
     <path v-for="l in stand.lifted" :key="l.on" class="lifted" :d="`M${x(l.on) - 6},${base} l6,-11 l6,11 z`" />

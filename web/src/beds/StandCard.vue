@@ -8,7 +8,7 @@ import BedLook from './BedLook.vue'
 import SeasonLine from './SeasonLine.vue'
 import { useWriteDown } from './write-down'
 import { say } from './say'
-import { sayWord } from '../voice'
+import { sayFact } from '../voice'
 
 const props = defineProps<{ stand: StandView; open: boolean }>()
 const emit = defineEmits<{ turn: [] }>()
@@ -64,7 +64,7 @@ const planted = computed(() => {
       >
     </header>
     <SeasonLine :stand="stand" :today="frame.today" />
-    <p v-for="says in verdict?.says" :key="says">{{ inUnits(says) }}</p>
+    <p v-for="(says, i) in verdict?.says" :key="i">{{ sayFact(says) }}</p>
     <p class="soft">
       <template v-if="verdict?.next"
         >{{ nextWord[verdict.next.what] }}:
@@ -88,12 +88,12 @@ const planted = computed(() => {
     <BedLook v-if="open" :at="stand" :planted="stand.plantedOn !== null" />
     <ul v-if="stand.entries.length" class="rows entries" :aria-label="say('seenAt', { bed: stand.bed })">
       <li v-for="entry in shown" :key="entry.id">
-        <span class="soft">{{ shortDate(entry.on) }}</span> {{ inUnits(entry.says) }}
+        <span class="soft">{{ shortDate(entry.on) }}</span> {{ sayFact(entry.says) }}
         <ElButton
           size="small"
           text
           :disabled="busy"
-          :aria-label="say('strikeOut', { says: sayWord(entry.says) })"
+          :aria-label="say('strikeOut', { says: sayFact(entry.says) })"
           @click="strike(entry.id)"
           >{{ say('strikeOut2') }}</ElButton
         >

@@ -2,8 +2,9 @@
 import { listBeds } from '@vadose/contract/beds'
 import { computed } from 'vue'
 import { cropColour, cropOf } from '../almanac'
-import { fullDate, inUnits, useFrame } from '../households'
+import { fullDate, useFrame } from '../households'
 import { useView } from '../view'
+import { sayFact } from '../voice'
 import { say } from './say'
 
 /** What is about to come in, or asks for a look, before it does. */
@@ -24,7 +25,7 @@ const next = { look: say('look'), 'cut-scapes': say('cutTheScapes'), lift: say('
       <li v-for="stand in soon" :key="stand.key" :style="{ '--crop': cropColour(stand.crop) }">
         <strong>{{ cropOf(stand.crop).name }}{{ stand.variety ? ` ${stand.variety}` : '' }}</strong>
         <RouterLink :to="{ path: '/beds', query: { stand: stand.key } }">{{ stand.bed }}</RouterLink>
-        <span>{{ inUnits(stand.verdict?.says[0] ?? '') }}</span>
+        <span>{{ stand.verdict?.says[0] ? sayFact(stand.verdict.says[0]) : '' }}</span>
         <span v-if="stand.verdict?.next" class="soft"
           >{{ next[stand.verdict.next.what] }}
           {{ stand.verdict.next.on <= frame.today ? say('today') : fullDate(stand.verdict.next.on) }}</span

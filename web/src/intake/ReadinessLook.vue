@@ -9,7 +9,8 @@ import { signSteps } from '@vadose/core/beds'
 import { dryForDays, readinessVerdicts, unwateredDays, weatherAdvice } from '@vadose/core/intake'
 import { computed, ref, watch } from 'vue'
 import type { Crop } from '../almanac'
-import { inUnits, longDate } from '../households'
+import { longDate } from '../households'
+import { sayFact } from '../voice'
 import { say } from './say'
 
 const props = defineProps<{ crop: Crop; variety: string; bed: string; today: string; weather: WeatherDay[] }>()
@@ -70,7 +71,7 @@ const word = { wait: say('wait'), lift: say('lift'), late: say('liftNow') }
     <p v-if="dry !== null" class="soft">
       {{ say('dryOutdoorsForDayWhat', { dry, unwateredDays }) }}
     </p>
-    <p v-for="says in advice" :key="says" class="sky">{{ says }}</p>
+    <p v-for="says in advice" :key="says.says" class="sky">{{ sayFact(says) }}</p>
     <p v-if="look && !verdicts.length" class="soft">
       <template v-if="look.countOf">{{ say('of2', { countOf: look.countOf.value }) }}</template>{{
         say('schoolsDifferOnWhenTo')
@@ -83,7 +84,7 @@ const word = { wait: say('wait'), lift: say('lift'), late: say('liftNow') }
         }}</strong>
         · {{ v.school.label }}
         <p class="soft">
-          {{ v.says
+          {{ sayFact(v.says)
           }}<template v-if="v.verdict === 'wait'">{{
             say('lookAgainAbout', { liftFrom: longDate(v.liftFrom) })
           }}</template>
@@ -96,7 +97,7 @@ const word = { wait: say('wait'), lift: say('lift'), late: say('liftNow') }
     </div>
     <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
     <p v-for="stand in seen.slice(0, 3)" :key="stand.key" class="bed">
-      <strong>{{ stand.bed }}</strong>: {{ inUnits(stand.verdict?.says[0] ?? '') }}
+      <strong>{{ stand.bed }}</strong>: {{ stand.verdict?.says[0] ? sayFact(stand.verdict.says[0]) : '' }}
       <RouterLink :to="{ path: '/beds', query: { stand: stand.key } }">{{ say('itsLooks') }}</RouterLink>
     </p>
   </section>
