@@ -50,5 +50,3 @@ export const dayAsOf =
   (today: CivilDate) =>
   (date: CivilDate): string =>
     date.slice(0, 4) === today.slice(0, 4) ? dayWords(date) : `${dayWords(date)} ${date.slice(0, 4)}`
-/** “Thursday 30 July” */
-export const weekdayWords = inWords({ weekday: 'long', day: 'numeric', month: 'long' })
