@@ -87,6 +87,9 @@ test('a household of a made-up language finds no sentence that stands in no tabl
   const own = [...others.map(({ name }) => name), ...ownWords(file)]
   const lots = (await (await page.request.get(`/api/households/${address}/lots`)).json()) as LotRow[]
   const one = (stage: LotRow['stage']) => lots.find((lot) => lot.stage === stage && lot.name === null)!.code
+  const { placeId } = lots.find((lot) => lot.stage === 'stored')!
+  const fresh = (crop: RegExp) => lots.find((lot) => crop.test(lot.crop) && lot.form === 'fresh')!.code
+  const [dries, freezes] = [fresh(/^apple/), fresh(/^bean-runner|^kale/)]
   const escaped: string[] = []
   for (const path of [
     ...[
@@ -102,9 +105,26 @@ test('a household of a made-up language finds no sentence that stands in no tabl
       '/evening',
       '/freezers',
     ],
-    ...['/household', '/readings', '/find', '/count', '/first-evening', '/bench/air', '/bench/keep', '/bench/cure'],
+    ...[
+      '/household',
+      '/readings',
+      '/find',
+      '/count',
+      '/first',
+      '/shelf',
+      '/power-cut',
+      '/bench/air',
+      '/bench/keep',
+      '/bench/cure',
+      '/bench/blanch',
+      '/bench/glut',
+      '/nowhere',
+    ],
     ...['/almanac/garlic-hardneck', '/almanac/courgette', '/almanac/tomato'],
     ...['', '/finish', '/tag'].map((view) => `/lots/${one('drying')}${view}`),
+    `/places/${placeId}`,
+    `/lots/${dries}/dry`,
+    `/lots/${freezes}/freeze`,
     ...['', '/check', '/sort', '/right', '/tag'].map((view) => `/lots/${one('stored')}${view}`),
   ]) {
     await page.goto(`${process.env['VADOSE_URL']}/${address}${path}`, { waitUntil: 'networkidle' })

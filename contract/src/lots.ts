@@ -245,7 +245,7 @@ export const readMoved = ofHousehold('moved', {
   path: '/lots/:code/moved',
   says: 'How a lot’s date has moved since last week, and what moved it; null where it has not.',
   answer: closed({
-    moved: nullable(closed({ since: civilDate, was: civilDate, days: number, says: words })),
+    moved: nullable(closed({ since: civilDate, was: civilDate, days: number, says: told })),
   }),
 })
 

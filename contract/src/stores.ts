@@ -15,6 +15,7 @@ import {
   uuid,
   words,
   type Static,
+  told,
 } from './shapes'
 
 /** A lot in the house; how it keeps where it is in store. */
@@ -26,7 +27,7 @@ const air = closed({ temperatureC: number, relativeHumidityPct: number })
 /** What of lots does not go with one another in a place, or with the place. */
 const conflict = closed({
   kind: oneOf('gas', 'light', 'smell', 'damp', 'mice', 'slugs', 'frost'),
-  says: words,
+  says: told,
   codes: listOf(words),
 })
 

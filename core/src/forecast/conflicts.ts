@@ -1,3 +1,4 @@
+import { listing, onDay, term, told, type Listing, type Message } from '../message'
 import { isDark, likeOf } from '../places'
 import { usualPacking } from '../stores'
 import type { House } from './house'
@@ -10,7 +11,7 @@ import { workable } from './trouble'
 /** What of lots does not go with one another in a place, or with the place. */
 export interface Conflict {
   kind: 'gas' | 'light' | 'smell' | 'damp' | 'mice' | 'slugs' | 'frost'
-  says: string
+  says: Message
   /** the lots that suffer */
   codes: string[]
 }
@@ -22,7 +23,8 @@ const frostNightsFrom = 0.5
 /** shut from mice */
 const mouseProof = ['jar', 'vacuum']
 
-const listed = (lots: readonly LotState[]) => [...new Set(lots.map(({ cropData }) => cropData.plural))].join(', ')
+const listed = (lots: readonly LotState[]): Listing =>
+  listing([...new Set(lots.map(({ cropData }) => cropData.plural))].map(term))
 
 /** @returns worst first: what kills, what spoils, what taints */
 export function conflictsIn(house: House, place: PlaceState): Conflict[] {
@@ -54,14 +56,15 @@ function frost(house: House, place: PlaceState, here: readonly LotState[]): Conf
   return [
     {
       kind: 'frost',
-      says: `${Math.max(1, Math.round(nights))} ${Math.round(nights) > 1 ? 'nights' : 'night'} below freezing to be expected in here from ${monthName(first.month)} on: ${listed(tender)}`,
+      says: told('stores.frostNights', {
+        nights: Math.max(1, Math.round(nights)),
+        month: onDay(`${first.month}-15`, 'month'),
+        lots: listed(tender),
+      }),
       codes: codesOf(tender),
     },
   ]
 }
-
-const monthName = (month: string) =>
-  new Intl.DateTimeFormat('en-GB', { month: 'long', timeZone: 'UTC' }).format(new Date(`${month}-15T00:00:00Z`))
 
 function gas(house: House, place: PlaceState, here: readonly LotState[]): Conflict[] {
   const givers = here.filter(
@@ -77,7 +80,11 @@ function gas(house: House, place: PlaceState, here: readonly LotState[]): Confli
   )
   return felt.map((lot) => ({
     kind: 'gas',
-    says: `the gas of ${listed(givers)} reaches the ${lot.cropData.plural}: ${lot.cropData.keeping.ethyleneShows ?? 'they age sooner'}`,
+    says: told('stores.gas', {
+      givers: listed(givers),
+      felt: term(lot.cropData.plural),
+      shows: term(lot.cropData.keeping.ethyleneShows ?? 'they age sooner'),
+    }),
     codes: [lot.code],
   }))
 }
@@ -90,12 +97,12 @@ function light(place: PlaceState, here: readonly LotState[]): Conflict[] {
       lot.cropData.needs.includes('dark') &&
       (lot.history.pack ?? usualPacking(lot.cropData)) !== 'sack',
   )
-  return [{ kind: 'light', says: `light comes in: ${listed(lots)} want the dark`, codes: codesOf(lots) }]
+  return [{ kind: 'light', says: told('stores.light', { lots: listed(lots) }), codes: codesOf(lots) }]
 }
 
 function damp(house: House, here: readonly LotState[]): Conflict[] {
   const lots = here.filter((lot) => ['rooting', 'mould'].includes(keepsUntil(house, lot).endedBy))
-  return [{ kind: 'damp', says: `too damp for ${listed(lots)}`, codes: codesOf(lots) }]
+  return [{ kind: 'damp', says: told('stores.damp', { lots: listed(lots) }), codes: codesOf(lots) }]
 }
 
 function vermin(place: PlaceState, here: readonly LotState[]): Conflict[] {
@@ -104,12 +111,12 @@ function vermin(place: PlaceState, here: readonly LotState[]): Conflict[] {
   )
   const found: Conflict[] = []
   if (likeOf(place).mice) {
-    found.push({ kind: 'mice', says: `mice get in: ${listed(open)} in wire, tin or hung free`, codes: codesOf(open) })
+    found.push({ kind: 'mice', says: told('stores.mice', { lots: listed(open) }), codes: codesOf(open) })
   }
   if (place.kind === 'ground' || place.kind === 'clamp') {
     found.push({
       kind: 'slugs',
-      says: `slugs and voles take their share here by spring: look before the frost, lift what is holed`,
+      says: told('stores.slugs'),
       codes: codesOf(open),
     })
   }
@@ -120,5 +127,11 @@ function smell(here: readonly LotState[]): Conflict[] {
   const strong = here.filter(({ form, cropData }) => form === 'fresh' && cropData.keeping.smell !== undefined)
   const taken = here.filter(({ cropData, form }) => ['orchard', 'stone'].includes(cropData.group) && form === 'fresh')
   if (strong.length === 0) return []
-  return [{ kind: 'smell', says: `${listed(taken)} take on the smell of ${listed(strong)}`, codes: codesOf(taken) }]
+  return [
+    {
+      kind: 'smell',
+      says: told('stores.smell', { taken: listed(taken), strong: listed(strong) }),
+      codes: codesOf(taken),
+    },
+  ]
 }

@@ -1,4 +1,5 @@
-import { dayAsOf, dayMs, daysBetween, type CivilDate } from '../households'
+import { dayMs, daysBetween, type CivilDate } from '../households'
+import { onDay, told, type Message } from '../message'
 import { House } from './house'
 import { keepsUntil } from './keeping'
 import { lotState, type LotState } from './lot'
@@ -12,7 +13,7 @@ export interface DateMoved {
   was: CivilDate
   /** later is above nothing */
   days: number
-  says: string
+  says: Message
 }
 
 const backDays = 7
@@ -76,18 +77,20 @@ function houseThen(house: House, lotThen: LotState, thenMs: number): House {
   return new House({ ...factsOf(house), places, lots: [lotThen], nowMs: thenMs, rainMm: new Map() })
 }
 
-function whyMoved(house: House, { history }: LotState, thenMs: number, days: number, byAir: number): string {
+function whyMoved(house: House, { history }: LotState, thenMs: number, days: number, byAir: number): Message {
   const since = history.events.filter(({ atMs }) => atMs > thenMs)
   const look = history.checks.filter(({ atMs }) => atMs > thenMs).at(-1)
   const move = since.findLast(({ kind, placeId }) => kind === 'moved' && placeId !== null)
   if (Math.abs(byAir) >= Math.abs(days - byAir)) {
-    return days > 0 ? 'the air there was better than expected' : 'the air there was worse than expected'
+    return told('stores.airMoved', { better: days > 0 ? 'yes' : 'no' })
   }
-  if (move) return `it was carried to ${house.place(move.placeId)?.name.toLowerCase() ?? 'another place'}`
+  if (move) {
+    const place = house.place(move.placeId)?.name.toLowerCase()
+    return told('stores.carried', { place, placed: place ? 'yes' : 'no' })
+  }
   if (look) {
-    return look.bad === 0
-      ? `the look of ${dayAsOf(house.today)(house.dateOf(look.atMs))} found all ${look.lookedAt} sound`
-      : `the look of ${dayAsOf(house.today)(house.dateOf(look.atMs))} found ${look.bad} of ${look.lookedAt} bad`
+    const { bad, lookedAt } = look
+    return told('stores.lookMoved', { on: onDay(house.dateOf(look.atMs)), bad, lookedAt })
   }
-  return 'what was entered since changed it'
+  return told('stores.enteredMoved')
 }

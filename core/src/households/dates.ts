@@ -39,14 +39,3 @@ export const mondayOf = (date: CivilDate): CivilDate => addDays(date, -((((dayNu
 
 /** Day of the year, 1…366. */
 export const dayOfYear = (date: CivilDate): number => daysBetween(`${date.slice(0, 4)}-01-01`, date) + 1
-
-const inWords = (how: Intl.DateTimeFormatOptions) => {
-  const format = new Intl.DateTimeFormat('en-GB', { ...how, timeZone: 'UTC' })
-  return (date: CivilDate) => format.format(new Date(`${date}T12:00:00Z`))
-}
-const dayWords = inWords({ day: 'numeric', month: 'long' })
-/** “12 July”, with its year where that is another than today's. */
-export const dayAsOf =
-  (today: CivilDate) =>
-  (date: CivilDate): string =>
-    date.slice(0, 4) === today.slice(0, 4) ? dayWords(date) : `${dayWords(date)} ${date.slice(0, 4)}`

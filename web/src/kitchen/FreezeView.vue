@@ -13,6 +13,7 @@ import { countFrom, HowMuch, useAct, type HowMuchOf } from '../lots'
 import { placeOptions } from '../places'
 import { useView } from '../view'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** A lot, or a part of it, prepared, bagged and put into the freezer. */
 const route = useRoute()
@@ -82,7 +83,7 @@ async function freeze(sure = false) {
   <p v-if="failure" class="notice bad">{{ failure }}</p>
   <div v-if="made" class="stack">
     <h1>{{ say('inTheFreezer2') }}</h1>
-    <p>{{ say('labelEveryBagNowWhile', { name: crop.name, label: chosen?.label }) }}</p>
+    <p>{{ say('labelEveryBagNowWhile', { name: crop.name, label: sayWord(chosen?.label ?? '') }) }}</p>
     <div class="row">
       <RouterLink v-for="c in made" :key="c" class="el-button el-button--primary" :to="`/lots/${c}/tag`">{{
         say('labelFor3', { c })
@@ -112,14 +113,18 @@ async function freeze(sure = false) {
     <p v-if="before" class="notice">{{ say('someThingsDisappointIsMore', { before }) }}</p>
     <section class="card stack">
       <h2>{{ say('howIsItPrepared') }}</h2>
-      <Choices v-model="way" :label="say('howItIsPrepared')" :options="ways" />
+      <Choices
+        v-model="way"
+        :label="say('howItIsPrepared')"
+        :options="ways.map((one) => ({ ...one, label: sayWord(one.label) }))"
+      />
       <p v-if="chosen?.minutes" class="figure">
         <template v-if="chosen.minutes.water">{{
           say('minInBoilingWater', { water: chosen.minutes.water })
         }}</template><template v-if="chosen.minutes.water && chosen.minutes.steam">{{ say('or') }}</template
         ><template v-if="chosen.minutes.steam">{{ say('minOverSteam', { steam: chosen.minutes.steam }) }}</template>
       </p>
-      <p v-if="chosen" class="soft">{{ chosen.note }}</p>
+      <p v-if="chosen" class="soft">{{ sayWord(chosen.note) }}</p>
     </section>
     <section class="card stack">
       <h2>{{ say('whatGoesIn') }}</h2>
@@ -128,7 +133,7 @@ async function freeze(sure = false) {
         :label="say('howMuchOfIt')"
         :options="[
           { id: 'all', label: say('allOfIt') },
-          { id: 'part', label: 'A part' },
+          { id: 'part', label: say('aPart') },
         ]"
       />
       <HowMuch v-if="howMuch === 'part'" v-model="part" :of="lot" :piece="crop.piece" :label="say('howMuchIsTaken')" />
@@ -157,8 +162,8 @@ async function freeze(sure = false) {
         v-model="pack"
         :label="say('packedIn')"
         :options="[
-          { id: 'bag', label: 'bags' },
-          { id: 'box', label: 'boxes' },
+          { id: 'bag', label: sayWord('bags') },
+          { id: 'box', label: sayWord('boxes') },
           { id: 'vacuum', label: say('vacuumBags') },
           { id: 'mould', label: say('blocksFromMoulds') },
         ]"

@@ -12,6 +12,7 @@ import { useAct } from '../lots'
 import { Choices, Pick } from '../kit'
 import { namedPlaces } from '../places'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** Loading the dehydrator with a lot or a part of it. */
 const route = useRoute()
@@ -77,7 +78,7 @@ async function load(sure = false) {
     <section class="card stack">
       <h2>{{ say('first') }}</h2>
       <p>
-        {{ how.cut }}<template v-if="how.pretreat">; {{ how.pretreat }}</template
+        {{ sayWord(how.cut) }}<template v-if="how.pretreat">; {{ sayWord(how.pretreat) }}</template
         >{{
           say('toHoursTo', {
             temperature: temperature(how.airC.value[0], 0),
@@ -95,7 +96,7 @@ async function load(sure = false) {
         :label="say('howMuchOfIt')"
         :options="[
           { id: 'all', label: say('allOfIt') },
-          { id: 'part', label: 'A part' },
+          { id: 'part', label: say('aPart') },
         ]"
       />
       <div class="row">

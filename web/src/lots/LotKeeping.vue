@@ -6,6 +6,7 @@ import { inUnits, longDate, shortDate, untilDate, useFrame } from '../households
 import { useView } from '../view'
 import SurvivalChart from './SurvivalChart.vue'
 import { say } from './say'
+import { sayFact } from '../voice'
 
 /** How long a stored lot keeps where it is, what will end it, and what other places would make of it. */
 const props = defineProps<{ lot: LotView; keeping: KeepingView; wide: boolean }>()
@@ -62,7 +63,7 @@ const colour = computed(() => cropColour(props.lot.crop))
               days: moved.moved.days < 0 ? '▲ ' : '',
               days2: Math.abs(moved.moved.days),
               days3: moved.moved.days < 0 ? 'yes' : 'no',
-              says: moved.moved.says,
+              says: sayFact(moved.moved.says),
             })
           }}
         </p>

@@ -51,7 +51,7 @@ async function move() {
       :label="say('howMuchOfIt')"
       :options="[
         { id: 'all', label: say('allOfIt') },
-        { id: 'part', label: 'A part' },
+        { id: 'part', label: say('aPart') },
       ]"
     />
     <HowMuch v-if="of && howMuch === 'part'" v-model="part" :of="of" :piece="piece" :label="say('howMuchIsMoved')" />

@@ -24,7 +24,7 @@ const inWords = (comforts: readonly string[]) => comfortWords(comforts, props.vi
     <ul class="bare rows">
       <li v-for="c in view.comfort" :key="c.crop + c.name" class="crop" :style="{ '--crop': cropColour(c.crop) }">
         <span
-          ><strong>{{ c.name }}</strong
+          ><strong>{{ sayWord(c.name) }}</strong
           ><span v-if="!c.here" class="soft">{{ say('notHereNow') }}</span></span
         >
         <span class="bar" role="img" :aria-label="inWords(c.months)">

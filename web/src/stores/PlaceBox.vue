@@ -4,9 +4,9 @@ import { asideWords } from '@vadose/core/lots'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropColour, cropOf, heapLabel, lotCrop } from '../almanac'
-import { humidity, temperature, weight, inUnits } from '../households'
+import { humidity, temperature, weight } from '../households'
 import { say } from './say'
-import { sayWord } from '../voice'
+import { sayWord, sayFact } from '../voice'
 
 const props = defineProps<{
   place: StoresView['places'][number]
@@ -126,7 +126,7 @@ function dropped(event: DragEvent) {
       </RouterLink>
       <p v-if="lots.length === 0" class="soft">{{ say('empty') }}</p>
     </div>
-    <p v-for="c in place.conflicts" :key="c.kind + c.codes.join()" class="bad threat">▲ {{ inUnits(c.says) }}</p>
+    <p v-for="c in place.conflicts" :key="c.kind + c.codes.join()" class="bad threat">▲ {{ sayFact(c.says) }}</p>
     <p v-for="t in threats" :key="t.code" class="bad threat">
       {{ say('willEndItHere', { code: t.code, endedBy: t.keeps!.endedBy }) }}
     </p>

@@ -14,7 +14,7 @@ import ClimateChart from './ClimateChart.vue'
 import ComfortRows from './ComfortRows.vue'
 import ThermometerCard from './ThermometerCard.vue'
 import { say } from './say'
-import { sayWord } from '../voice'
+import { sayWord, sayFact } from '../voice'
 
 /** One place: its air as it is and will be, who likes it there, what lies there, what it is like. */
 const route = useRoute()
@@ -66,7 +66,7 @@ const known = computed(() => {
       <section v-if="view.conflicts.length > 0" class="card">
         <h2>{{ say('whatDoesNotGoTogether') }}</h2>
         <p v-for="c in view.conflicts" :key="c.kind + c.codes.join()" class="bad">
-          ▲ {{ c.says }} <span class="soft">{{ c.codes.slice(0, 4).join(', ') }}</span>
+          ▲ {{ sayFact(c.says) }} <span class="soft">{{ c.codes.slice(0, 4).join(', ') }}</span>
         </p>
       </section>
       <section class="card">

@@ -1,5 +1,6 @@
 import { monthOf } from '../households'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** “well to Dec, then will do”: a row of months in words. */
 export function comfortWords(comforts: readonly string[], months: readonly { month: string }[]): string {
@@ -12,6 +13,10 @@ export function comfortWords(comforts: readonly string[], months: readonly { mon
   const [first, next] = runs
   if (!first) return ''
   return next
-    ? say('toThen', { kind: first.kind, monthOf: monthOf(`${months[first.last]!.month}-15`), kind2: next.kind })
-    : say('allYear', { kind: first.kind })
+    ? say('toThen', {
+        kind: sayWord(first.kind),
+        monthOf: monthOf(`${months[first.last]!.month}-15`),
+        kind2: sayWord(next.kind),
+      })
+    : say('allYear', { kind: sayWord(first.kind) })
 }

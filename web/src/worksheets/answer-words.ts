@@ -3,6 +3,7 @@ import { yearDate } from '../households'
 import { says } from './units'
 import type { Worksheet } from './worksheets'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 export interface AnswerLine {
   label: string
@@ -19,14 +20,16 @@ function words(value: unknown, line: Worksheet['says'][number]): string {
   if (typeof value === 'boolean') return value ? say('yes') : say('no')
   if (isDate(value)) return yearDate(value.slice(0, 10))
   if (Array.isArray(value)) {
-    if (value.length === 0) return 'nothing'
+    if (value.length === 0) return sayWord('nothing')
     return value
       .map((v: { crop?: string; kg?: number; why?: string; instead?: string }) =>
-        v.crop ? `${cropOf(v.crop).name}, ${says(v.kg ?? 0, 'kg', '', 1)} (${v.why}). ${v.instead}` : String(v),
+        v.crop
+          ? `${cropOf(v.crop).name}, ${says(v.kg ?? 0, 'kg', '', 1)} (${sayWord(v.why ?? '')}). ${sayWord(v.instead ?? '')}`
+          : String(v),
       )
       .join(' ')
   }
-  return String(value)
+  return sayWord(String(value))
 }
 
 /** The answer in the worksheet's words, most wanted first. */

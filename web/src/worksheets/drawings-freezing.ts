@@ -1,6 +1,7 @@
 import { calculators } from '@vadose/core/worksheets'
 import { line, steps, type Drawings } from './curve'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** Blanching, freezing and what is frozen. */
 export const freezingDrawings: Drawings<
@@ -12,17 +13,17 @@ export const freezingDrawings: Drawings<
     bars: [
       {
         label: say('boilingWater'),
-        parts: [{ label: 'blanch', value: a.waterMinutes }],
+        parts: [{ label: sayWord('blanch'), value: a.waterMinutes }],
         says: a.waterMinutes ? `${a.waterMinutes} min` : say('notInWater'),
       },
       {
         label: say('steam'),
-        parts: [{ label: 'blanch', value: a.steamMinutes }],
+        parts: [{ label: sayWord('blanch'), value: a.steamMinutes }],
         says: a.steamMinutes ? `${a.steamMinutes} min` : say('notBySteam'),
       },
       {
         label: say('coldWaterAfter'),
-        parts: [{ label: 'cool', value: a.waterMinutes || a.steamMinutes, hatched: true }],
+        parts: [{ label: sayWord('cool'), value: a.waterMinutes || a.steamMinutes, hatched: true }],
         says: say('asLongAgain'),
       },
     ],
@@ -41,7 +42,7 @@ export const freezingDrawings: Drawings<
       },
     ],
     dots: [{ x: i.thicknessMm, y: a.hours, label: say('thisPack') }],
-    rules: [{ y: 24, label: 'a day' }],
+    rules: [{ y: 24, label: sayWord('a day') }],
   }),
   'freezer-load': (i, a) => {
     const days = Math.max(1, Math.min(14, a.days))
@@ -50,7 +51,7 @@ export const freezingDrawings: Drawings<
       axis: { label: say('putIn'), quantity: 'kg', min: 0 },
       bars: Array.from({ length: days }, (_, d) => {
         const kg = Math.max(0, Math.min(a.maxKgPerDay, i.produceKg - d * a.maxKgPerDay))
-        return { label: say('day', { d: d + 1 }), parts: [{ label: 'fresh', value: kg }], says: '' }
+        return { label: say('day', { d: d + 1 }), parts: [{ label: sayWord('fresh'), value: kg }], says: '' }
       }),
     }
   },

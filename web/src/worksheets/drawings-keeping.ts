@@ -10,6 +10,7 @@ import {
 import { line, steps, type Drawings } from './curve'
 import type { PlotDrawing } from './drawing'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 /** Keeping, looking over, using up and planting. */
 export const keepingDrawings: Drawings<
@@ -32,7 +33,7 @@ export const keepingDrawings: Drawings<
       xs,
       ys,
       values,
-      at: { x: i.temperatureC, y: i.relativeHumidityPct, label: 'here' },
+      at: { x: i.temperatureC, y: i.relativeHumidityPct, label: sayWord('here') },
     }
   },
   'check-size': (i, a) => ({

@@ -3,6 +3,7 @@ import { grains } from '@vadose/core/line'
 import { seedSpecies } from '@vadose/core/stores'
 import { packings } from '@vadose/core/almanac'
 import { say } from './say'
+import { sayWord } from '../voice'
 
 export type Unit = 'temperature' | 'g' | 'kg' | 'litres' | 'mm' | 'metres' | ''
 
@@ -97,8 +98,8 @@ export const worksheets = (): readonly Worksheet[] => [
         label: say('readingsOfTheAir'),
         kind: 'lines',
         columns: [
-          { id: 'at', label: 'instant', kind: 'text' },
-          { id: 'temperatureC', label: 'temperature', kind: 'number', unit: 'temperature' },
+          { id: 'at', label: sayWord('instant'), kind: 'text' },
+          { id: 'temperatureC', label: sayWord('temperature'), kind: 'number', unit: 'temperature' },
           { id: 'relativeHumidityPct', label: '%', kind: 'number' },
         ],
         value:
@@ -110,8 +111,8 @@ export const worksheets = (): readonly Worksheet[] => [
         kind: 'lines',
         optional: true,
         columns: [
-          { id: 'at', label: 'instant', kind: 'text' },
-          { id: 'weightG', label: 'weight', kind: 'number', unit: 'g' },
+          { id: 'at', label: sayWord('instant'), kind: 'text' },
+          { id: 'weightG', label: sayWord('weight'), kind: 'number', unit: 'g' },
         ],
         value: '2026-07-12T09:00:00Z, 600\n2026-07-17T09:00:00Z, 537\n2026-07-23T09:00:00Z, 489',
       },
@@ -156,8 +157,8 @@ export const worksheets = (): readonly Worksheet[] => [
         label: say('weighings'),
         kind: 'lines',
         columns: [
-          { id: 'hours', label: 'hours', kind: 'number' },
-          { id: 'weightG', label: 'weight', kind: 'number', unit: 'g' },
+          { id: 'hours', label: sayWord('hours'), kind: 'number' },
+          { id: 'weightG', label: sayWord('weight'), kind: 'number', unit: 'g' },
         ],
         value: '0, 1000\n1.5, 742\n3, 548\n4.5, 417\n6, 326',
       },
@@ -299,8 +300,8 @@ export const worksheets = (): readonly Worksheet[] => [
         label: say('itWasAt'),
         kind: 'lines',
         columns: [
-          { id: 'temperatureC', label: 'temperature', kind: 'number', unit: 'temperature' },
-          { id: 'days', label: 'days', kind: 'number' },
+          { id: 'temperatureC', label: sayWord('temperature'), kind: 'number', unit: 'temperature' },
+          { id: 'days', label: sayWord('days'), kind: 'number' },
         ],
         value: '-18, 120\n-12, 10',
       },
@@ -346,8 +347,8 @@ export const worksheets = (): readonly Worksheet[] => [
         label: say('whatCameIn'),
         kind: 'lines',
         columns: [
-          { id: 'crop', label: 'crop', kind: 'text' },
-          { id: 'kg', label: 'weight', kind: 'number', unit: 'kg' },
+          { id: 'crop', label: sayWord('crop'), kind: 'text' },
+          { id: 'kg', label: sayWord('weight'), kind: 'number', unit: 'kg' },
           { id: 'hoursSincePicking', label: say('hoursSincePicking'), kind: 'number' },
         ],
         value: 'bean-green, 4, 3\nsweetcorn, 6, 1\nraspberry, 2, 5',
@@ -434,9 +435,9 @@ export const worksheets = (): readonly Worksheet[] => [
         label: say('looks2'),
         kind: 'lines',
         columns: [
-          { id: 'day', label: 'day', kind: 'number' },
+          { id: 'day', label: sayWord('day'), kind: 'number' },
           { id: 'lookedAt', label: say('lookedAt'), kind: 'number' },
-          { id: 'bad', label: 'bad', kind: 'number' },
+          { id: 'bad', label: sayWord('bad'), kind: 'number' },
         ],
         value: '30, 20, 0\n75, 25, 2',
       },
@@ -482,15 +483,15 @@ export const worksheets = (): readonly Worksheet[] => [
         label: say('used'),
         kind: 'lines',
         columns: [
-          { id: 'date', label: 'day', kind: 'text' },
-          { id: 'amount', label: 'amount', kind: 'number' },
+          { id: 'date', label: sayWord('day'), kind: 'text' },
+          { id: 'amount', label: sayWord('amount'), kind: 'number' },
         ],
         value: '2026-09-01, 300\n2026-09-09, 250\n2026-09-18, 400\n2026-09-27, 300',
       },
       { id: 'today', label: say('today'), kind: 'date', value: '2026-10-02' },
     ],
     says: [
-      { path: 'perWeek', label: 'A week', digits: 0, spread: true },
+      { path: 'perWeek', label: say('aWeek'), digits: 0, spread: true },
       { path: 'runsOutOn', label: say('runsOut'), spread: true },
     ],
   },
