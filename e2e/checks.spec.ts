@@ -1,5 +1,6 @@
 import type { LotView } from '@vadose/contract/lots'
 import type { RoundView } from '@vadose/contract/round'
+import { inPlainWords } from '@vadose/words'
 import { api, bringIn, pass, takeDown } from './acts'
 import { expect, test } from './page'
 import { startHousehold } from './story'
@@ -59,7 +60,7 @@ test.describe('in one hand, in the cellar', () => {
     expect(lot.checks).toEqual([expect.objectContaining({ lookedAt: 100, bad: 3 })])
     expect(lot.events.reduce((sum, e) => sum + e.pieces, 0)).toBe(lot.pieces)
     expect(lot.events.reduce((sum, e) => sum + e.weightG, 0)).toBe(lot.weightG)
-    const said = lot.events.map((e) => e.says).join('; ')
+    const said = lot.events.map((e) => inPlainWords(e.says)).join('; ')
     expect(said).toContain('looked at 100 of 100, 3 not right')
   })
 

@@ -1,5 +1,6 @@
 import type { LotRow, LotView } from '@vadose/contract/lots'
 import type { YearView } from '@vadose/contract/year'
+import { inPlainWords } from '@vadose/words'
 import { api, bringIn } from './acts'
 import { expect, test } from './page'
 import { startHousehold } from './story'
@@ -77,7 +78,7 @@ for (const size of sizes) {
     await expect(page.locator('[data-booked]')).toHaveText('1 kept, frozen again or cooked; 1 thrown out')
     const thrown = await api<LotView>(page, `/lots/${bags.code}`)
     expect(thrown.stage).toBe('gone')
-    expect(thrown.events.at(-1)!.says).toMatch(/to the bin: 5 bags.*power off for 44 h/)
+    expect(inPlainWords(thrown.events.at(-1)!.says)).toMatch(/to the bin: 5 bags.*power off for 44 h/)
     await page.getByRole('button', { name: 'Undo' }).click()
     await expect.poll(async () => (await api<LotView>(page, `/lots/${bags.code}`)).pieces).toBe(5)
 
