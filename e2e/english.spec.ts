@@ -138,3 +138,18 @@ test('a household of a made-up language finds no sentence that stands in no tabl
   }
   expect([...new Set(escaped)]).toEqual([])
 })
+
+test.describe('in a browser that is set to American English', () => {
+  test.use({ locale: 'en-US' })
+  test('a new household begins in pounds and American, and says so where it is changed', async ({ page }) => {
+    await page.goto('/household')
+    await page.getByLabel('Its name').fill('Prairie House')
+    await page.getByRole('button', { name: 'Start it' }).click()
+    await expect(page).toHaveURL(/prairie-house/)
+    await page.goto('/household')
+    await expect(page.getByRole('radio', { name: /As in America/ })).toBeChecked()
+    await expect(page.getByRole('radio', { name: /Pounds and °F/ })).toBeChecked()
+    await page.goto('/bench/blanch')
+    await expect(page.locator('main')).not.toContainText(/\d litres|mould/)
+  })
+})

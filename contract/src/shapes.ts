@@ -52,6 +52,7 @@ export type ToldPart =
   | { readonly sentence: ToldPart }
   | { readonly g: number; readonly as?: 'kg'; readonly digits?: number }
   | { readonly c: number; readonly digits?: number }
+  | { readonly rainMm: number }
   | { readonly on: string; readonly as?: 'short' | 'weekday' | 'weekday-only' | 'month' }
   | { readonly term: string }
 export const told = Unsafe<Told>({

@@ -27,10 +27,11 @@ export interface Sentence {
 /** What a message is filled with: as it is, a quantity with its unit, or another message. */
 export type Part = string | number | null | undefined | Quantity | Message | Listing | Sentence
 
-/** Grams, degrees Celsius, a day, a month, a word of the almanac. */
+/** Grams, degrees Celsius, millimetres of rain, a day, a month, a word of the almanac. */
 export type Quantity =
   | { readonly g: number; readonly as?: 'kg'; readonly digits?: number }
   | { readonly c: number; readonly digits?: number }
+  | { readonly rainMm: number }
   | { readonly on: CivilDate; readonly as?: DayAs }
   | { readonly term: string }
 
@@ -42,6 +43,7 @@ export const listing = (list: readonly Part[], by = ', '): Listing => ({ list: l
 export const sentence = (part: Part): Sentence => ({ sentence: part })
 export const grams = (g: number): Quantity => ({ g })
 export const kilos = (g: number, digits = 1): Quantity => ({ g, as: 'kg', digits })
+export const rain = (rainMm: number): Quantity => ({ rainMm })
 export const degrees = (c: number, digits = 0): Quantity => ({ c, digits })
 /** A day: “4 October”; short “4 Oct”, with its weekday “Sunday 4 October”, its month alone “October”. */
 export const onDay = (on: CivilDate, as?: DayAs): Quantity => (as ? { on, as } : { on })

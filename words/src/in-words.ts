@@ -1,8 +1,6 @@
 import { IntlMessageFormat } from 'intl-messageformat'
-
-type MessageFormatElement = ReturnType<IntlMessageFormat['getAst']>[number]
-import { pseudo } from './pseudo'
 import { inAmerican } from './american'
+import { pseudo } from './pseudo'
 
 /**
  * The languages a household may choose from. `en-XA` is the pseudo-language of the tests: English with every letter
@@ -11,7 +9,6 @@ import { inAmerican } from './american'
  */
 export const languages = ['en-GB', 'en-US', 'en-XA'] as const
 export type Language = (typeof languages)[number]
-export const isLanguage = (text: string): text is Language => (languages as readonly string[]).includes(text)
 
 /** What a message is filled with. What is null or missing is said as nothing. */
 export type Values = Readonly<Record<string, string | number | null | undefined>>
@@ -25,10 +22,17 @@ const retold: Record<Language, ((text: string) => string) | undefined> = {
 /** A word or name of the almanac's, as a language calls it. */
 export const retell = (text: string, language: Language): string => retold[language]?.(text) ?? text
 
-/** A message as it stands in a table: its text, or what that was read into when the page was built. */
-export type Text = string | MessageFormatElement[]
+type Element = ReturnType<IntlMessageFormat['getAst']>[number]
 
-const made = new Map<Language, Map<Text, IntlMessageFormat>>(languages.map((language) => [language, new Map()]))
+/** A message as it stands in a table: its text, or what that was read into when the page was built. */
+export type Text = string | Element[]
+
+/** A message ready to be said: what it asks for, and of what it chooses by, what there is to choose from. */
+interface Ready {
+  format: IntlMessageFormat
+  wants: ReadonlyMap<string, ReadonlySet<string>>
+}
+const made = new Map<Language, Map<Text, Ready>>(languages.map((language) => [language, new Map()]))
 
 /**
  * A message in ICU MessageFormat as it is said in a language.
@@ -39,33 +43,30 @@ const made = new Map<Language, Map<Text, IntlMessageFormat>>(languages.map((lang
 export function inWords(message: Text, values: Values, language: Language): string {
   if (typeof message === 'string' && !/[{<']/.test(message)) return retell(message, language)
   const known = made.get(language)!
-  let format = known.get(message)
-  if (!format) {
-    format = new IntlMessageFormat(message, language === 'en-US' ? 'en-US' : 'en-GB')
-    const retelling = retold[language]
-    if (retelling)
-      format = new IntlMessageFormat(
-        format.getAst().map((part) => retoldPart(part, retelling)),
-        'en-GB',
-      )
-    known.set(message, format)
-  }
-  return String(format.format(filled(format, values)))
+  const ready = known.get(message) ?? readied(message, language)
+  known.set(message, ready)
+  return String(ready.format.format(filled(ready, values)))
+}
+
+function readied(message: Text, language: Language): Ready {
+  const parts = new IntlMessageFormat(message, 'en-GB').getAst()
+  const retelling = retold[language]
+  const told = retelling ? parts.map((part) => retoldPart(part, retelling)) : parts
+  return { format: new IntlMessageFormat(told, language === 'en-US' ? 'en-US' : 'en-GB'), wants: wantsOf(parts) }
 }
 
 /** An argument that is not there is said as nothing: a screen shows the rest. */
-function filled(format: IntlMessageFormat, values: Values): Record<string, string | number> {
-  const given: Record<string, string | number> = {}
-  const chooses = argumentsOf(format.getAst(), select)
-  for (const name of argumentsOf(format.getAst())) {
-    const value = values[name] ?? ''
-    // what is chosen by has no hyphen in ICU: “eat-first” is chosen by as eatFirst
-    given[name] = typeof value === 'string' && chooses.has(name) ? camel(value) : value
-  }
-  return given
+function filled({ wants }: Ready, values: Values): Record<string, string | number> {
+  return Object.fromEntries(
+    [...wants].map(([name, choices]) => {
+      const value = values[name] ?? ''
+      // what is chosen by has no hyphen in ICU: “eat-first” is chosen by as eatFirst
+      const choice =
+        typeof value === 'string' ? value.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase()) : ''
+      return [name, choices.has(choice) ? choice : value]
+    }),
+  )
 }
-
-const camel = (code: string) => code.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase())
 
 // kinds of a message's parts, as the parser numbers them
 const literal = 0
@@ -74,37 +75,28 @@ const select = 5
 const plural = 6
 const tag = 8
 
-function retoldPart(part: MessageFormatElement, retell: (text: string) => string): MessageFormatElement {
-  switch (part.type) {
-    case literal:
-      return { ...part, value: retell(part.value) }
-    case select:
-    case plural:
-      return {
-        ...part,
-        options: Object.fromEntries(
-          Object.entries(part.options).map(([name, { value, ...rest }]) => [
-            name,
-            { ...rest, value: value.map((inner) => retoldPart(inner, retell)) },
-          ]),
-        ),
-      } as MessageFormatElement
-    default:
-      return part
-  }
+function retoldPart(part: Element, retelling: (text: string) => string): Element {
+  if (part.type === literal) return { ...part, value: retelling(part.value) }
+  if (part.type !== select && part.type !== plural) return part
+  const options = Object.entries(part.options).map(([name, option]) => [
+    name,
+    { ...option, value: option.value.map((inner) => retoldPart(inner, retelling)) },
+  ])
+  return { ...part, options: Object.fromEntries(options) } as Element
 }
 
-/** Names of what a message is to be filled with; only those of one kind of part, where one is asked for. */
-export function argumentsOf(parts: readonly MessageFormatElement[], kind?: number): Set<string> {
-  const names = new Set<string>()
-  const add = (name: string, of: number) => (kind === undefined || kind === of) && names.add(name)
+/** The names of what a message is to be filled with, each with what it chooses from where it chooses by it. */
+export function wantsOf(parts: readonly Element[], found = new Map<string, Set<string>>()): Map<string, Set<string>> {
+  const choicesOf = (name: string) => found.get(name) ?? found.set(name, new Set()).get(name)!
   for (const part of parts) {
-    if (part.type === argument) add(part.value, argument)
-    if (part.type === select || part.type === plural) {
-      add(part.value, part.type)
-      for (const { value } of Object.values(part.options)) for (const name of argumentsOf(value, kind)) names.add(name)
+    if (part.type === argument) choicesOf(part.value)
+    if (part.type === tag) wantsOf(part.children, found)
+    if (part.type !== select && part.type !== plural) continue
+    const choices = choicesOf(part.value)
+    for (const [name, { value }] of Object.entries(part.options)) {
+      if (part.type === select) choices.add(name)
+      wantsOf(value, found)
     }
-    if (part.type === tag) for (const name of argumentsOf(part.children, kind)) names.add(name)
   }
-  return names
+  return found
 }

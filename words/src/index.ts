@@ -1,2 +1,2 @@
-export { inWords, isLanguage, languages, retell, type Language, type Values } from './in-words'
+export { inWords, retell, type Language, type Values } from './in-words'
 export { inPlainWords, said, saidPart, type Voice } from './said'

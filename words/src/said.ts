@@ -1,4 +1,4 @@
-import { weightWords, type Units } from '@vadose/core/households'
+import { rainWords, weightWords, type Units } from '@vadose/core/households'
 import type { Listing, Message, Part, Quantity, Sentence } from '@vadose/core/message'
 import { facts } from './facts'
 import { inWords, retell, type Language, type Text } from './in-words'
@@ -60,6 +60,7 @@ function quantity(part: Quantity, { language, units, today }: Voice): string {
   if ('c' in part) {
     return units === 'us' ? `${figure((part.c * 9) / 5 + 32, 0)} °F` : `${figure(part.c, part.digits ?? 0)} °C`
   }
+  if ('rainMm' in part) return rainWords(part.rainMm, units)
   if ('on' in part) return dayWords(part.on, part.as, language, today)
   return retell(part.term, language)
 }

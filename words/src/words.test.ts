@@ -3,7 +3,7 @@ import { grams, kilos, listing, onDay, degrees, term, told } from '@vadose/core/
 import { IntlMessageFormat } from 'intl-messageformat'
 import { describe, expect, it } from 'vitest'
 import { facts } from './facts'
-import { argumentsOf, inWords, languages } from './in-words'
+import { inWords, languages, wantsOf } from './in-words'
 import { inPlainWords, said, type Voice } from './said'
 
 const root = new URL('../../', import.meta.url)
@@ -14,7 +14,7 @@ const files = (folder: string): string[] =>
 const read = (file: string) => readFileSync(new URL(file, root), 'utf8')
 const tableOf = (name: string) => JSON.parse(read(`words/src/screens/${name}.json`)) as Record<string, string>
 const rooms = readdirSync(new URL('words/src/screens', root)).map((file) => file.replace('.json', ''))
-const wants = (text: string) => [...argumentsOf(new IntlMessageFormat(text, 'en-GB').getAst())].sort()
+const wants = (text: string) => [...wantsOf(new IntlMessageFormat(text, 'en-GB').getAst()).keys()].sort()
 
 /** What stands between a bracket and the one that closes it. */
 function within(text: string, from: number): string {

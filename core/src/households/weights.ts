@@ -6,6 +6,10 @@ export const gramsPerOunce = gramsPerPound / 16
 const number = (value: number, digits = 0) =>
   value.toLocaleString('en-GB', { minimumFractionDigits: digits, maximumFractionDigits: digits }).replace('-', '−')
 
+/** Rain as the household measures it: millimetres, or inches where it weighs in pounds. */
+export const rainWords = (mm: number, units: Units, digits = 0): string =>
+  units === 'us' ? `${number(mm / 25.4, mm < 2.54 ? 2 : 1)} in` : `${number(mm, digits)} mm`
+
 /**
  * A weight as people say it: grams under a kilo, then kilos with sensible rounding; ounces and pounds where the
  * household weighs so.

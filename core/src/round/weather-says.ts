@@ -1,4 +1,4 @@
-import { listing, onDay, told, type Message } from '../message'
+import { listing, onDay, rain, told, type Message } from '../message'
 
 export interface SkyDay {
   on: string
@@ -26,9 +26,10 @@ export function weatherSays(ahead: readonly SkyDay[], outside: number): Message[
   if (outside && ahead.length > 0) {
     const mean = ahead.reduce((sum, day) => sum + day.humidityPct, 0) / ahead.length
     const wet = ahead.find((day) => (day.rainMm ?? 0) >= rainFromMm)
-    const rain = wet && told('weather.rain', { on: onDay(wet.on, 'weekday-only'), mm: Math.round(wet.rainMm!) })
+    const rainfall =
+      wet && told('weather.rain', { on: onDay(wet.on, 'weekday-only'), rain: rain(Math.round(wet.rainMm!)) })
     const air = mean > dampFromPct ? told('weather.damp') : told('weather.drying', { pct: Math.round(mean) })
-    says.push(told('weather.ahead', { parts: listing([air, rain], ' ') }))
+    says.push(told('weather.ahead', { parts: listing([air, rainfall], ' ') }))
   }
   return says
 }

@@ -1,4 +1,4 @@
-import { gramsPerOunce, gramsPerPound, weightWords } from '@vadose/core/households'
+import { gramsPerOunce, gramsPerPound, rainWords, weightWords } from '@vadose/core/households'
 import { retell } from '@vadose/words'
 import { shallowRef } from 'vue'
 import { languageHere, localeHere, unitsHere } from '../voice'
@@ -28,6 +28,9 @@ export const bareLarge = (g: number): string => (g / (isUs() ? gramsPerPound : 1
 
 /** A weight in the household's units, with sensible rounding. */
 export const weight = (g: number): string => weightWords(g, unitsHere())
+
+/** Rain in the household's units. */
+export const rainfall = (mm: number, digits = 0): string => rainWords(mm, unitsHere(), digits)
 
 /** Kilos to the gram, for sums that must agree. */
 export const exactWeight = (g: number): string =>

@@ -8,7 +8,6 @@ import { computed, ref } from 'vue'
 import { cropOf, heapLabel, lotCrop, lotName } from '../almanac'
 import { linkTo } from '../call'
 import { amount, dateRange, inUnits, longDate, momentOf, useFrame, weight } from '../households'
-import { DayField } from '../kit'
 import { useView } from '../view'
 import { useAct } from './act'
 import MadeOf from './MadeOf.vue'
@@ -22,6 +21,7 @@ import LedgerList from './LedgerList.vue'
 import LotKeeping from './LotKeeping.vue'
 import LotTime from './LotTime.vue'
 import MoveForm from './MoveForm.vue'
+import NoteForm from './NoteForm.vue'
 import { opensOne } from './one-of'
 import WeighField from './WeighField.vue'
 import { say } from './say'
@@ -59,21 +59,6 @@ const { act, refusal, busy } = useAct()
 const { answer: places } = useView(listPlaces)
 const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge')?.id)
 const openOne = () => act(props.lot.code, { act: 'open', ...(fridge.value ? { placeId: fridge.value } : {}) })
-const note = ref('')
-const mindOn = ref('')
-async function keepNote() {
-  if (
-    await act(props.lot.code, {
-      act: 'note',
-      text: note.value.trim(),
-      ...(mindOn.value ? { mindOn: mindOn.value } : {}),
-    })
-  ) {
-    note.value = ''
-    mindOn.value = ''
-    open.value = undefined
-  }
-}
 /** What is told of it that nobody has measured. */
 const guessSays = computed(() => {
   const { weight: heavy, pieces } = props.lot.guessed
@@ -146,6 +131,7 @@ defineExpose({ toggle })
       </div>
     </header>
 
+    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
     <p v-if="lot.note && !gone" class="notice slip">{{ lot.note }}</p>
     <p v-if="lot.aside" class="notice">
       {{ say('setAsideBy', { asideWords: sayWord(asideWords[lot.aside.why]) }) }}
@@ -182,18 +168,7 @@ defineExpose({ toggle })
     <section v-if="open === 'clean' && cleans" class="card">
       <CleanForm :code="lot.code" :weight-g="lot.weightG" :steps="cleans" @done="open = undefined" />
     </section>
-    <form v-if="open === 'note'" class="card row" @submit.prevent="keepNote">
-      <input
-        v-model="note"
-        class="note"
-        :aria-label="say('note')"
-        :placeholder="say('whatShouldBeRemembered')"
-        maxlength="500"
-      />
-      <DayField v-model="mindOn" class="mind" clearable :label="say('remindMeOn')" :placeholder="say('remindMeOn2')" />
-      <ElButton type="primary" native-type="submit" :disabled="!note.trim()">{{ say('keep') }}</ElButton>
-      <p v-if="refusal" class="bad">{{ refusal.message }}</p>
-    </form>
+    <NoteForm v-if="open === 'note'" :code="lot.code" @done="open = undefined" />
 
     <LotTime :lot="lot" :wide="wide ?? false" />
 
@@ -286,16 +261,5 @@ defineExpose({ toggle })
   max-width: min(100%, 520px);
   border-radius: 6px;
   display: block;
-}
-.mind {
-  width: 150px;
-}
-.note {
-  flex: 1;
-  min-height: 40px;
-  padding: 6px 10px;
-  border: 1.3px solid var(--line);
-  border-radius: 8px;
-  background: var(--card);
 }
 </style>

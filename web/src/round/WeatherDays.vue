@@ -2,7 +2,7 @@
 import type { RoundView } from '@vadose/contract/round'
 import { scaleLinear } from 'd3-scale'
 import { computed } from 'vue'
-import { degree, fromCelsius, fullDate, weekdayOf } from '../households'
+import { degree, fromCelsius, fullDate, weekdayOf, rainfall } from '../households'
 import { say } from './say'
 
 const props = defineProps<{ days: RoundView['weather'] }>()
@@ -26,7 +26,7 @@ const round = (c: number) => String(Math.round(fromCelsius(c))).replace('-', 'âˆ
             highC: round(d.highC),
             degree: degree(),
             humidityPct: Math.round(d.humidityPct),
-            rainMm: d.rainMm ? say('mmOfRain', { rainMm: d.rainMm.toFixed(1) }) : '',
+            rainMm: d.rainMm ? say('ofRain', { rain: rainfall(d.rainMm, 1) }) : '',
             ahead: d.ahead ? 'yes' : 'no',
           })
         }}
@@ -44,7 +44,7 @@ const round = (c: number) => String(Math.round(fromCelsius(c))).replace('-', 'âˆ
       <text class="axis" :x="x(i)" y="114" text-anchor="middle">{{ weekdayOf(d.on) }}</text>
       <text class="axis" :x="x(i)" y="129" text-anchor="middle">{{ Math.round(d.humidityPct) }} %</text>
       <text class="axis rain" :x="x(i)" y="144" text-anchor="middle">
-        {{ d.rainMm === null ? '' : d.rainMm < 0.1 ? say('dry') : `${d.rainMm.toFixed(d.rainMm < 10 ? 1 : 0)} mm` }}
+        {{ d.rainMm === null ? '' : d.rainMm < 0.1 ? say('dry') : rainfall(d.rainMm, d.rainMm < 10 ? 1 : 0) }}
       </text>
     </g>
   </svg>

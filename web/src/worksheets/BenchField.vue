@@ -5,7 +5,7 @@ import { allCrops } from '../almanac'
 import { Pick } from '../kit'
 import { columnsOf } from './form'
 import { unitName } from './units'
-import type { Field } from './worksheets'
+import type { Field } from './field'
 import { say } from './say'
 import { sayWord } from '../voice'
 

@@ -11,7 +11,8 @@ import DrawnResult from './DrawnResult.vue'
 import { linkQuery, readForm, typedDefaults, type Typed } from './form'
 import { useBench } from './run'
 import { reasonsOf, refusalWords, sheetAsText } from './sheet-words'
-import { worksheetNamed, worksheets, type Field, type Worksheet } from './worksheets'
+import type { Field, Worksheet } from './field'
+import { worksheetNamed, worksheets } from './worksheets'
 import { say } from './say'
 
 const route = useRoute()

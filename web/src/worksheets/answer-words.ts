@@ -1,7 +1,7 @@
 import { cropOf } from '../almanac'
 import { yearDate } from '../households'
 import { says } from './units'
-import type { Worksheet } from './worksheets'
+import type { Worksheet } from './field'
 import { say } from './say'
 import { sayWord } from '../voice'
 

@@ -1,5 +1,5 @@
 import { toModel, toShown, unitName } from './units'
-import type { Field, Worksheet } from './worksheets'
+import type { Field, Worksheet } from './field'
 import { say } from './say'
 import { sayWord } from '../voice'
 

@@ -3,7 +3,7 @@ import type { AnswerLine } from './answer-words'
 import type { Drawing } from './drawing'
 import type { Typed } from './form'
 import { unitName } from './units'
-import type { Worksheet } from './worksheets'
+import type { Worksheet } from './field'
 import { say } from './say'
 
 /** Why an answer is as it is, where the calculator says so. */

@@ -1,7 +1,7 @@
 import { gramsPerOunce, gramsPerPound } from '@vadose/core/households'
 import { degree, fromCelsius, isUs, largeUnit, smallUnit, temperature, toCelsius, weight } from '../households'
 import type { Axis } from './drawing'
-import type { Unit } from './worksheets'
+import type { Unit } from './field'
 import { sayWord } from '../voice'
 
 const factor: Record<Exclude<Unit, 'temperature' | ''>, number> = {

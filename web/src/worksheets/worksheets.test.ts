@@ -10,7 +10,8 @@ import type { Drawing } from './drawing'
 import { drawResult } from './drawings'
 import { columnsOf, linkQuery, readForm, typedDefaults } from './form'
 import { axisTitle, onAxis, says, toModel, toShown, unitName } from './units'
-import { worksheetNamed, worksheets, type Worksheet } from './worksheets'
+import type { Worksheet } from './field'
+import { worksheetNamed, worksheets } from './worksheets'
 
 const ajv = new Ajv({ strict: true, allowUnionTypes: true })
 addFormats(ajv)

@@ -1,0 +1,156 @@
+import { sayWord } from '../voice'
+import { crop, n, optional, pct, t, type Worksheet } from './field'
+import { say } from './say'
+
+/** Blanching, freezing, the freezer and a glut. */
+export const freezingSheets = (): Worksheet[] => [
+  {
+    name: 'blanch',
+    group: say('freeze'),
+    title: say('howLongToBlanch'),
+    asks: say('byCropCutAndHeight'),
+    equation: say('fromTheTableAMinute'),
+    source: say('nchfpBlanchingTimesSomeKitchen'),
+    range: say('cropsThatAreFrozen'),
+    fields: [
+      crop('bean-green'),
+      optional({ id: 'cut', label: say('cut'), kind: 'choice', choices: [], value: '' }),
+      n('altitudeM', say('heightAboveSea'), 0, 'metres'),
+    ],
+    says: [
+      { path: 'cut', label: say('cut') },
+      { path: 'waterMinutes', label: say('inBoilingWater'), suffix: 'minutes', digits: 1 },
+      { path: 'steamMinutes', label: say('inSteam'), suffix: 'minutes', digits: 1 },
+      { path: 'note', label: say('mind') },
+    ],
+  },
+  {
+    name: 'freeze-time',
+    group: say('freeze'),
+    title: say('howLongToFreezeThrough'),
+    asks: say('aFlatBagAJar'),
+    equation: say('phamCoolingAndFreezingHeat'),
+    source: say('phamPlankSinghHeldman'),
+    range: 'freezer −40 to −15 °C; ±10 %',
+    fields: [
+      { id: 'shape', label: say('shape'), kind: 'choice', choices: ['slab', 'cylinder', 'sphere'], value: 'slab' },
+      n('thicknessMm', say('thickness'), 40, 'mm'),
+      t('freezerTemperatureC', say('freezer'), -20),
+      optional(t('initialTemperatureC', say('goesInAt'), 15)),
+      optional(pct('waterPct', say('waterInIt'), 85)),
+      n('surfaceCoefficientWPerM2K', say('coldTakenAway'), 8, '', 'W/(m²·K)'),
+      optional(n('densityKgPerM3', say('density'), NaN, '', 'kg/m³')),
+      optional(n('frozenConductivityWPerMK', say('conductivityFrozen'), NaN, '', 'W/(m·K)')),
+      optional(n('latentHeatKJPerKg', say('latentHeat'), NaN, '', 'kJ/kg')),
+      optional({ ...t('initialFreezingPointC', say('startsToFreezeAt'), NaN) }),
+    ],
+    says: [
+      { path: 'hours', label: say('frozenAfter'), suffix: 'hours', digits: 1 },
+      { path: 'method', label: say('method') },
+    ],
+  },
+  {
+    name: 'freezer-load',
+    group: say('freeze'),
+    title: say('howMuchAtOnce'),
+    asks: say('whatTheFreezerFreezesIn'),
+    equation: say('atMostLbFreshFood'),
+    source: 'NCHFP',
+    range: '5–5,000 litres',
+    fields: [n('freezerLitres', say('freezer'), 200, 'litres'), n('produceKg', say('toFreeze'), 18, 'kg')],
+    says: [
+      { path: 'maxKgPerDay', label: say('atMostADay'), unit: 'kg', digits: 1 },
+      { path: 'carefulKgPerDay', label: say('better'), unit: 'kg', digits: 1 },
+      { path: 'days', label: say('takes'), suffix: 'days' },
+    ],
+  },
+  {
+    name: 'frozen-life',
+    group: say('freeze'),
+    title: say('whatIsLeftOfA'),
+    asks: say('afterTheTemperaturesItHas'),
+    equation: say('qualityGoesAtAPace'),
+    source: say('iirNchfpWhereTheTable'),
+    range: say('toCQualityNotSafety'),
+    fields: [
+      crop('bean-green'),
+      {
+        id: 'temperatures',
+        label: say('itWasAt'),
+        kind: 'lines',
+        columns: [
+          { id: 'temperatureC', label: sayWord('temperature'), kind: 'number', unit: 'temperature' },
+          { id: 'days', label: sayWord('days'), kind: 'number' },
+        ],
+        value: '-18, 120\n-12, 10',
+      },
+    ],
+    says: [
+      { path: 'spentMonths', label: say('usedUp'), suffix: 'months', digits: 1 },
+      { path: 'monthsLeft', label: say('leftAtC'), suffix: 'months', digits: 1, spread: true },
+    ],
+  },
+  {
+    name: 'power-cut',
+    group: say('freeze'),
+    title: say('thePowerIsOff'),
+    asks: say('howLongIsItSafe'),
+    equation: say('theRuleDecidesHoursFull'),
+    source: say('usdaFsisRuleForPace'),
+    range: say('doorShutRoomC'),
+    fields: [
+      n('freezerLitres', say('freezer'), 200, 'litres'),
+      n('fillFraction', say('howFull'), 0.7, '', 'of 1'),
+      n('hoursOff', say('hoursOff'), 30, '', 'h'),
+      t('roomTemperatureC', say('room'), 20),
+      optional(t('startTemperatureC', say('freezerStoodAt'), -18)),
+      optional(t('measuredC', say('readInTheFoodNow'), -3)),
+    ],
+    says: [
+      { path: 'safeHours', label: say('theRuleGivesIt'), suffix: 'hours', digits: 0 },
+      { path: 'outcome', label: say('so') },
+      { path: 'advice', label: say('do') },
+    ],
+  },
+  {
+    name: 'glut',
+    group: say('freeze'),
+    title: say('aGlutAndAFew'),
+    asks: say('whichBatchesToFreezeWhen'),
+    equation: say('theHeapWhoseHourComes'),
+    source: say('nchfpForPanAndFreezer'),
+    range: say('cropsThatAreBlanchedOr'),
+    fields: [
+      {
+        id: 'heaps',
+        label: say('whatCameIn'),
+        kind: 'lines',
+        columns: [
+          { id: 'crop', label: sayWord('crop'), kind: 'text' },
+          { id: 'kg', label: sayWord('weight'), kind: 'number', unit: 'kg' },
+          { id: 'hoursSincePicking', label: say('hoursSincePicking'), kind: 'number' },
+        ],
+        value: 'bean-green, 4, 3\nsweetcorn, 6, 1\nraspberry, 2, 5',
+      },
+      {
+        id: 'evenings',
+        label: say('eveningsFree'),
+        kind: 'lines',
+        columns: [
+          { id: 'inHours', label: say('inSoManyHours'), kind: 'number' },
+          { id: 'hours', label: say('hoursFree'), kind: 'number' },
+        ],
+        value: '2, 3\n26, 3',
+      },
+      n('panLitres', say('pan'), 8, 'litres'),
+      n('trays', say('trays'), 4),
+      n('kgPerTray', say('onATray'), 1.2, 'kg'),
+      n('freezerLitres', say('freezer'), 250, 'litres'),
+    ],
+    says: [
+      { path: 'kgFrozen', label: say('frozen'), unit: 'kg', digits: 1 },
+      { path: 'kgLate', label: say('pastItsBest2'), unit: 'kg', digits: 1 },
+      { path: 'leftOver', label: say('doesNotFit') },
+    ],
+  },
+]
