@@ -14,6 +14,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
+    contextOptions: { reducedMotion: 'reduce' },
     timezoneId: 'Europe/Vienna',
     // a picture costs nothing until something fails; a trace costs every test its time: TRACE=1
     screenshot: 'only-on-failure',

@@ -10,6 +10,8 @@ export default defineConfig({
           testTimeout: 120_000,
           // on two cores Vitest would take one of them
           maxWorkers: 2,
+          // core keeps nothing between two calls, so its files need not be read anew for every test of them
+          isolate: false,
           include: [
             'core/src/**/*.test.ts',
             'contract/src/**/*.test.ts',

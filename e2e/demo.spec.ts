@@ -145,8 +145,8 @@ test('tags on the rope do not overlap', async ({ page }) => {
   for (const width of [1280, 390]) {
     await page.setViewportSize({ width, height: 800 })
     await page.goto('/line', { waitUntil: 'networkidle' })
+    await expect(page.locator('.tag').nth(11)).toBeVisible()
     const boxes = await page.locator('.tag').evaluateAll((tags) => tags.map((t) => t.getBoundingClientRect().toJSON()))
-    expect(boxes.length).toBeGreaterThanOrEqual(12)
     boxes.forEach((a, i) =>
       boxes.slice(i + 1).forEach((b) => {
         const apart = a.right <= b.left || b.right <= a.left || a.bottom <= b.top || b.bottom <= a.top

@@ -1,6 +1,6 @@
 import { pick, putBy } from './acts'
 import { apiOf, expect, test } from './page'
-import { startHousehold } from './story'
+import { startHouseholdByHand, startHousehold } from './story'
 
 test('an onion harvest with a heap for the bin, a lot split at the end, and some gone to the mice', async ({
   page,
@@ -48,7 +48,7 @@ test('an onion harvest with a heap for the bin, a lot split at the end, and some
 })
 
 test('households stand side by side, and a place of one is not a place of another', async ({ page }) => {
-  await startHousehold(page, 'Place House')
+  await startHouseholdByHand(page, 'Place House')
   await page.goto('/household')
   await page.getByLabel('Name of a new place').fill('Root clamp')
   await page.getByRole('radio', { name: /^Cellar frost-safe/ }).click()

@@ -1,4 +1,4 @@
-import { beliefAfterChecks, lookingByBelief, type Check } from '@vadose/core/checks'
+import { asManyLooks, beliefAfterChecks, lookingByBelief, type Check } from '@vadose/core/checks'
 import { keepingForecast } from '@vadose/core/stores'
 import { liveThrough, worldStore, type Look, type World } from './store-worlds'
 
@@ -52,15 +52,7 @@ export function scoreStores(world: World, count: number, everyWeeks = 3): StoreS
     }
     return { looks, lost }
   }
-  let lo = 0.0005
-  let hi = 20
-  let belief = run(Math.sqrt(lo * hi))
-  for (let i = 0; i < 10; i++) {
-    const mid = Math.sqrt(lo * hi)
-    belief = run(mid)
-    if (belief.looks > fixed.looks) lo = mid
-    else hi = mid
-  }
+  const belief = asManyLooks(fixed.looks, 0.0005, 20, run)
   return {
     stores: count,
     everyWeeks,

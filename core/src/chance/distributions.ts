@@ -51,16 +51,17 @@ export const normalDensity = (z: number): number => Math.exp((-z * z) / 2) / Mat
 /** n standard normal deviates of equal weight, standing for the whole distribution. */
 export const normalPoints = (n: number): number[] => Array.from({ length: n }, (_, i) => normalQuantile((i + 0.5) / n))
 
+const lanczos = [
+  0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059,
+  12.507343278686905, -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7,
+]
+
 /** Natural logarithm of the gamma function. @source Lanczos approximation, g = 7, n = 9 (recalled) */
 export function lnGamma(x: number): number {
-  const g = [
-    0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059,
-    12.507343278686905, -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7,
-  ]
   if (x < 0.5) return Math.log(Math.PI / Math.sin(Math.PI * x)) - lnGamma(1 - x)
   const y = x - 1
-  let sum = g[0]!
-  for (let i = 1; i < 9; i++) sum += g[i]! / (y + i)
+  let sum = lanczos[0]!
+  for (let i = 1; i < lanczos.length; i++) sum += lanczos[i]! / (y + i)
   const t = y + 7.5
   return 0.5 * Math.log(2 * Math.PI) + (y + 0.5) * Math.log(t) - t + Math.log(sum)
 }
@@ -68,18 +69,25 @@ export function lnGamma(x: number): number {
 /** Logarithm of the number of ways to choose k of n. */
 export const lnChoose = (n: number, k: number): number => lnGamma(n + 1) - lnGamma(k + 1) - lnGamma(n - k + 1)
 
+/** ln(x (x + 1) … (x + k − 1)), which is ln Γ(x + k) − ln Γ(x). */
+function lnRising(x: number, k: number): number {
+  if (k > 8) return lnGamma(x + k) - lnGamma(x)
+  let product = 1
+  for (let i = 0; i < k; i++) product *= x + i
+  return Math.log(product)
+}
+
 /**
  * Log chance of k of n under a beta-binomial: a binomial whose draws hang together.
- * @param p mean share, 0 < p < 1
  * @param correlation between draws, 0 ≤ ρ < 1; 0 is the binomial
+ * @returns the log chance by the mean share p, 0 < p < 1: what is seen once is asked of many states
  */
-export function lnBetaBinomial(n: number, k: number, p: number, correlation: number): number {
-  if (correlation <= 0) return lnChoose(n, k) + k * Math.log(p) + (n - k) * Math.log(1 - p)
+export function lnBetaBinomial(n: number, k: number, correlation: number): (p: number) => number {
+  const ways = lnChoose(n, k)
+  if (correlation <= 0) return (p) => ways + k * Math.log(p) + (n - k) * Math.log(1 - p)
   const size = 1 / correlation - 1
-  const a = p * size
-  const b = (1 - p) * size
-  const lnBeta = (x: number, y: number) => lnGamma(x) + lnGamma(y) - lnGamma(x + y)
-  return lnChoose(n, k) + lnBeta(a + k, b + n - k) - lnBeta(a, b)
+  const rest = ways - lnRising(size, n)
+  return (p) => rest + lnRising(p * size, k) + lnRising((1 - p) * size, n - k)
 }
 
 /** Quantile of a gamma distribution of the given shape and mean. @source Wilson & Hilferty 1931, cube-root normal */

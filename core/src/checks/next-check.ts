@@ -1,5 +1,5 @@
 import { bearableBadShare, checkIntervalDays, ownHarm } from '../assumptions'
-import { badShare, runningShare, runsForDays, soundShare, type LifeModel, type LotBelief } from '../stores'
+import { badShare, runningShares, runsForDays, soundShares, type LifeModel, type LotBelief } from '../stores'
 
 /**
  * Days until the next look: the earliest day on which the harm expected by then passes what the household bears.
@@ -20,18 +20,18 @@ export function nextCheckInDays(
 ): number {
   const { lo, hi } = checkIntervalDays
   let missed = 0
-  const now = Array.from(belief.weights, (w, j) => {
-    missed += w * belief.bad[j]!.running
-    return soundShare(model, nowDay, j)
-  })
   // what the coming weeks' bad ones will do to their neighbours changes slowly
-  const runs = Array.from(belief.weights, (_, j) => runningShare(model, nowDay, nowDay + 21, j))
+  const runs = runningShares(model, nowDay, nowDay + 21)
+  // of what is there, the share that may yet go and run, by the share of the sound that goes
+  const now = soundShares(model, nowDay)
+  const may = now.map((sound, j) => {
+    missed += belief.weights[j]! * belief.bad[j]!.running
+    return sound > 1e-12 ? (belief.weights[j]! * (1 - badShare(belief.bad[j]!)) * runs[j]!) / sound : 0
+  })
+  const yet = (sound: Float64Array) => sound.reduce((sum, share, j) => sum + may[j]! * share, 0)
+  const all = yet(now)
   const dueBy = (days: number): boolean => {
-    let running = 0
-    for (let j = 0; j < belief.weights.length; j++) {
-      const kept = now[j]! > 1e-12 ? soundShare(model, nowDay + days, j) / now[j]! : 0
-      running += belief.weights[j]! * (1 - badShare(belief.bad[j]!)) * (1 - kept) * runs[j]!
-    }
+    const running = all - yet(soundShares(model, nowDay + days))
     // spoilt ones spoil others in turn until they have dried up: from the interval's start for the missed, on average for
     // the new
     const daily = spread / 7

@@ -47,6 +47,36 @@ export function lookingByBelief(model: LifeModel, pieces: number, spread: number
 /** Simulated stores in one comparison. */
 const storesCompared = 80
 
+/** Tolerances tried, and the share by which the looks may differ to be as many. */
+const mostTried = 10
+const sameLooks = 0.005
+
+/**
+ * Looking by belief with as many looks as another way takes.
+ * @param looks of the other way
+ * @param lo the least harm that might be borne, pieces or shares as `run` takes it
+ * @param hi the most
+ * @param run looking by belief where so much is borne
+ * @param progress told the share tried
+ */
+export function asManyLooks<Outcome extends { looks: number }>(
+  looks: number,
+  lo: number,
+  hi: number,
+  run: (bearable: number) => Outcome,
+  progress: (share: number) => void = () => undefined,
+): Outcome {
+  for (let tried = 1; ; tried++) {
+    const mid = Math.sqrt(lo * hi)
+    const outcome = run(mid)
+    const near = Math.abs(outcome.looks - looks) < sameLooks * looks
+    progress(near ? 1 : tried / mostTried)
+    if (near || tried === mostTried) return outcome
+    if (outcome.looks > looks) lo = mid
+    else hi = mid
+  }
+}
+
 /**
  * How many pieces are lost by spread when looking every so many weeks, and when looking by the belief with about as
  * many looks. Each store's own life is drawn anew.
@@ -101,21 +131,11 @@ export function comparePolicies(
   }
   const fixed = run()
   progress(0.15)
-  // the tolerance at which looking by belief takes as many looks
-  let lo = 0.001
-  let hi = pieces
-  let believed = run(Math.sqrt(lo * hi))
-  for (let i = 0; i < 10; i++) {
-    const mid = Math.sqrt(lo * hi)
-    believed = run(mid)
-    progress(0.15 + (0.85 * (i + 1)) / 10)
-    if (believed.looks > fixed.looks) lo = mid
-    else hi = mid
-  }
+  const byBelief = asManyLooks(fixed.looks, 0.001, pieces, run, (share) => progress(0.15 + 0.85 * share))
   return {
     days,
     everyWeeks: fixed,
-    byBelief: believed,
-    fewerLostPct: fixed.lostBySpread > 0 ? 100 * (1 - believed.lostBySpread / fixed.lostBySpread) : 0,
+    byBelief,
+    fewerLostPct: fixed.lostBySpread > 0 ? 100 * (1 - byBelief.lostBySpread / fixed.lostBySpread) : 0,
   }
 }

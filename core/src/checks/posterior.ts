@@ -49,15 +49,15 @@ export function takeInLook(model: LifeModel, looks: LooksSoFar, check: Check, sp
   const { lookedAt, bad: found, running, kept = 0, lotSize } = check
   const covered = lotSize ? Math.min(1, lookedAt / lotSize) : 0
   const takenOut = found > 0 ? 1 - kept / found : 1
+  const chance = lnBetaBinomial(lookedAt, running ?? found, looksCorrelation)
+  const quietChance =
+    running === undefined ? undefined : lnBetaBinomial(lookedAt - running, found - running, looksCorrelation)
   for (let j = 0; j < bad.length; j++) {
     const seen = seenOn > check.day ? stand(model, j, bad[j]!, check.day, seenOn, spread) : bad[j]!
-    const shows = possible(foundByLooking * badShare(seen))
-    if (running === undefined) logWeight[j]! += lnBetaBinomial(lookedAt, found, shows, looksCorrelation)
+    if (!quietChance) logWeight[j]! += chance(possible(foundByLooking * badShare(seen)))
     else {
       const runs = possible(foundByLooking * (seen.running + seen.spent))
-      const wilts = possible((foundByLooking * seen.quiet) / (1 - runs))
-      logWeight[j]! += lnBetaBinomial(lookedAt, running, runs, looksCorrelation)
-      logWeight[j]! += lnBetaBinomial(lookedAt - running, found - running, wilts, looksCorrelation)
+      logWeight[j]! += chance(runs) + quietChance(possible((foundByLooking * seen.quiet) / (1 - runs)))
     }
     const gone = covered * takenOut * foundByLooking
     const left = 1 - gone * badShare(bad[j]!)

@@ -51,10 +51,13 @@ const calm = crops.filter((c) => !c.keeping.sproutingDays && !c.keeping.chillsBe
 describe('behaves', () => {
   it('lives shorter the warmer it is, sprouting and chilling curves apart', () => {
     fc.assert(
-      fc.property(fc.double({ min: 1, max: 34, noNaN: true }), fc.double({ min: 20, max: 70, noNaN: true }), (t, rh) =>
-        calm.every((crop) => keepAt(crop, t + 2, rh).lifeDays.p50 <= keepAt(crop, t, rh).lifeDays.p50 + 0.1),
+      fc.property(
+        fc.constantFrom(...calm),
+        fc.double({ min: 1, max: 34, noNaN: true }),
+        fc.double({ min: 20, max: 70, noNaN: true }),
+        (crop, t, rh) => keepAt(crop, t + 2, rh).lifeDays.p50 <= keepAt(crop, t, rh).lifeDays.p50 + 0.1,
       ),
-      { numRuns: 10 },
+      { numRuns: 150 },
     )
   })
   it('is over within days in hard frost', () => {

@@ -120,15 +120,43 @@ export const runs: ReadonlySet<string> = new Set(['rot', 'mould', 'frost', 'chil
 
 /** Of what goes bad between two days, the share that goes in a way that runs to its neighbours. */
 export function runningShare(model: LifeModel, from: number, to: number, j: number): number {
-  const at = (h: Float64Array, day: number) => h[Math.min(model.days, Math.max(0, Math.round(day)))]!
+  const rise = risesBetween(model, from, to)
   let all = 0
   let running = 0
-  for (let i = 0; i < model.hazard.length; i++) {
-    const rise = (at(model.hazard[i]!, to) - at(model.hazard[i]!, from)) * model.counts[i]![j]!
-    all += rise
-    if (runs.has(model.names[i]!)) running += rise
+  for (let i = 0; i < rise.length; i++) {
+    const here = rise[i]! * model.counts[i]![j]!
+    all += here
+    if (runs.has(model.names[i]!)) running += here
   }
   return all > 0 ? running / all : 0
+}
+
+/** The same of every state. */
+export function runningShares(model: LifeModel, from: number, to: number): Float64Array {
+  const rise = risesBetween(model, from, to)
+  const all = summedByState(model, rise)
+  const running = summedByState(
+    model,
+    rise.map((h, i) => (runs.has(model.names[i]!) ? h : 0)),
+  )
+  return running.map((here, j) => (all[j]! > 0 ? here / all[j]! : 0))
+}
+
+/** How far each hazard rises between two days, taken to the whole day. */
+function risesBetween(model: LifeModel, from: number, to: number): number[] {
+  const whole = (day: number) => Math.min(model.days, Math.max(0, Math.round(day)))
+  return model.hazard.map((h) => h[whole(to)]! - h[whole(from)]!)
+}
+
+/** Σᵢ hᵢ·countsᵢⱼ of every state j; most ends never come, and are passed over once instead of in every state. */
+function summedByState(model: LifeModel, h: readonly number[]): Float64Array {
+  const sums = new Float64Array(model.scales.length)
+  h.forEach((here, i) => {
+    if (here === 0) return
+    const counts = model.counts[i]!
+    for (let j = 0; j < sums.length; j++) sums[j]! += here * counts[j]!
+  })
+  return sums
 }
 
 /** Whether hurt ones that came in with it go before their time: nothing does in a jar. */
@@ -162,10 +190,21 @@ export function soundShare(model: LifeModel, day: number, j: number): number {
   return Math.exp(-sum)
 }
 
+/** S(day) of every scale. */
+export function soundShares(model: LifeModel, day: number): Float64Array {
+  const shares = summedByState(
+    model,
+    model.hazard.map((_, i) => hazardAt(model, i, day)),
+  )
+  for (let j = 0; j < shares.length; j++) shares[j] = Math.exp(-shares[j]!)
+  return shares
+}
+
 /** Share still sound over all scales. */
 export function meanSoundShare(model: LifeModel, weights: Float64Array, day: number): number {
+  const shares = soundShares(model, day)
   let sum = 0
-  for (let j = 0; j < weights.length; j++) sum += weights[j]! * soundShare(model, day, j)
+  for (let j = 0; j < weights.length; j++) sum += weights[j]! * shares[j]!
   return sum
 }
 
