@@ -104,6 +104,7 @@ test('a jar of dried fruit is looked over for what ends jars, not for what ends 
   const jars = page.getByRole('region', { name: 'In jars, conditioning' })
   for (let day = 0; day < 7; day++) {
     await jars.getByRole('button', { name: 'Shaken, no beads' }).click()
+    await expect(jars.getByText('shaken today').or(page.getByText('The rope is empty')).first()).toBeVisible()
     if (day < 6) await pass(page, 'Next morning')
   }
   await expect(jars).toHaveCount(0)

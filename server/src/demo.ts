@@ -88,7 +88,7 @@ async function loadDemo(pool: Pool, say: (line: string) => void): Promise<void> 
 async function play(playing: Playing, step: Step): Promise<void> {
   const { pool, id, timeZone, places } = playing
   const nowMs = instantOf(step.on, step.hour, timeZone)
-  const moment = { householdId: id, nowMs, today: step.on, timeZone }
+  const moment = { householdId: id, nowMs, today: step.on, timeZone, setupRevision: -1 }
   const placeId = (name: string) => places.get(name)!
   const inMoment = (work: (db: Client) => Promise<unknown>) =>
     inTransaction(pool, id, async (db) => {

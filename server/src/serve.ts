@@ -24,12 +24,14 @@ export interface Moment {
   nowMs: number
   today: string
   timeZone: string
+  /** of what it is set up with, under the lock */
+  setupRevision: number
 }
 
-export function momentOf(household: Pick<HouseholdRow, 'id' | 'practiceNow' | 'timeZone'>): Moment {
+export function momentOf(household: HouseholdRow): Moment {
   const nowMs = nowOf(household)
-  const { id, timeZone } = household
-  return { householdId: id, nowMs, today: civilDateOf(nowMs, timeZone), timeZone }
+  const { id, timeZone, setupRevision } = household
+  return { householdId: id, nowMs, today: civilDateOf(nowMs, timeZone), timeZone, setupRevision }
 }
 
 /** One request about one household. */

@@ -82,6 +82,19 @@ export function steadyAir(temperatureC: number, relativeHumidityPct: number, hou
   )
 }
 
+/** The hours of a series from one to another, without copying them. */
+export function hoursOf(air: AirSeries, from: number, to: number): AirSeries {
+  const cut = (values: Float64Array) => values.subarray(from, to)
+  return {
+    startMs: air.startMs + from * hourMs,
+    hours: Math.max(0, Math.min(air.hours, to) - from),
+    temperatureC: cut(air.temperatureC),
+    relativeHumidityPct: cut(air.relativeHumidityPct),
+    vpdKPa: cut(air.vpdKPa),
+    mouldExcessPct: cut(air.mouldExcessPct),
+  }
+}
+
 /** Two series end to end; `later` must start where `earlier` stops. */
 export function joinSeries(earlier: AirSeries, later: AirSeries): AirSeries {
   const join = (a: Float64Array, b: Float64Array) => {

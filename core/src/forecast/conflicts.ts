@@ -31,7 +31,8 @@ export function conflictsIn(house: House, place: PlaceState): Conflict[] {
   if (place.kind === 'freezer') return []
   const here = workable(house).filter((lot) => lot.placeId === place.id && lot.stage === 'stored')
   if (here.length === 0) return []
-  return house.once(null, `conflicts ${place.id}`, [house.lots, place, house.today], () =>
+  const inside = house.lots.filter((lot) => lot.placeId === place.id)
+  return house.once(null, `conflicts ${place.id}`, [place, house.today, ...inside], () =>
     [
       frost(house, place, here),
       gas(house, place, here),

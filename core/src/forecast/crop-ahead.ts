@@ -1,7 +1,8 @@
 import { addDays, daysBetween, type CivilDate } from '../households'
-import { runOut } from '../larder'
+import { runOut, type Use } from '../larder'
 import { aheadOf, lastsTo } from '../year'
 import type { House } from './house'
+import type { LotState } from './lot'
 import { sharesAhead, weeksAhead } from './shares-ahead'
 import { workable } from './trouble'
 
@@ -16,6 +17,12 @@ export interface StockMove {
   weightG: number
 }
 
+/** What was added to a list of moves; undefined where it was told anew. */
+const addedTo = (was: readonly StockMove[], now: readonly StockMove[]): readonly StockMove[] | undefined =>
+  was.length <= now.length && was[0] === now[0] && was.at(-1) === now[was.length - 1]
+    ? now.slice(was.length)
+    : undefined
+
 /** Days of eating that the pace is learnt from. */
 export const watchedDays = 120
 const yearDays = 365
@@ -26,7 +33,10 @@ export const lineOf = ({ crop, name }: { crop: string; name: string | null }): s
 
 /** What was used lately day by day, g: of each line by its name, and of each crop in all its lines. */
 export const usesLately = (house: House, moves: readonly StockMove[]) =>
-  house.once(null, 'uses', [moves, house.today], () => {
+  house.once<UsesLately>(null, 'uses', [moves, house.today], (was) => {
+    if (was?.today === house.today && addedTo(was.moves, moves)?.every(({ kind }) => kind !== 'used')) {
+      return { ...was, moves }
+    }
     const since = addDays(house.today, -watchedDays)
     const [byLine, byCrop] = [new Map<string, Map<string, number>>(), new Map<string, Map<string, number>>()]
     const count = (of: typeof byLine, key: string, on: string, g: number) => {
@@ -39,21 +49,36 @@ export const usesLately = (house: House, moves: readonly StockMove[]) =>
       count(byLine, lineOf({ crop, name }), on, -weightG)
       count(byCrop, crop, on, -weightG)
     }
-    const inOrder = (of: typeof byLine) =>
+    // a line nobody has eaten of since keeps its list: what was learnt from it stands
+    const inOrder = (of: typeof byLine, before: Uses | undefined): Uses =>
       new Map(
-        [...of].map(([key, days]) => [
-          key,
-          [...days].sort(([a], [b]) => (a < b ? -1 : 1)).map(([date, amount]) => ({ date, amount })),
-        ]),
+        [...of].map(([key, days]) => {
+          const own = [...days].sort(([a], [b]) => (a < b ? -1 : 1)).map(([date, amount]) => ({ date, amount }))
+          const known = before?.get(key)
+          return [key, known && sameUses(known, own) ? known : own]
+        }),
       )
-    return { byLine: inOrder(byLine), byCrop: inOrder(byCrop) }
+    return { today: house.today, moves, byLine: inOrder(byLine, was?.byLine), byCrop: inOrder(byCrop, was?.byCrop) }
   })
+
+type Uses = ReadonlyMap<string, readonly Use[]>
+interface UsesLately {
+  /** counted up to this day, from these */
+  today: CivilDate
+  moves: readonly StockMove[]
+  byLine: Uses
+  byCrop: Uses
+}
+const sameUses = (a: readonly Use[], b: readonly Use[]): boolean =>
+  a.length === b.length && a.every(({ date, amount }, i) => date === b[i]!.date && amount === b[i]!.amount)
 
 /** What a household eats from store in a week, g, where nobody has eaten of something yet: shared out by what there is. Judgement. */
 const appetiteG = 5000
 const unsure = { p10: 0.4, p90: 1.8 }
 function guessedPace(house: House, onHandG: number) {
-  const allG = house.lots.reduce((sum, lot) => sum + (lot.fate === 'plant' ? 0 : lot.weightG), 0)
+  const allG = house.shown('eaten in all', [], () =>
+    house.lots.reduce((sum, lot) => sum + (lot.fate === 'plant' ? 0 : lot.weightG), 0),
+  )
   const p50 = (appetiteG * onHandG) / Math.max(appetiteG, allG)
   return { p10: p50 * unsure.p10, p50, p90: p50 * unsure.p90 }
 }
@@ -70,19 +95,31 @@ export interface CropAhead {
 
 /** @param moves all there ever were */
 export function cropAhead(house: House, moves: readonly StockMove[], crop: string): CropAhead {
-  const sound = new Float64Array(weeksAhead)
-  for (const lot of workable(house)) {
-    if (lot.crop !== crop || lot.fate === 'plant') continue
-    const shares = sharesAhead(house, lot)
-    for (let week = 0; week < weeksAhead; week++) sound[week]! += lot.weightG * (shares[week] ?? 0)
-  }
+  const lots = lotsByCrop(house).get(crop) ?? []
+  const shares = lots.map((lot) => sharesAhead(house, lot))
+  const sound = house.once(null, `sound ahead ${crop}`, [...lots, ...shares], () => {
+    const sums = new Float64Array(weeksAhead)
+    lots.forEach(({ weightG }, i) => {
+      for (let week = 0; week < weeksAhead; week++) sums[week]! += weightG * (shares[i]![week] ?? 0)
+    })
+    return sums
+  })
   const uses = usesLately(house, moves).byCrop.get(crop)
-  const pace = uses ? runOut(Math.max(1, sound[0]!), uses, house.today).perWeek : guessedPace(house, sound[0]!)
-  const ahead = aheadOf([...sound], pace)
+  const pace = uses
+    ? house.once(null, `pace ${crop}`, [uses, sound, house.today], () =>
+        runOut(Math.max(1, sound[0]!), uses, house.today),
+      ).perWeek
+    : guessedPace(house, sound[0]!)
   const nextCropOn = nextCrops(house, moves).get(crop) ?? null
-  const lasts = lastsTo(ahead, nextCropOn === null ? null : daysBetween(house.today, nextCropOn) / 7)
+  return house.once(null, `ahead ${crop}`, [sound, pace.p10, pace.p50, pace.p90, nextCropOn, house.today], () =>
+    lastsFor(house.today, aheadOf([...sound], pace), nextCropOn),
+  )
+}
+
+function lastsFor(today: CivilDate, ahead: CropAhead['ahead'], nextCropOn: CivilDate | null): CropAhead {
+  const lasts = lastsTo(ahead, nextCropOn === null ? null : daysBetween(today, nextCropOn) / 7)
   const gone = ahead.findIndex(({ p50 }) => p50 <= 0)
-  const gapFrom = gone > 0 ? addDays(house.today, 7 * gone) : null
+  const gapFrom = gone > 0 ? addDays(today, 7 * gone) : null
   return {
     ahead,
     nextCropOn,
@@ -91,13 +128,34 @@ export function cropAhead(house: House, moves: readonly StockMove[], crop: strin
   }
 }
 
+/** What may be eaten of each crop. */
+const lotsByCrop = (house: House) =>
+  house.shown('lots by crop', [], () => {
+    const by = new Map<string, LotState[]>()
+    for (const lot of workable(house)) {
+      if (lot.fate === 'plant') continue
+      const own = by.get(lot.crop)
+      if (own) own.push(lot)
+      else by.set(lot.crop, [lot])
+    }
+    return by
+  })
+
 /** The day each crop first came in within the last year, a year on: when the next is to be expected. */
 const nextCrops = (house: House, moves: readonly StockMove[]) =>
-  house.once(null, 'next crops', [moves, house.today], () => {
-    const since = addDays(house.today, -yearDays)
-    const first = new Map<string, CivilDate>()
-    for (const { kind, crop, on } of moves) {
-      if (kind === 'brought-in' && on > since && !(first.get(crop)! <= on)) first.set(crop, on)
-    }
-    return new Map([...first].map(([crop, on]) => [crop, addDays(on, yearDays)]))
-  })
+  house.once<{ today: CivilDate; moves: readonly StockMove[]; next: Map<string, CivilDate> }>(
+    null,
+    'next crops',
+    [moves, house.today],
+    (was) => {
+      if (was?.today === house.today && addedTo(was.moves, moves)?.every(({ kind }) => kind !== 'brought-in')) {
+        return { ...was, moves }
+      }
+      const since = addDays(house.today, -yearDays)
+      const first = new Map<string, CivilDate>()
+      for (const { kind, crop, on } of moves) {
+        if (kind === 'brought-in' && on > since && !(first.get(crop)! <= on)) first.set(crop, on)
+      }
+      return { today: house.today, moves, next: new Map([...first].map(([crop, on]) => [crop, addDays(on, yearDays)])) }
+    },
+  ).next

@@ -26,10 +26,12 @@ const notEaten = ['drying', 'dryer', 'conditioning']
 
 /** Lots to eat from, soonest lost first; planting stock is not food. */
 export const eatFirstOf = (house: House): EatableLot[] =>
-  eatFirst(
-    workable(house)
-      .filter((lot) => !notEaten.includes(lot.stage) && lot.fate !== 'plant')
-      .map((lot) => ({ ...soundness(house, lot), lot })),
+  house.shown('eat first', [], () =>
+    eatFirst(
+      workable(house)
+        .filter((lot) => !notEaten.includes(lot.stage) && lot.fate !== 'plant')
+        .map((lot) => house.seenOf(lot, 'eatable', () => ({ ...soundness(house, lot), lot }))),
+    ),
   )
 
 function soundness(house: House, lot: LotState): Omit<EatableLot, 'lot' | 'lossAvoidedPerKg'> {

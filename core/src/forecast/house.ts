@@ -59,6 +59,9 @@ export class House {
   private readonly placeById: ReadonlyMap<string, PlaceState>
   private readonly lotByCode: ReadonlyMap<string, LotState>
   private readonly kept: Map<string, Map<string, { of: readonly unknown[]; value: unknown }>>
+  /** lots that give off ripening gas, by place, each with what it counts for, kg */
+  private readonly givers: ReadonlyMap<string, { id: string; kg: number }[]>
+  private readonly seen = new Map<string, WeakMap<LotState, unknown>>()
 
   constructor(facts: HouseFacts, earlier?: House) {
     this.household = facts.household
@@ -77,9 +80,36 @@ export class House {
     this.epochs = facts.places.map((place) => `${place.id} ${place.epoch}`).join()
     this.placeById = new Map(facts.places.map((place) => [place.id, place]))
     this.lotByCode = new Map(facts.lots.map((lot) => [lot.code, lot]))
+    this.givers = giversOf(facts.lots)
     this.kept = earlier?.kept ?? new Map()
     const here = new Set(facts.lots.map((lot) => lot.id))
     for (const id of this.kept.keys()) if (id !== '' && !here.has(id)) this.kept.delete(id)
+    if (earlier && this.asBefore(earlier)) this.goOnFrom(earlier)
+  }
+
+  /** Nothing but its lots is another. */
+  private asBefore(earlier: House): boolean {
+    return (
+      this.everyPlace === earlier.everyPlace &&
+      this.almanac === earlier.almanac &&
+      this.lessons === earlier.lessons &&
+      this.today === earlier.today &&
+      this.comingHourMs === earlier.comingHourMs &&
+      this.household.timeZone === earlier.household.timeZone
+    )
+  }
+
+  /** What was seen of a lot still holds where neither it nor the gas that reaches it is another. */
+  private goOnFrom(earlier: House): void {
+    for (const [name, was] of earlier.seen) {
+      const own = new WeakMap<LotState, unknown>()
+      for (const lot of this.lots) {
+        if (!was.has(lot)) continue
+        const place = this.place(lot.placeId)
+        if (this.gasReaching(place, lot) === earlier.gasReaching(place, lot)) own.set(lot, was.get(lot))
+      }
+      this.seen.set(name, own)
+    }
   }
 
   /** Start of the first hour that is not over yet: where the past ends and the expected begins, ms. */
@@ -110,6 +140,17 @@ export class House {
     return value
   }
 
+  /** Asks of a lot as it stands in this very house once: what every screen asks again. */
+  seenOf<T>(lot: LotState, name: string, make: () => T): T {
+    let own = this.seen.get(name)
+    if (!own) this.seen.set(name, (own = new WeakMap()))
+    const known = own.get(lot) as T | undefined
+    if (known !== undefined) return known
+    const value = make()
+    own.set(lot, value)
+    return value
+  }
+
   /** Puts something together from this very house once: a screen's data. */
   shown<T>(name: string, of: readonly unknown[], make: () => T): T {
     return this.once(null, name, [this, ...of], make)
@@ -121,15 +162,7 @@ export class House {
    */
   gasReaching(place: PlaceState | undefined, lot: LotState): number {
     if (!place) return 0
-    const here = this.once(null, `gas ${place.id}`, [this.lots], () =>
-      this.lots
-        .filter((other) => other.placeId === place.id)
-        .map((other) => ({
-          id: other.id,
-          kg: (other.weightG / 1000) * gasReaching[other.cropData.keeping.ethyleneGiven.value],
-        })),
-    )
-    const kg = here.reduce((sum, one) => (one.id === lot.id ? sum : sum + one.kg), 0)
+    const kg = (this.givers.get(place.id) ?? []).reduce((sum, one) => (one.id === lot.id ? sum : sum + one.kg), 0)
     const full = fullGasKg[placeKinds[place.kind].airflow]
     return Math.min(1, Math.round((gasSteps * kg) / full) / gasSteps)
   }
@@ -141,6 +174,18 @@ export class House {
       gas: this.gasReaching(place, lot),
     }
   }
+}
+
+function giversOf(lots: readonly LotState[]) {
+  const by = new Map<string, { id: string; kg: number }[]>()
+  for (const { id, placeId, weightG, cropData } of lots) {
+    const kg = (weightG / 1000) * gasReaching[cropData.keeping.ethyleneGiven.value]
+    if (placeId === null || !(kg > 0)) continue
+    const own = by.get(placeId)
+    if (own) own.push({ id, kg })
+    else by.set(placeId, [{ id, kg }])
+  }
+  return by
 }
 
 function inUse({ places, lots }: HouseFacts, earlier?: House): readonly PlaceState[] {

@@ -76,6 +76,17 @@ type LotLife = Pick<LotKeeping, 'startMs' | 'nowDay' | 'model' | 'lossPct' | 'be
   said: Spread
 }
 
+/** What a lot's life is told by, as one text. */
+const lifeTold = new WeakMap<LotState, string>()
+function toldOf(lot: LotState, beganMs: number): string {
+  let told = lifeTold.get(lot)
+  if (told === undefined) {
+    const { stays, checks } = lot.history
+    lifeTold.set(lot, (told = JSON.stringify([beganMs, stays, packingOf(lot), checks, lot.heap, lot.variety])))
+  }
+  return told
+}
+
 /** A lot's life where it is, or in another place. What is eaten, weighed or noted changes nothing of it. */
 function lifeOf(house: House, lot: LotState, elsewhere?: PlaceState): LotLife {
   const { history, cropData } = lot
@@ -83,12 +94,11 @@ function lifeOf(house: House, lot: LotState, elsewhere?: PlaceState): LotLife {
   const packing = packingOf(lot)
   const around = house.around(lot, elsewhere ?? house.place(lot.placeId), packing)
   const beganMs = history.storedAtMs ?? history.broughtAtMs
-  const told = JSON.stringify([beganMs, history.stays, packing, history.checks, lot.heap, lot.variety])
   return house.once(
     lot,
     `life ${elsewhere?.id ?? ''}`,
     [
-      told,
+      toldOf(lot, beganMs),
       cropData,
       place?.ahead,
       house.epochs,
@@ -122,7 +132,10 @@ function lifeOf(house: House, lot: LotState, elsewhere?: PlaceState): LotLife {
 }
 
 /** How a stored or waiting lot keeps; in another place when one is given. */
-export function keepingOf(house: House, lot: LotState, elsewhere?: PlaceState): LotKeeping {
+export const keepingOf = (house: House, lot: LotState, elsewhere?: PlaceState): LotKeeping =>
+  elsewhere ? keepingIn(house, lot, elsewhere) : house.seenOf(lot, 'keeping', () => keepingIn(house, lot))
+
+function keepingIn(house: House, lot: LotState, elsewhere?: PlaceState): LotKeeping {
   const life = lifeOf(house, lot, elsewhere)
   const counted = lot.form === 'fresh' && lot.history.unit !== null ? null : lot.pieces
   const pieces = counted ?? Math.max(1, Math.round(lot.weightG / lot.cropData.pieceG.value))
@@ -170,14 +183,16 @@ export function keepsUntil(
   level: 'nine-in-ten' | 'half' = 'nine-in-ten',
 ): KeepsUntil {
   const keeping = keepingOf(house, lot, elsewhere)
-  const { endedBy, halfDay, nineInTenDay } = keeping.forecast
-  const day = level === 'half' ? halfDay : (keeping.overdue ?? nineInTenDay)
-  return {
-    nineInTenUntil: mapSpread(day, (d) => keepingDate(house, keeping, d)),
-    beyond: day.p50 >= keeping.model.days - 1,
-    endedBy: endedBy[0]!.end,
-    overdueSince: overdueSince(house, lot, elsewhere),
-  }
+  return house.once(lot, `until ${level} ${elsewhere?.id ?? ''}`, [keeping, house.household.timeZone], () => {
+    const { endedBy, halfDay, nineInTenDay } = keeping.forecast
+    const day = level === 'half' ? halfDay : (keeping.overdue ?? nineInTenDay)
+    return {
+      nineInTenUntil: mapSpread(day, (d) => keepingDate(house, keeping, d)),
+      beyond: day.p50 >= keeping.model.days - 1,
+      endedBy: endedBy[0]!.end,
+      overdueSince: overdueSince(house, lot, elsewhere),
+    }
+  })
 }
 
 /** The day a lot's time was over, where that is past and nobody has looked since; else null. */

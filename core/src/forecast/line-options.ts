@@ -80,7 +80,7 @@ function dryerAir(like: AirSeries, warmC: number): AirSeries {
 export function optionsFor(house: House, lot: LotState): LineOption[] {
   const curing = curingOfLot(house, lot)
   return house.once(lot, 'options', [curing, ...house.places.map((place) => place.ahead)], () => {
-    const [asIs, ...others] = whatWouldHelp(curing.lot, alternatives(house, lot))
+    const [asIs, ...others] = whatWouldHelp(curing.lot, alternatives(house, lot), curing.state.posterior)
     return [asIs!, ...others.sort((a, b) => a.readyAtMs.p50 - b.readyAtMs.p50)].map((o): LineOption => ({
       id: o.id,
       label: o.label,

@@ -1,4 +1,4 @@
-import { airSeries, hourMs, joinSeries, type AirSeries } from '../air'
+import { airSeries, hourMs, hoursOf, joinSeries, type AirSeries } from '../air'
 import type { House } from './house'
 import type { LotState } from './lot'
 import { airThen, type PlaceState } from './place'
@@ -23,17 +23,7 @@ export function lotAirThen(house: House, lot: LotState, fromMs: number, toMs: nu
   return airSeries(fromMs, temperature, humidity)
 }
 
-export function firstHours(air: AirSeries, hours: number): AirSeries {
-  const cut = (values: Float64Array) => values.subarray(0, hours)
-  return {
-    startMs: air.startMs,
-    hours: Math.min(hours, air.hours),
-    temperatureC: cut(air.temperatureC),
-    relativeHumidityPct: cut(air.relativeHumidityPct),
-    vpdKPa: cut(air.vpdKPa),
-    mouldExcessPct: cut(air.mouldExcessPct),
-  }
-}
+export const firstHours = (air: AirSeries, hours: number): AirSeries => hoursOf(air, 0, hours)
 
 /** The air a lot had since an instant, and will have where it is (or in `place`). */
 export function lotAir(

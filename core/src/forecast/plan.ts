@@ -34,15 +34,13 @@ export interface PlannedJob extends Job {
 }
 
 /** The jobs a household's lots and places ask for now, in the order they fall due. */
-export function planOf(house: House): PlannedJob[] {
+export const planOf = (house: House): PlannedJob[] => house.shown('plan', [], () => planned(house))
+
+function planned(house: House): PlannedJob[] {
   const jobs = [
     ...workable(house).flatMap((lot) =>
-      [...lotJobs(house, lot), ...minded(lot)].map((job): PlannedJob => ({
-        ...job,
-        lot,
-        place: house.place(lot.placeId),
-        stand: null,
-      })),
+      // a load's hours run by the minute
+      lot.stage === 'dryer' ? jobsAt(house, lot) : house.seenOf(lot, 'jobs', () => jobsAt(house, lot)),
     ),
     ...house.places.flatMap((place) =>
       placeJobs(house, place).map((job): PlannedJob => ({ ...job, lot: null, place, stand: null })),
@@ -54,6 +52,9 @@ export function planOf(house: House): PlannedJob[] {
   }
   return jobs.sort((a, b) => (a.dueOn < b.dueOn ? -1 : a.dueOn > b.dueOn ? 1 : 0))
 }
+
+const jobsAt = (house: House, lot: LotState): PlannedJob[] =>
+  [...lotJobs(house, lot), ...minded(lot)].map((job) => ({ ...job, lot, place: house.place(lot.placeId), stand: null }))
 
 /** What a crop's end tests feel. */
 export const feelsOf = (crop: Crop): Listing =>

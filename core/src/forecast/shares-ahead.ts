@@ -11,7 +11,10 @@ const weekDays = 7
 export const weeksAhead = 53
 
 /** Share of a lot's weight likely to be there and sound so many weeks on, if nobody eats it; by week, from now. */
-export function sharesAhead(house: House, lot: LotState): Float64Array {
+export const sharesAhead = (house: House, lot: LotState): Float64Array =>
+  house.seenOf(lot, 'shares', () => sharesOf(house, lot))
+
+function sharesOf(house: House, lot: LotState): Float64Array {
   const weeks = (share: (days: number) => number) =>
     Float64Array.from({ length: weeksAhead }, (_, week) => share(week * weekDays))
   const soon = useWithin(house, lot)

@@ -3,11 +3,12 @@ import { sharesAhead, weeksAhead } from './shares-ahead'
 import { workable } from './trouble'
 
 /** Sound weight likely to be in the house week by week from today, if nobody eats any, g. */
-export function stockAhead(house: House): number[] {
-  const sums = new Float64Array(weeksAhead)
-  for (const lot of workable(house)) {
-    const shares = sharesAhead(house, lot)
-    for (let week = 0; week < weeksAhead; week++) sums[week]! += lot.weightG * shares[week]!
-  }
-  return Array.from(sums, Math.round)
-}
+export const stockAhead = (house: House): number[] =>
+  house.shown('stock ahead', [], () => {
+    const sums = new Float64Array(weeksAhead)
+    for (const lot of workable(house)) {
+      const shares = sharesAhead(house, lot)
+      for (let week = 0; week < weeksAhead; week++) sums[week]! += lot.weightG * shares[week]!
+    }
+    return Array.from(sums, Math.round)
+  })

@@ -2,7 +2,6 @@ import { Refusal } from '../refusal'
 import { curingOfLot, dryerOf } from './curing'
 import type { House } from './house'
 import { keepingOf } from './keeping'
-import { optionsFor } from './line-options'
 import type { LotState } from './lot'
 import { sharesAhead } from './shares-ahead'
 
@@ -12,10 +11,13 @@ const finite = (...numbers: number[]) => {
 
 /** Works out everything of one lot that any screen asks for. @throws whatever is wrong with it */
 function workOut(house: House, lot: LotState): void {
-  finite(lot.weightG, ...sharesAhead(house, lot))
+  const shares = sharesAhead(house, lot)
+  house.once(lot, 'finite', [shares, lot.weightG], () => {
+    finite(lot.weightG, ...shares)
+    return true
+  })
   if (lot.stage === 'drying') {
     finite(curingOfLot(house, lot).state.progress)
-    optionsFor(house, lot)
   } else if (lot.stage === 'dryer') {
     const { doneAtMs, rotateAtMs } = dryerOf(house, lot)
     finite(doneAtMs.p50, rotateAtMs)
@@ -24,16 +26,9 @@ function workOut(house: House, lot: LotState): void {
   }
 }
 
-/** Found out once of each house. */
-const known = new WeakMap<House, Map<string, string | undefined>>()
-
 /** What keeps a lot from being worked out; undefined where nothing does. It is said on the lot's own line. */
-export function troubleOf(house: House, lot: LotState): string | undefined {
-  const own = known.get(house) ?? new Map<string, string | undefined>()
-  known.set(house, own)
-  if (!own.has(lot.id)) own.set(lot.id, triedOut(house, lot))
-  return own.get(lot.id)
-}
+export const troubleOf = (house: House, lot: LotState): string | undefined =>
+  house.seenOf(lot, 'trouble', () => ({ says: triedOut(house, lot) })).says
 
 function triedOut(house: House, lot: LotState): string | undefined {
   try {
@@ -45,7 +40,8 @@ function triedOut(house: House, lot: LotState): string | undefined {
 }
 
 /** The lots that can be worked out: one that cannot takes no screen with it. */
-export const workable = (house: House): readonly LotState[] => house.lots.filter((lot) => !troubleOf(house, lot))
+export const workable = (house: House): readonly LotState[] =>
+  house.shown('workable', [], () => house.lots.filter((lot) => !troubleOf(house, lot)))
 
 /** The lots that cannot be worked out, with what is wrong. */
 export const troubled = (house: House): { lot: LotState; trouble: string }[] =>

@@ -28,10 +28,12 @@ export function verdictOn(house: House, place: PlaceState): Verdict {
   if (beds > 0 && !house.lots.some((lot) => lot.placeId === place.id)) {
     return { suits: true, says: told('verdict.beds', { beds }) }
   }
-  return placeVerdict(
-    workable(house)
-      .filter((lot) => lot.placeId === place.id)
-      .map((lot): LotInPlace => {
+  const inside = workable(house).filter((lot) => lot.placeId === place.id)
+  // the air of the hour, what lies there, and how that keeps: nothing else makes a verdict
+  const keeps = inside.map((lot) => (lot.stage === 'stored' ? keepsUntil(house, lot) : undefined))
+  return house.once(null, `verdict ${place.id}`, [place, house.comingHourMs, ...inside, ...keeps], () =>
+    placeVerdict(
+      inside.map((lot): LotInPlace => {
         const frost = frostOn(lot, place)
         if (lot.stage === 'stored') return { code: lot.code, endedBy: keepsUntil(house, lot).endedBy, ...frost }
         if (lot.stage !== 'drying') return { code: lot.code, ...frost }
@@ -43,5 +45,6 @@ export function verdictOn(house: House, place: PlaceState): Verdict {
           drying: { stalledForHours, neverReady: !Number.isFinite(readyAtMs.p50), heals },
         }
       }),
+    ),
   )
 }

@@ -5,16 +5,17 @@ export type CivilDate = string
 
 export const dayMs = 86_400_000
 
+// ledgers and forecasts ask for the same few years' days over and over: each is read once
+const numbers = new Map<CivilDate, number>()
+const mostNumbers = 20_000
+
 /** Whether the text is a day that exists. */
 export function isCivilDate(text: string): boolean {
+  if (numbers.has(text)) return true
   if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return false
   const ms = Date.parse(`${text}T00:00:00Z`)
   return Number.isFinite(ms) && new Date(ms).toISOString().startsWith(text)
 }
-
-// ledgers and forecasts ask for the same few years' days over and over: each is read once
-const numbers = new Map<CivilDate, number>()
-const mostNumbers = 20_000
 
 /** Days since 1970-01-01. @throws Refusal `invalid` when the text is no day */
 export function dayNumber(date: CivilDate): number {

@@ -1,4 +1,4 @@
-import { airSeries, hourMs, joinSeries, type AirSeries } from '../air'
+import { hoursOf, hourMs, joinSeries, type AirSeries } from '../air'
 import { dayMs } from '../households'
 import { curingState, type CuringLot } from './curing-clock'
 import { airflowAt, type Airflow } from './drying-power'
@@ -28,19 +28,24 @@ export interface AlternativeOutcome {
 /** Cuts a series into what lies before an instant and what lies after. */
 export function splitSeries(air: AirSeries, atMs: number): [AirSeries, AirSeries] {
   const cut = Math.min(air.hours, Math.max(0, Math.round((atMs - air.startMs) / hourMs)))
-  const part = (from: number, to: number) =>
-    airSeries(air.startMs + from * hourMs, air.temperatureC.slice(from, to), air.relativeHumidityPct.slice(from, to))
-  return [part(0, cut), part(cut, air.hours)]
+  return [hoursOf(air, 0, cut), hoursOf(air, cut, air.hours)]
 }
 
-/** What each alternative would change from now on, the lot's weighings and tests kept; first is leaving it as it is. */
-export function whatWouldHelp(lot: CuringLot, alternatives: readonly Alternative[]): AlternativeOutcome[] {
+/**
+ * What each alternative would change from now on, the lot's weighings and tests kept; first is leaving it as it is.
+ * @param known what is believed of it, where its past has been read already: it is the same whatever is done from now on
+ */
+export function whatWouldHelp(
+  lot: CuringLot,
+  alternatives: readonly Alternative[],
+  known?: CuringPosterior,
+): AlternativeOutcome[] {
   const [past, ownAhead] = splitSeries(lot.air, lot.nowMs)
   const asIs = { id: 'leave', label: 'Leave it as it is', airflow: airflowAt(lot.airflow, lot.nowMs) }
   // what was spread thinner stays so wherever it is carried
   const hangs = lot.airflow.at(-1)?.gain ?? 1
   const outcomes: AlternativeOutcome[] = []
-  let believed: CuringPosterior | undefined
+  let believed = known
   for (const alternative of [asIs, ...alternatives] as Alternative[]) {
     const ahead = alternative.airAhead ?? ownAhead
     const changed = {
@@ -51,7 +56,6 @@ export function whatWouldHelp(lot: CuringLot, alternatives: readonly Alternative
         { atMs: Math.max(lot.nowMs, past.startMs), airflow: alternative.airflow, gain: alternative.gain ?? hangs },
       ],
     }
-    // what the past has taught is the same whatever is done from now on
     const state = curingState(changed, believed)
     believed = state.posterior
     let mouldHoursAhead = 0

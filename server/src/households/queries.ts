@@ -15,6 +15,8 @@ export interface HouseholdRow {
   practiceNow: Date | null
   /** rises with every entry, place and setting */
   revision: number
+  /** rises when its places, its almanac or its beds change */
+  setupRevision: number
   /** rises with every reading */
   airRevision: number
   units: 'metric' | 'us'
@@ -26,7 +28,8 @@ export interface HouseholdRow {
 }
 
 const columns = `id, address, name, time_zone as "timeZone", latitude_deg as "latitudeDeg", altitude_m as "altitudeM",
-  season_start as "seasonStart", demo, practice_now as "practiceNow", revision, air_revision as "airRevision", units, language,
+  season_start as "seasonStart", demo, practice_now as "practiceNow", revision, setup_revision as "setupRevision",
+  air_revision as "airRevision", units, language,
   authority_name as "authorityName", authority_url as "authorityUrl", whole`
 
 export const allHouseholds = async (db: Pool | Client) =>

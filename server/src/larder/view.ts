@@ -5,11 +5,12 @@ import {
   lineOf,
   usesLately,
   watchedDays,
+  type EatableLot,
   type House,
   type LotState,
 } from '@vadose/core/forecast'
 import { addDays, daysBetween } from '@vadose/core/households'
-import { runOut, weekList } from '@vadose/core/larder'
+import { runOut, weekList, type RunOut, type Use } from '@vadose/core/larder'
 import { standing } from '@vadose/core/lots'
 import { lotRow, troubledRows } from '../lots'
 import type { Move } from '../projections'
@@ -21,78 +22,114 @@ const leastAppetiteG = 5000
 /** a loss of less than this share in a fortnight hurries nobody */
 const leastSaved = 0.02
 
+type LarderLot = LarderView['lots'][number]
+
 export function larderView(house: House, moves: readonly Move[]): LarderView {
-  const eatable = eatFirstOf(house)
-  const lots = eatable.map(({ lot, lossAvoidedPerKg, keepsUntil, beyond, overdueSince, why }) => ({
-    ...lotRow(house, lot),
-    weightAtFirstG: lot.history.weightAtFirstG,
-    piecesAtFirst: lot.history.piecesAtFirst,
-    lossAvoidedPerKg,
-    keepsUntil,
-    beyond,
-    overdueSince,
-    why,
-    note: lot.history.note?.text ?? null,
-    verdict: lot.history.verdict,
-    untouchedDays: untouchedDays(house, lot),
+  const lots = eatFirstOf(house).map((eatable) => larderLot(house, eatable))
+  const byLine = new Map<string, LarderLot[]>()
+  for (const lot of lots) {
+    const own = byLine.get(lineOf(lot))
+    if (own) own.push(lot)
+    else byLine.set(lineOf(lot), [lot])
+  }
+  const lines = [...byLine].map(([line, own]) => ({
+    line,
+    sums: house.once(null, `sums ${line}`, own, () => sumsOf(own)),
   }))
+  const weightOf = new Map(lines.map(({ line, sums }) => [line, sums.weightG]))
   const uses = usesLately(house, moves).byLine
-  const byLine = new Map<string, typeof lots>()
-  for (const lot of lots) byLine.set(lineOf(lot), [...(byLine.get(lineOf(lot)) ?? []), lot])
-  const lines = [...byLine].map(([line, [first]]) => [line, { crop: first!.crop, name: first!.name }] as const)
-  const of = (line: string) => byLine.get(line) ?? []
-  // what has outlived its time is not counted on
-  const reliable = (line: string) => of(line).filter((lot) => lot.overdueSince === null)
-  const sumOf = (some: readonly { weightG: number }[]) => some.reduce((sum, lot) => sum + lot.weightG, 0)
-  const weightOf = (line: string) => sumOf(reliable(line))
-  /** How fast the household eats each line it has touched. */
-  const paces = new Map([...uses].map(([line, own]) => [line, runOut(Math.max(1, weightOf(line)), own, house.today)]))
+  /** How fast the household eats each line it has touched, what is eaten up too. */
+  const paces = new Map([...uses].map(([line, own]) => [line, paceOf(house, line, weightOf.get(line) ?? 0, own)]))
   const groupOf = (line: string) => house.almanac.byId.get(line)?.group
   /** How fast it eats what is like a crop it has not touched yet. */
   const paceLike = (line: string) => {
     const group = groupOf(line)
     const alike = [...paces].filter(([id]) => group && groupOf(id) === group).map(([, pace]) => pace.perWeek.p50)
-    return alike.length > 0 ? { perWeek: alike.reduce((a, b) => a + b, 0) / alike.length } : undefined
-  }
-  const against = (crop: string) => {
-    const { lasts, gapFrom, nextCropOn } = cropAhead(house, moves, crop)
-    return { lasts, gapFrom, nextCropOn }
+    return alike.length > 0 ? alike.reduce((a, b) => a + b, 0) / alike.length : undefined
   }
   return {
     troubled: troubledRows(house),
     lots,
-    totals: lines.map(([crop, line]) => ({
-      ...line,
-      weightG: weightOf(crop),
-      // bags are no heads
-      pieces: reliable(crop).reduce(
-        (sum, lot) => sum + (lot.form === 'fresh' && lot.unit === null ? (lot.pieces ?? 0) : 0),
-        0,
-      ),
-      uncountedG: sumOf(
-        reliable(crop).filter((lot) => lot.form === 'fresh' && (lot.pieces === null || lot.unit !== null)),
-      ),
-      driedG: sumOf(reliable(crop).filter((lot) => lot.form === 'dried')),
-      otherG: sumOf(reliable(crop).filter((lot) => !['fresh', 'dried', 'frozen'].includes(lot.form))),
-      frozenG: sumOf(reliable(crop).filter((lot) => lot.form === 'frozen')),
-      overdueG: of(crop).reduce((sum, lot) => sum + (lot.overdueSince === null ? 0 : lot.weightG), 0),
-    })),
-    runOut: lines.map(([crop, line]) => {
-      const prior = paces.has(crop) ? undefined : paceLike(crop)
-      const pace = paces.get(crop) ?? (prior ? runOut(Math.max(1, weightOf(crop)), [], house.today, prior) : null)
-      const until = reliable(crop).map((lot) => lot.keepsUntil)
+    totals: lines.map(({ sums: { keepsUntil: _, ...sums } }) => sums),
+    runOut: lines.map(({ line, sums: { crop, name, weightG, keepsUntil } }) => {
+      const perWeek = paces.has(line) ? undefined : paceLike(line)
+      const pace = paces.get(line) ?? (perWeek === undefined ? null : paceOf(house, line, weightG, [], perWeek))
       return {
-        ...line,
+        crop,
+        name,
         perWeekG: pace?.perWeek ?? null,
         runsOutOn: pace?.runsOutOn ?? null,
-        keepsUntil: until.sort().at(-1) ?? null,
-        // a dish has no harvest to last to
-        ...(line.name === null ? against(crop) : { lasts: null, gapFrom: null, nextCropOn: null }),
+        keepsUntil,
+        ...against(house, moves, crop, name),
       }
     }),
     weightG: lots.reduce((sum, lot) => sum + lot.weightG, 0),
     week: weekOf(house, lots, uses),
   }
+}
+
+const noUses: readonly Use[] = []
+
+const paceOf = (house: House, line: string, weightG: number, uses: readonly Use[], perWeek?: number): RunOut =>
+  house.once(null, `pace of ${line}`, [uses.length > 0 ? uses : noUses, weightG, perWeek, house.today], () =>
+    runOut(Math.max(1, weightG), uses, house.today, perWeek === undefined ? undefined : { perWeek }),
+  )
+
+const larderLot = (house: House, eatable: EatableLot): LarderLot => {
+  const { lot, lossAvoidedPerKg, keepsUntil, beyond, overdueSince, why } = eatable
+  const place = house.place(lot.placeId)?.name
+  return house.once(
+    lot,
+    'in the larder',
+    [lot, place, house.today, lossAvoidedPerKg, keepsUntil, beyond, overdueSince, why],
+    () => ({
+      ...lotRow(house, lot),
+      weightAtFirstG: lot.history.weightAtFirstG,
+      piecesAtFirst: lot.history.piecesAtFirst,
+      lossAvoidedPerKg,
+      keepsUntil,
+      beyond,
+      overdueSince,
+      why,
+      note: lot.history.note?.text ?? null,
+      verdict: lot.history.verdict,
+      untouchedDays: untouchedDays(house, lot),
+    }),
+  )
+}
+
+/** What there is of a line, and how long the last of it keeps. */
+function sumsOf(lots: readonly LarderLot[]) {
+  const { crop, name } = lots[0]!
+  // what has outlived its time is not counted on
+  const reliable = lots.filter((lot) => lot.overdueSince === null)
+  const grams = (some: readonly LarderLot[]) => some.reduce((sum, lot) => sum + lot.weightG, 0)
+  const fresh = reliable.filter((lot) => lot.form === 'fresh')
+  // bags are no heads
+  const counted = fresh.filter((lot) => lot.unit === null && lot.pieces !== null)
+  return {
+    crop,
+    name,
+    weightG: grams(reliable),
+    pieces: counted.reduce((sum, lot) => sum + lot.pieces!, 0),
+    uncountedG: grams(fresh.filter((lot) => !counted.includes(lot))),
+    driedG: grams(reliable.filter((lot) => lot.form === 'dried')),
+    otherG: grams(reliable.filter((lot) => !['fresh', 'dried', 'frozen'].includes(lot.form))),
+    frozenG: grams(reliable.filter((lot) => lot.form === 'frozen')),
+    overdueG: grams(lots.filter((lot) => lot.overdueSince !== null)),
+    keepsUntil:
+      reliable
+        .map((lot) => lot.keepsUntil)
+        .sort()
+        .at(-1) ?? null,
+  }
+}
+
+/** How a line lasts to its next crop; a dish has no harvest to last to. */
+function against(house: House, moves: readonly Move[], crop: string, name: string | null) {
+  if (name !== null) return { lasts: null, gapFrom: null, nextCropOn: null }
+  const { lasts, gapFrom, nextCropOn } = cropAhead(house, moves, crop)
+  return { lasts, gapFrom, nextCropOn }
 }
 
 /** Days a lot has stood there without anybody taking of it; null where somebody has. */
@@ -105,7 +142,7 @@ function untouchedDays(house: House, { history }: LotState): number | null {
 function weekOf(
   house: House,
   lots: readonly Pick<LarderView['lots'][number], 'code' | 'weightG' | 'lossAvoidedPerKg' | 'keepsUntil'>[],
-  uses: ReadonlyMap<string, { amount: number }[]>,
+  uses: ReadonlyMap<string, readonly { amount: number }[]>,
 ): LarderView['week'] {
   const used = [...uses.values()].flat().reduce((sum, { amount }) => sum + amount, 0)
   const eaten = (used * 7) / watchedDays

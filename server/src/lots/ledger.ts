@@ -1,10 +1,12 @@
 import type { Crop } from '@vadose/core/almanac'
 import type { EventDraft } from '@vadose/core/lots'
 import type { Client } from '../database'
-import { historyOf, keepLotNow, lotNow } from '../projections'
-import { appendEvent } from './queries'
+import { appendEvents, historyFrom, keepLotNow, ledgersOf, lotNow, type Ledgers } from '../projections'
 
-/** Appends entries to a lot's ledger and keeps its present beside it, by the one fold. */
+/**
+ * Appends entries to a lot's ledger and keeps its present beside it, by the one fold.
+ * @param known the ledgers as they were read under the lock; the entries are added to them
+ */
 export async function enter(
   db: Client,
   householdId: string,
@@ -13,7 +15,10 @@ export async function enter(
   events: readonly EventDraft[],
   requestId: string | null,
   grown: Crop,
+  known?: Ledgers,
 ): Promise<void> {
-  for (const event of events) await appendEvent(db, householdId, lotId, at, event, requestId)
-  await keepLotNow(db, householdId, lotId, lotNow(await historyOf(db, householdId, lotId), grown))
+  const written = await appendEvents(db, householdId, lotId, at, events, requestId)
+  known?.get(lotId)!.events.push(...written)
+  const ledgers = known ?? (await ledgersOf(db, householdId, [lotId]))
+  await keepLotNow(db, householdId, lotId, lotNow(historyFrom(ledgers, lotId), grown))
 }

@@ -1,5 +1,4 @@
 import type { LotRow } from '@vadose/contract/lots'
-import type { EventDraft } from '@vadose/core/lots'
 import type { Client } from '../database'
 
 export interface FullLotRow extends LotRow {
@@ -52,20 +51,6 @@ export const lockLot = async (db: Client, householdId: string, code: string) =>
       [householdId, code],
     )
   ).rows[0]
-
-export const appendEvent = (
-  db: Client,
-  householdId: string,
-  lotId: string,
-  at: Date,
-  event: EventDraft,
-  requestId: string | null,
-) =>
-  db.query(
-    `insert into lot_events (household_id, lot_id, at, kind, weight_g, pieces, place_id, details, request_id)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
-    [householdId, lotId, at, event.kind, event.weightG, event.pieces, event.placeId, event.details, requestId],
-  )
 
 /** The number of the request that wrote an entry, where it came with one. */
 export const requestOf = async (db: Client, householdId: string, eventId: number): Promise<string | null> =>
@@ -147,7 +132,6 @@ export const codesOfHarvest = async (db: Client, householdId: string, harvestId:
     )
   ).rows.map((row) => row.code)
 
-/** Codes of the lots brought in with one, itself too. */
 /** What else a lot's page says of it: whether it has a picture, and the codes of its harvest. */
 export const besideLot = async (db: Client, householdId: string, lotId: string) =>
   (

@@ -2,10 +2,8 @@ import { cropIn, cropNow, naturalAirflow } from '@vadose/core/forecast'
 import type { Message } from '@vadose/core/message'
 import { codeStem, eventSays, nextLotCode, perform, standing, type LotAct } from '@vadose/core/lots'
 import { Refusal } from '@vadose/core/refusal'
-import { almanacOf } from '../almanac'
 import type { Client } from '../database'
-import { placesOf } from '../places'
-import { eventsOfLots, historyOf } from '../projections'
+import { historyFrom, ledgersOf, setupOf } from '../projections'
 import type { Moment } from '../serve'
 import { enter } from './ledger'
 import { addLot, codesLike, lockLot } from './queries'
@@ -28,21 +26,22 @@ const placesNamed = (act: LotAct): string[] =>
 /** Writes an act on a lot: its events, and the lots it splits off. */
 export async function writeAct(
   db: Client,
-  { householdId, nowMs }: Moment,
+  { householdId, nowMs, setupRevision }: Moment,
   code: string,
   act: LotAct,
   requestId: string | null,
 ): Promise<Written> {
   const lot = await lockLot(db, householdId, code)
   if (!lot) throw new Refusal('not-found', `There is no lot ${code}.`)
-  const grown = cropIn(await almanacOf(db, householdId), lot.crop)
-  const places = await placesOf(db, householdId)
+  const { almanac, places } = await setupOf(db, householdId, setupRevision)
+  const grown = cropIn(almanac, lot.crop)
   for (const id of placesNamed(act)) {
     const place = places.find((one) => one.id === id)
     if (!place) throw new Refusal('invalid', 'There is no such place in this household.', 'placeId')
     if (place.retiredOn) throw new Refusal('invalid', `${place.name} is out of use.`, 'placeId')
   }
-  const history = await historyOf(db, householdId, lot.id)
+  const ledgers = await ledgersOf(db, householdId, [lot.id])
+  const history = historyFrom(ledgers, lot.id)
   // what ends a jar of dried fruit is not what ends fruit
   const crop = history.stage === 'stored' ? cropNow(history, grown) : grown
   const outcome = perform(act, { crop, lot: history, nowMs, airflowOf: naturalAirflow(places) })
@@ -72,8 +71,8 @@ export async function writeAct(
   const events = outcome.events.map((event) =>
     event.kind === 'split-out' ? { ...event, details: { ...event.details, code: made[split++]! } } : event,
   )
-  await enter(db, householdId, lot.id, at, events, requestId, grown)
-  const last = standing(await eventsOfLots(db, householdId, [lot.id])).at(-1)!
+  await enter(db, householdId, lot.id, at, events, requestId, grown, ledgers)
+  const last = standing(ledgers.get(lot.id)!.events).at(-1)!
   const placeName = places.find(({ id }) => id === last.placeId)?.name ?? null
   return { made, entry: last.id, says: eventSays(crop, last, placeName) }
 }

@@ -31,7 +31,8 @@ it('only so many are kept, the longest not asked for go first, and come back the
   await at.client.post('/harvests', { ...garlicHarvest(at.place('Veranda')), requestId: randomUUID() })
   const { rows } = await at.served.pool.query(
     `select id, address, name, time_zone as "timeZone", latitude_deg as "latitudeDeg", altitude_m as "altitudeM",
-       season_start as "seasonStart", demo, practice_now as "practiceNow", revision, air_revision as "airRevision", units, whole
+       season_start as "seasonStart", demo, practice_now as "practiceNow", revision, setup_revision as "setupRevision",
+       air_revision as "airRevision", units, whole
      from households`,
   )
   const houses = new Houses(at.served.pool)

@@ -1,11 +1,9 @@
 import { House, sameRecord, stateOf } from '@vadose/core/forecast'
 import { civilDateOf, dayMs } from '@vadose/core/households'
 import { recordOf } from '@vadose/core/readings'
-import { almanacOf } from '../almanac'
 import { bedEntriesSince } from '../beds'
 import { asHousehold, type Pool } from '../database'
 import { nowOf, type HouseholdRow } from '../households'
-import { placesOf } from '../places'
 import {
   type Move,
   type Measured,
@@ -29,12 +27,26 @@ import {
 import { monthOf, monthOfHours } from './place-hours'
 import { lessonsOf } from './lesson-queries'
 import { takeLessons } from './lessons'
-import { descendantsOf, lastEventId, lotsHere, lotsTouchedSince, monthsFrom, monthsSince, movesSince } from './queries'
+import {
+  descendantsOf,
+  identitiesOf,
+  lastEventId,
+  lotsHere,
+  lotsTouchedSince,
+  monthsFrom,
+  monthsSince,
+  movesSince,
+} from './queries'
+import { setupOf } from './setup'
 import { roughBytes } from './rough-bytes'
 import { warm } from './warm'
 
 /** the seasons before this one, for what is eaten and for the same weeks of last year, days */
 const backDays = 420
+/** entries that say something of a bed, or of what others say */
+const bedKinds = ['brought-in', 'planted', 'undone', 'restated', 'relabelled']
+/** so many lots are worked out between two requests without holding others up */
+const fewLots = 3
 /** households kept worked out at most, and about so many bytes of them; one that was not asked for lately is worked out anew */
 const keptAtMost = { households: 48, bytes: 400e6 }
 
@@ -126,10 +138,9 @@ export class Houses {
     const { id } = household
     const nowMs = nowOf(household)
     const known = await asHousehold(this.pool, id, async (db): Promise<Known> => {
-      const almanac = await almanacOf(db, id)
-      const places = await placesOf(db, id)
+      const { almanac, places } = await setupOf(db, id, household.setupRevision)
       const here = await lotsHere(db, id)
-      const lots = await lotsOf(db, id, here, almanac)
+      const lots = await lotsOf(db, id, await identitiesOf(db, id, here), almanac)
       const lastEvent = await lastEventId(db, id)
       const since = new Date(nowMs - backDays * dayMs)
       const began = Math.min(nowMs - backDays * dayMs, ...[...lots.values()].map((lot) => lot.history.broughtAtMs))
@@ -186,16 +197,20 @@ export class Houses {
   /** Works in what was entered since, here or on another server. */
   private async withEntries(known: Known, household: HouseholdRow): Promise<Known> {
     const { id } = household
+    let many = true
     const next = await asHousehold(this.pool, id, async (db): Promise<Known> => {
       const rows = await lotsTouchedSince(db, id, known.lastEvent)
       // what was taken from a lot that is told otherwise goes on with that
-      const retold = rows.filter((row) => row.retold).map(({ lotId }) => lotId)
-      const parts = retold.length === 0 ? [] : await descendantsOf(db, id, retold)
-      const touched = [...new Set([...rows.map(({ lotId }) => lotId), ...parts])]
-      const almanac = await almanacOf(db, id)
-      const places = await placesOf(db, id)
+      const retold = rows.filter((row) => row.retold).map(({ identity }) => identity.id)
+      const own = new Set(rows.map(({ identity }) => identity.id))
+      const parts = retold.length === 0 ? [] : (await descendantsOf(db, id, retold)).filter((one) => !own.has(one))
+      const touched = [...own, ...parts]
+      const sameSetup = known.household.setupRevision === household.setupRevision
+      const { almanac, places } = await setupOf(db, id, household.setupRevision)
       const lots = new Map(known.lots)
-      const changed = await lotsOf(db, id, touched, almanac)
+      const identities = rows.map(({ identity }) => identity)
+      if (parts.length > 0) identities.push(...(await identitiesOf(db, id, parts)))
+      const changed = await lotsOf(db, id, identities, almanac)
       for (const lotId of touched) {
         const lot = changed.get(lotId)
         if (lot && lot.stage !== 'gone') lots.set(lotId, lot)
@@ -206,15 +221,18 @@ export class Houses {
         for (const [lotId, lot] of lots) lots.set(lotId, stateOf(lot, lot.history, almanac))
       }
       const since = new Date(nowOf(household) - backDays * dayMs)
-      const entered = await movesSince(db, id, new Date(0), known.lastEvent)
+      const entered = touched.length === 0 ? [] : await movesSince(db, id, new Date(0), known.lastEvent)
       const added = movesWith(known.moved, entered)
       const moved = added ?? (await movesSince(db, id, since))
       const moves =
         (added && movesAfter(known.moves, entered, household.timeZone)) ?? movesOf(moved, household.timeZone)
-      const bedEntries = await bedEntriesSince(db, id, civilDateOf(since.getTime(), household.timeZone))
-      const lastEvent = touched.length > 0 ? await lastEventId(db, id) : known.lastEvent
+      const bedEntries = sameSetup
+        ? known.bedEntries
+        : await bedEntriesSince(db, id, civilDateOf(since.getTime(), household.timeZone))
+      const lastEvent = Math.max(known.lastEvent, ...rows.map(({ last }) => last))
       const { nowMs } = known.house
-      const samePlaces = JSON.stringify(places) === JSON.stringify(known.places)
+      const samePlaces = sameSetup || JSON.stringify(places) === JSON.stringify(known.places)
+      many = !samePlaces || almanac !== known.house.almanac || touched.length > fewLots
       return {
         ...known,
         household: { ...household, airRevision: known.household.airRevision },
@@ -228,7 +246,10 @@ export class Houses {
             almanac,
             nowMs: Math.max(nowMs, nowOf(household)),
             rainMm: known.house.rainMm,
-            stands: standsNow(bedEntries, moves, known.house.today, known.house.stands),
+            stands:
+              sameSetup && added && entered.every(({ kind }) => !bedKinds.includes(kind))
+                ? known.house.stands
+                : standsNow(bedEntries, moves, known.house.today, known.house.stands),
             lessons: known.house.lessons,
           },
           known.house,
@@ -242,7 +263,8 @@ export class Houses {
         catchingUp: undefined,
       }
     })
-    await warm(next.house)
+    // what a few entries change is worked out by whoever asks for it; a household told anew, a stretch at a time
+    if (many) await warm(next.house)
     return next
   }
 

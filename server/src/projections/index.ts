@@ -1,6 +1,15 @@
 export { Houses } from './houses'
 export type { Move } from './known'
 export { redoHours } from './place-hours'
-export { descendantsOf, eventsOfLots, keepLotNow, type EventOfLot } from './queries'
-export { historyOf, ledgersOf } from './ledgers'
+export {
+  appendEvents,
+  descendantsOf,
+  eventsOfLots,
+  keepLotNow,
+  ledgersOf,
+  type EventOfLot,
+  type Ledgers,
+} from './queries'
+export { historyFrom, historyOf } from './ledgers'
+export { setupOf } from './setup'
 export { lotNow, rebuildMissing, rebuildProjections } from './rebuild'

@@ -12,15 +12,15 @@ import {
   type PlaceFacts,
   type PlaceState,
 } from '@vadose/core/forecast'
-import { historyIn, standing } from '@vadose/core/lots'
+import { standing } from '@vadose/core/lots'
 import { airKindOf, climateFor, dayOf } from '@vadose/core/places'
 import { civilDateOf, dayMs } from '@vadose/core/households'
 import { withMonths, type HourlyRecord } from '@vadose/core/readings'
 import { type Client } from '../database'
 import { nowOf, type HouseholdRow } from '../households'
 import { monthOfHours } from './place-hours'
-import { ledgersOf } from './ledgers'
-import { forecastHours, identitiesOf, type MonthRow, type MoveRow } from './queries'
+import { historyFrom } from './ledgers'
+import { forecastHours, ledgersOf, type IdentityRow, type MonthRow, type MoveRow } from './queries'
 
 /** a weather forecast further ahead than this is no better than the season, days */
 const forecastDays = 10
@@ -113,21 +113,17 @@ export const movesAfter = (moves: Move[], rows: readonly MoveRow[], zone: string
 export async function lotsOf(
   db: Client,
   householdId: string,
-  ids: readonly string[],
+  identities: readonly IdentityRow[],
   almanac: Parameters<typeof stateOf>[2],
 ): Promise<Map<string, LotState>> {
-  if (ids.length === 0) return new Map()
-  const identities = await identitiesOf(db, householdId, ids)
-  const ledgers = await ledgersOf(db, householdId, ids)
+  if (identities.length === 0) return new Map()
+  const ledgers = await ledgersOf(
+    db,
+    householdId,
+    identities.map(({ id }) => id),
+  )
   return new Map(
-    identities.map((identity) => [
-      identity.id,
-      stateOf(
-        identity,
-        historyIn(identity.id, (id) => ledgers.get(id)),
-        almanac,
-      ),
-    ]),
+    identities.map((identity) => [identity.id, stateOf(identity, historyFrom(ledgers, identity.id), almanac)]),
   )
 }
 

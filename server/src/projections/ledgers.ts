@@ -1,22 +1,9 @@
-import { historyIn, type Ledger, type LotHistory } from '@vadose/core/lots'
+import { historyIn, type LotHistory } from '@vadose/core/lots'
 import type { Client } from '../database'
-import { ancestorsOf, eventsOfLots, type EventOfLot } from './queries'
-
-/** Ledgers of some lots, and of those they were taken from. */
-export async function ledgersOf(
-  db: Client,
-  householdId: string,
-  lotIds: readonly string[],
-): Promise<Map<string, Ledger & { events: EventOfLot[] }>> {
-  const lots = await ancestorsOf(db, householdId, lotIds)
-  const ledgers = new Map(lots.map(({ id, splitFrom }) => [id, { splitFrom, events: [] as EventOfLot[] }]))
-  for (const event of await eventsOfLots(db, householdId, [...ledgers.keys()]))
-    ledgers.get(event.lotId)!.events.push(event)
-  return ledgers
-}
+import { ledgersOf, type Ledgers } from './queries'
 
 /** A lot as its ledger tells it. */
-export async function historyOf(db: Client, householdId: string, lotId: string): Promise<LotHistory> {
-  const ledgers = await ledgersOf(db, householdId, [lotId])
-  return historyIn(lotId, (id) => ledgers.get(id))
-}
+export const historyFrom = (ledgers: Ledgers, lotId: string): LotHistory => historyIn(lotId, (id) => ledgers.get(id))
+
+export const historyOf = async (db: Client, householdId: string, lotId: string): Promise<LotHistory> =>
+  historyFrom(await ledgersOf(db, householdId, [lotId]), lotId)

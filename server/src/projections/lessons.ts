@@ -8,7 +8,7 @@ import { nowOf, type HouseholdRow } from '../households'
 import { lastOf, lotsOf, placesNow, type Measured } from './known'
 import { monthOf, monthOfHours } from './place-hours'
 import { keepLesson, lotsUntaught } from './lesson-queries'
-import { monthsSpanning } from './queries'
+import { identitiesOf, monthsSpanning } from './queries'
 
 /** lots worked out between two breaths of the database: their places are fitted anew each time */
 const atOnce = 200
@@ -68,12 +68,8 @@ export async function takeLessons(
     const found = await asHousehold(pool, id, async (db) => {
       const rows = await lotsUntaught(db, id, atOnce)
       if (rows.length === 0) return undefined
-      const lots = await lotsOf(
-        db,
-        id,
-        rows.map(({ lotId }) => lotId),
-        almanac,
-      )
+      const ids = rows.map(({ lotId }) => lotId)
+      const lots = await lotsOf(db, id, await identitiesOf(db, id, ids), almanac)
       return { rows, lots, house: await houseOf(db, household, almanac, places, [...lots.values()]) }
     })
     if (!found) return count

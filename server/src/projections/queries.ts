@@ -1,4 +1,4 @@
-import type { Guessed, LotEvent, LotHistory } from '@vadose/core/lots'
+import type { EventDraft, Guessed, Ledger, LotEvent, LotHistory } from '@vadose/core/lots'
 import type { LotState } from '@vadose/core/forecast'
 import type { Client, Pool } from '../database'
 
@@ -11,35 +11,49 @@ interface EventColumns extends Omit<EventOfLot, 'atMs'> {
   at: Date
 }
 
-const eventColumns = `id, lot_id as "lotId", kind, at, weight_g as "weightG", pieces, place_id as "placeId", details,
-  request_id is not null as acted`
+const eventColumns = `e.id, e.lot_id as "lotId", e.kind, e.at, e.weight_g as "weightG", e.pieces, e.place_id as "placeId",
+  e.details, e.request_id is not null as acted`
 const asEvents = (rows: EventColumns[]): EventOfLot[] =>
   rows.map(({ at, ...rest }) => ({ ...rest, atMs: at.getTime() }))
+
+/** Ledgers by lot, those of what they were taken from too. */
+export type Ledgers = Map<string, Ledger & { events: EventOfLot[] }>
+
+/** Ledgers of some lots and of those they were taken from, back to what was brought in; events oldest first. */
+export async function ledgersOf(db: Client, householdId: string, lotIds: readonly string[]) {
+  const { rows } = await db.query<EventColumns & { ofLot: string; splitFrom: string | null }>(
+    `with recursive line as (
+       select id, split_from from lots where household_id = $1 and id = any ($2)
+       union
+       select l.id, l.split_from from lots l join line on l.id = line.split_from where l.household_id = $1
+     )
+     select line.id as "ofLot", line.split_from as "splitFrom", ${eventColumns}
+     from line left join lateral (
+       -- line by line by its index: a line has few lots, which the planner cannot know, and it would read the whole ledger
+       select * from lot_events where household_id = $1 and lot_id = line.id offset 0
+     ) e on true
+     order by e.id`,
+    [householdId, lotIds],
+  )
+  const ledgers: Ledgers = new Map()
+  for (const { ofLot, splitFrom, ...event } of rows) {
+    let ledger = ledgers.get(ofLot)
+    if (!ledger) ledgers.set(ofLot, (ledger = { splitFrom, events: [] }))
+    if (event.id !== null) ledger.events.push(...asEvents([event]))
+  }
+  return ledgers
+}
 
 /** Events of some lots, oldest first. */
 export const eventsOfLots = async (db: Client, householdId: string, lotIds: readonly string[]) =>
   asEvents(
     (
       await db.query<EventColumns>(
-        `select ${eventColumns} from lot_events where household_id = $1 and lot_id = any ($2) order by id`,
+        `select ${eventColumns} from lot_events e where household_id = $1 and lot_id = any ($2) order by id`,
         [householdId, lotIds],
       )
     ).rows,
   )
-
-/** Some lots and those they were taken from, back to what was brought in. */
-export const ancestorsOf = async (db: Client, householdId: string, lotIds: readonly string[]) =>
-  (
-    await db.query<{ id: string; splitFrom: string | null }>(
-      `with recursive line as (
-         select id, split_from from lots where household_id = $1 and id = any ($2)
-         union
-         select l.id, l.split_from from lots l join line on l.id = line.split_from where l.household_id = $1
-       )
-       select id, split_from as "splitFrom" from line`,
-      [householdId, lotIds],
-    )
-  ).rows
 
 /** Some lots and all that was taken from them, down to the last part. */
 export const descendantsOf = async (db: Client, householdId: string, lotIds: readonly string[]) =>
@@ -55,15 +69,52 @@ export const descendantsOf = async (db: Client, householdId: string, lotIds: rea
     )
   ).rows.map((row) => row.id)
 
-/** Which lots have entries after a numbered one, and which of them are told otherwise than they were. */
+/** Lots with entries after a numbered one, the last of them, and whether the lot is told otherwise than it was. */
 export const lotsTouchedSince = async (db: Client, householdId: string, eventId: number) =>
   (
-    await db.query<{ lotId: string; retold: boolean }>(
-      `select lot_id as "lotId", bool_or(kind in ('undone', 'restated')) as retold
-       from lot_events where household_id = $1 and id > $2 group by lot_id`,
+    await db.query<{ identity: IdentityRow; retold: boolean; last: number }>(
+      `select json_build_object('id', l.id, 'code', l.code, 'crop', l.crop, 'heap', l.heap, 'fate', l.fate,
+           'variety', l.variety, 'bed', l.bed, 'broughtOn', l.brought_on) as identity, touched.retold, touched.last
+       from (
+         select lot_id, bool_or(kind in ('undone', 'restated')) as retold, max(id) as last
+         from lot_events where household_id = $1 and id > $2 group by lot_id
+       ) touched join lots l on l.household_id = $1 and l.id = touched.lot_id`,
       [householdId, eventId],
     )
   ).rows
+
+/** Appends entries to a lot's ledger. @returns them as they stand there */
+export async function appendEvents(
+  db: Client,
+  householdId: string,
+  lotId: string,
+  at: Date,
+  events: readonly EventDraft[],
+  requestId: string | null,
+): Promise<EventOfLot[]> {
+  if (events.length === 0) return []
+  const { rows } = await db.query<EventColumns>(
+    `insert into lot_events as e (household_id, lot_id, at, kind, weight_g, pieces, place_id, details, request_id)
+     select $1::uuid, $2::uuid, $3::timestamptz, one.kind, one.weight_g, one.pieces, one.place_id, one.details, $4::uuid
+     from rows from (
+       unnest($5::text[]), unnest($6::integer[]), unnest($7::integer[]), unnest($8::uuid[]), unnest($9::jsonb[])
+     ) with ordinality as one (kind, weight_g, pieces, place_id, details, n)
+     order by one.n
+     returning ${eventColumns}`,
+    [
+      householdId,
+      lotId,
+      at,
+      requestId,
+      events.map(({ kind }) => kind),
+      events.map(({ weightG }) => weightG),
+      events.map(({ pieces }) => pieces),
+      events.map(({ placeId }) => placeId),
+      events.map(({ details }) => JSON.stringify(details)),
+    ],
+  )
+  return asEvents(rows)
+}
 
 export const lastEventId = async (db: Client, householdId: string) =>
   (

@@ -1,11 +1,11 @@
 import type { Crop } from '@vadose/core/almanac'
 import { cropIn, formOf } from '@vadose/core/forecast'
-import { historyIn, standing, type LotHistory, nothingGuessed } from '@vadose/core/lots'
+import { standing, type LotHistory, nothingGuessed } from '@vadose/core/lots'
 import { almanacOf } from '../almanac'
 import { inTransaction, type Client, type Pool } from '../database'
-import { ledgersOf } from './ledgers'
+import { historyFrom } from './ledgers'
 import { redoHours } from './place-hours'
-import { allLots, keepLotNow, markProjected, measuredSpans, unprojectedHouseholds } from './queries'
+import { allLots, keepLotNow, ledgersOf, markProjected, measuredSpans, unprojectedHouseholds } from './queries'
 
 /** A lot's present as it is kept beside the ledger. */
 export function lotNow(history: LotHistory, grown: Crop) {
@@ -32,8 +32,7 @@ export async function rebuildProjections(db: Client, householdId: string): Promi
   const ids = lots.map(({ id }) => id)
   const ledgers = await ledgersOf(db, householdId, ids)
   for (const { id, crop } of lots) {
-    const history = historyIn(id, (lot) => ledgers.get(lot))
-    await keepLotNow(db, householdId, id, lotNow(history, cropIn(almanac, crop)))
+    await keepLotNow(db, householdId, id, lotNow(historyFrom(ledgers, id), cropIn(almanac, crop)))
   }
   for (const { placeId, first, last } of await measuredSpans(db, householdId)) {
     await redoHours(db, householdId, placeId, first.getTime(), last.getTime())

@@ -135,13 +135,16 @@ export function roundView(house: House, moves: readonly Move[], on: string): Rou
 
 /** Grams brought in, used, lost and dried off in the last seven days. */
 function lastWeek(house: House, moves: readonly Move[]): RoundView['lastWeek'] {
-  const since = addDays(house.today, -7)
-  const sum = (...kinds: string[]) =>
-    moves.reduce((g, move) => (move.on > since && kinds.includes(move.kind) ? g + move.weightG : g), 0)
-  return house.once(null, 'last week', [moves, house.today], () => ({
-    broughtInG: sum('brought-in'),
-    usedG: 0 - sum('used'),
-    lostG: 0 - sum('lost'),
-    waterG: 0 - sum('weighed', 'finished'),
-  }))
+  return house.once(null, 'last week', [moves, house.today], () => {
+    const since = addDays(house.today, -7)
+    const lately = moves.filter(({ on }) => on > since)
+    const sum = (...kinds: string[]) =>
+      lately.reduce((g, { kind, weightG }) => (kinds.includes(kind) ? g + weightG : g), 0)
+    return {
+      broughtInG: sum('brought-in'),
+      usedG: 0 - sum('used'),
+      lostG: 0 - sum('lost'),
+      waterG: 0 - sum('weighed', 'finished'),
+    }
+  })
 }
