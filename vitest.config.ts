@@ -40,6 +40,8 @@ export default defineConfig({
           hookTimeout: 300_000,
           // a database each; more at once than cores would only wait for one another
           maxWorkers: 2,
+          // what a server keeps belongs to its pool, or to a household no other test has
+          isolate: false,
         },
       },
     ],

@@ -3,7 +3,8 @@ import type { StandView } from '@vadose/contract/beds'
 import { addDays, daysBetween } from '@vadose/core/households'
 import { scaleLinear } from 'd3-scale'
 import { computed, useId } from 'vue'
-import { dateRange, longDate, monthTicks, shortDate } from '../households'
+import { monthTicks } from '../charts'
+import { dateRange, longDate, monthOf, shortDate } from '../households'
 import { say } from './say'
 import { sayFact } from '../voice'
 
@@ -58,9 +59,9 @@ const says = computed(() =>
       </pattern>
     </defs>
     <g v-for="m in months" :key="m.day" class="month">
-      <line :x1="x(addDays(ends.from, m.day))" :x2="x(addDays(ends.from, m.day))" y1="14" :y2="base" />
-      <text v-if="!nearWindow(addDays(ends.from, m.day))" :x="x(addDays(ends.from, m.day)) + 4" y="58">
-        {{ m.label }}
+      <line :x1="x(m.on)" :x2="x(m.on)" y1="14" :y2="base" />
+      <text v-if="!nearWindow(m.on)" :x="x(m.on) + 4" y="58">
+        {{ monthOf(m.on) }}
       </text>
     </g>
     <rect

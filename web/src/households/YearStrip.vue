@@ -4,8 +4,8 @@ import { addDays } from '@vadose/core/households'
 import { scaleLinear } from 'd3-scale'
 import { area } from 'd3-shape'
 import { computed } from 'vue'
-import { monthTicks } from './month-ticks'
-import { fullDate, weight } from './words'
+import { monthTicks } from '../charts'
+import { fullDate, monthOf, weight } from './words'
 import { say } from './say'
 
 const props = defineProps<{ year: Frame['year']; today: string; chosen?: string | undefined }>()
@@ -81,7 +81,7 @@ const summary = computed(() => {
     <ellipse v-for="d in year.jobDays" :key="d" class="job" :cx="x(d)" cy="51.5" rx="2.3" ry="2.6" />
   </svg>
   <div class="labels" aria-hidden="true">
-    <span v-for="m in months" :key="m.day" :style="{ left: `${(x(m.day) / width) * 100}%` }">{{ m.label }}</span>
+    <span v-for="m in months" :key="m.day" :style="{ left: `${(x(m.day) / width) * 100}%` }">{{ monthOf(m.on) }}</span>
   </div>
 </template>
 

@@ -1,7 +1,6 @@
 export * from './attempt'
 export * from './frame'
 export * from './in-units'
-export * from './month-ticks'
 export * from './refused'
 export * from './words'
 export { default as YearStrip } from './YearStrip.vue'

@@ -1,6 +1,4 @@
 export { default as Choices } from './Choices.vue'
-export { default as TableBelow } from './TableBelow.vue'
-export * from './reader'
 export * from './brought-into-view'
 export * from './arrow-keys'
 export { default as DayField } from './DayField.vue'

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import type { FreezersView } from '@vadose/contract/kitchen'
-import { civilDateOf, instantOf } from '@vadose/core/households'
+import { civilDateOf } from '@vadose/core/households'
 import { scaleLinear, scaleTime } from 'd3-scale'
-import { line } from 'd3-shape'
 import { computed } from 'vue'
 import { shortDate, temperature, useFrame } from '../households'
-import { TableBelow } from '../kit'
+import { DayAxis, linePath, midnightTicks, TableBelow, ValueAxis } from '../charts'
 import { say } from './say'
 
 /** How cold the freezers have been: warmer is lower, so that a lid ajar hangs down. */
@@ -27,18 +26,17 @@ const y = computed(() => {
   return scaleLinear([Math.min(-22, ...t), Math.max(-12, ...t)], [16, height - 26])
 })
 const draw = ({ log }: Freezer) =>
-  line<Freezer['log'][number]>(
+  linePath(
+    log,
     (p) => x.value(new Date(p.at)),
     (p) => y.value(p.temperatureC),
-  )(log) ?? ''
-const weeks = computed(() => {
-  const [from, to] = x.value.domain()
-  const days: { x: number; label: string }[] = []
-  for (let ms = from!.getTime(); ms <= to!.getTime(); ms += 14 * 86_400_000) {
-    const day = civilDateOf(ms, zone.value)
-    days.push({ x: x.value(new Date(instantOf(day, 12, zone.value))), label: shortDate(day) })
-  }
-  return days
+  )
+const degrees = computed(() => y.value.ticks(4).map((t) => ({ y: y.value(t), label: temperature(t, 0) })))
+const days = computed(() => {
+  const [from, to] = x.value.domain() as [Date, Date]
+  return midnightTicks(from, to, zone.value, 5)
+    .map(({ on, at }) => ({ x: x.value(at), label: shortDate(on) }))
+    .filter((d) => d.x < width - 24)
 })
 /** names beside their lines, none over another */
 const names = computed(() => {
@@ -65,14 +63,9 @@ const says = computed(() =>
 <template>
   <figure v-if="logged.length > 0" class="chart">
     <svg :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="says">
-      <g v-for="t in y.ticks(4)" :key="t">
-        <line class="grid-line" :x1="left" :x2="width - 6" :y1="y(t)" :y2="y(t)" />
-        <text class="axis" :x="left - 6" :y="y(t) + 4" text-anchor="end">{{ temperature(t, 0) }}</text>
-      </g>
+      <ValueAxis :ticks="degrees" :left="left" :right="width - 6" />
       <line class="eighteen" :x1="left" :x2="width - 6" :y1="y(-18)" :y2="y(-18)" />
-      <text v-for="d in weeks" :key="d.label" class="axis" :x="d.x" :y="height - 6" text-anchor="middle">
-        {{ d.label }}
-      </text>
+      <DayAxis :ticks="days" :y="height - 6" />
       <path v-for="(f, i) in logged" :key="f.id" :d="draw(f)" class="log" :class="`of-${i % 2}`" />
       <text v-for="n in names" :key="n.freezer.id" :x="left + 6" :y="n.y" class="axis name">
         {{ n.freezer.name }}{{ logged.indexOf(n.freezer) % 2 ? say('dotted') : '' }}

@@ -8,7 +8,7 @@ import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { cropOf } from '../almanac'
 import { useFrame, weight } from '../households'
-import { TableBelow } from '../kit'
+import { TableBelow } from '../charts'
 import { useView } from '../view'
 import {
   clockAt,

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import type { LineView } from '@vadose/contract/line'
 import { scaleLinear, scaleTime } from 'd3-scale'
-import { curveMonotoneX, line } from 'd3-shape'
 import { computed } from 'vue'
-import { civilDateOf, instantOf } from '@vadose/core/households'
+import { civilDateOf } from '@vadose/core/households'
 import { momentOf, shortDate, useFrame } from '../households'
-import { TableBelow, useReader } from '../kit'
+import { DayAxis, linePath, midnightTicks, TableBelow, UprightLine, useReader, ValueAxis } from '../charts'
 import { say } from './say'
 
 const props = defineProps<{ air: LineView['air']; placeId: string | null; now: string }>()
@@ -23,25 +22,22 @@ const x = computed(() =>
 const y = computed(() =>
   scaleLinear([0, Math.max(0.6, ...points.value.map((p) => p.pullKPa)) * 1.08], [height - 28, 12]),
 )
-const draw = (list: Point[]) =>
-  line<Point>(
-    (p) => x.value(new Date(p.at)),
-    (p) => y.value(p.pullKPa),
-  ).curve(curveMonotoneX)(list) ?? ''
+const xOf = (p: { at: string }) => x.value(new Date(p.at))
+const draw = (list: Point[]) => linePath(list, xOf, (p) => y.value(p.pullKPa), true)
+const kPa = computed(() => y.value.ticks(4).map((t) => ({ y: y.value(t), label: t.toFixed(1) })))
 const past = computed(() => points.value.filter((p) => !p.ahead))
 const ahead = computed(() => [...past.value.slice(-1), ...points.value.filter((p) => p.ahead)])
 const frame = useFrame()
 const zone = computed(() => frame.frame?.household.timeZone ?? 'UTC')
-/** Midnights of the household, every third day. */
 const days = computed(() => {
-  const on = [...new Set(points.value.map((p) => civilDateOf(Date.parse(p.at), zone.value)))]
-  return on
-    .map((day) => ({ x: x.value(new Date(instantOf(day, 0, zone.value))), label: shortDate(day) }))
-    .filter((d, i) => i % 3 === 0 && d.x >= 40 && d.x < width - 24)
+  const [from, to] = x.value.domain() as [Date, Date]
+  return midnightTicks(from, to, zone.value, 5)
+    .map(({ on, at }) => ({ x: x.value(at), label: shortDate(on) }))
+    .filter((d) => d.x < width - 24)
 })
 const { at, listeners } = useReader<Point>({
   points: () => points.value,
-  xOf: (p) => x.value(new Date(p.at)),
+  xOf,
   width: () => width,
   from: () => past.value.length - 1,
 })
@@ -74,16 +70,11 @@ const mean = computed(() => past.value.reduce((sum, p) => sum + p.pullKPa, 0) / 
       :aria-label="say('dryingPowerOfKpaOn', { place: place.place, mean: mean.toFixed(2) })"
       v-on="listeners"
     >
-      <g v-for="t in y.ticks(4)" :key="t">
-        <line class="grid-line" x1="40" :x2="width - 8" :y1="y(t)" :y2="y(t)" />
-        <text class="axis" x="34" :y="y(t) + 4" text-anchor="end">{{ t.toFixed(1) }}</text>
-      </g>
-      <text v-for="d in days" :key="d.label" class="axis" :x="d.x" :y="height - 8" text-anchor="middle">
-        {{ d.label }}
-      </text>
+      <ValueAxis :ticks="kPa" :left="40" :right="width - 8" />
+      <DayAxis :ticks="days" :y="height - 8" />
       <path :d="draw(past)" class="past" />
       <path :d="draw(ahead)" class="ahead" />
-      <line class="now" :x1="x(new Date(now))" :x2="x(new Date(now))" y1="8" :y2="y(0)" />
+      <UprightLine of="now" :x="x(new Date(now))" :top="8" :bottom="y(0)" />
       <circle v-if="at" class="reader" :cx="x(new Date(at.at))" :cy="y(at.pullKPa)" r="4.5" />
     </svg>
     <figcaption class="soft" aria-live="polite">
@@ -125,21 +116,8 @@ svg {
   stroke-width: 2.5;
   stroke-dasharray: 4 4;
 }
-.stall {
-  fill: color-mix(in srgb, var(--bad) 14%, transparent);
-}
-.stall-says {
-  paint-order: stroke;
-  stroke: var(--card);
-  stroke-width: 4px;
-  fill: var(--bad);
-}
 .reader {
   fill: var(--stock);
-  stroke: var(--ink);
-  stroke-width: 1.5;
-}
-.now {
   stroke: var(--ink);
   stroke-width: 1.5;
 }

@@ -1,11 +1,19 @@
 <script setup lang="ts">
 import type { LineLotDetail } from '@vadose/contract/line'
 import { scaleLinear, scaleTime } from 'd3-scale'
-import { area, line } from 'd3-shape'
 import { computed } from 'vue'
-import { addDays, daysBetween, instantOf } from '@vadose/core/households'
 import { dateRange, fromGrams, shortDate, smallUnit, useFrame, weight } from '../households'
-import { TableBelow, useReader } from '../kit'
+import {
+  bandPath,
+  DayAxis,
+  linePath,
+  midnightOf,
+  midnightTicks,
+  TableBelow,
+  UprightLine,
+  useReader,
+  ValueAxis,
+} from '../charts'
 import { say } from './say'
 
 const props = defineProps<{ detail: LineLotDetail; now: string; colour: string }>()
@@ -15,42 +23,37 @@ const height = 190
 const curve = computed(() => props.detail.curve)
 const frame = useFrame()
 const when = (at: string) => new Date(at)
-const midnight = (on: string) => new Date(instantOf(on, 0, frame.frame?.household.timeZone ?? 'UTC'))
+const zone = computed(() => frame.frame?.household.timeZone ?? 'UTC')
+const midnight = (on: string) => midnightOf(on, zone.value)
 const x = computed(() => scaleTime([when(curve.value[0]!.at), when(curve.value.at(-1)!.at)], [52, width - 10]))
-/** Midnights of the household, about five of them. */
-const days = computed(() => {
-  const from = frame.dayOf(curve.value[0]!.at)
-  const count = daysBetween(from, frame.dayOf(curve.value.at(-1)!.at))
-  const every = Math.max(1, Math.ceil(count / 5))
-  return Array.from({ length: Math.floor(count / every) }, (_, i) => addDays(from, (i + 1) * every))
-    .map((on) => ({ on, x: x.value(midnight(on)) }))
-    .filter((d) => d.x < width - 24)
-})
+const days = computed(() =>
+  midnightTicks(when(curve.value[0]!.at), when(curve.value.at(-1)!.at), zone.value, 5)
+    .map(({ on, at }) => ({ x: x.value(at), label: shortDate(on) }))
+    .filter((d) => d.x < width - 24),
+)
 const y = computed(() => {
   const all = [...curve.value.flatMap((p) => [p.p10, p.p90]), ...props.detail.weighings.map((w) => w.weightG)]
   return scaleLinear([fromGrams(Math.min(...all) * 0.98), fromGrams(Math.max(...all) * 1.01)], [height - 28, 14])
 })
 const yOf = (g: number) => y.value(fromGrams(g))
-const band = computed(
-  () =>
-    area<Point>(
-      (p) => x.value(when(p.at)),
-      (p) => yOf(p.p10),
-      (p) => yOf(p.p90),
-    )(curve.value) ?? '',
+const xOf = (p: { at: string }) => x.value(when(p.at))
+const band = computed(() =>
+  bandPath(
+    curve.value,
+    xOf,
+    (p) => yOf(p.p10),
+    (p) => yOf(p.p90),
+  ),
 )
+const grams = computed(() => y.value.ticks(4).map((t) => ({ y: y.value(t), label: t.toLocaleString('en-GB') })))
 const before = computed(() => curve.value.filter((p) => p.at <= props.now))
 const after = computed(() => [...before.value.slice(-1), ...curve.value.filter((p) => p.at > props.now)])
-const draw = (list: Point[]) =>
-  line<Point>(
-    (p) => x.value(when(p.at)),
-    (p) => yOf(p.p50),
-  )(list) ?? ''
+const draw = (list: Point[]) => linePath(list, xOf, (p) => yOf(p.p50))
 const ready = computed(() => props.detail.options[0]!.ready)
 const last = computed(() => props.detail.weighings.at(-1))
 const { at, listeners } = useReader<Point>({
   points: () => curve.value,
-  xOf: (p) => x.value(when(p.at)),
+  xOf,
   width: () => width,
   from: () => before.value.length - 1,
 })
@@ -75,13 +78,8 @@ const says = (g: number) => weight(Math.round(g))
       "
       v-on="listeners"
     >
-      <g v-for="t in y.ticks(4)" :key="t">
-        <line class="grid-line" x1="52" :x2="width - 10" :y1="y(t)" :y2="y(t)" />
-        <text class="axis" x="46" :y="y(t) + 4" text-anchor="end">{{ t.toLocaleString('en-GB') }}</text>
-      </g>
-      <text v-for="d in days" :key="d.on" class="axis" :x="d.x" :y="height - 8" text-anchor="middle">
-        {{ shortDate(d.on) }}
-      </text>
+      <ValueAxis :ticks="grams" :left="52" :right="width - 10" />
+      <DayAxis :ticks="days" :y="height - 8" />
       <rect
         v-if="ready.p10 && ready.p90"
         class="window"
@@ -99,7 +97,7 @@ const says = (g: number) => weight(Math.round(g))
       <text v-if="last" class="axis strong" :x="x(when(last.at)) + 8" :y="yOf(last.weightG) - 7">
         {{ says(last.weightG) }}
       </text>
-      <line class="now" :x1="x(when(now))" :x2="x(when(now))" y1="8" :y2="height - 28" />
+      <UprightLine of="now" :x="x(when(now))" :top="8" :bottom="height - 28" />
       <circle v-if="at" :cx="x(when(at.at))" :cy="yOf(at.p50)" r="4" :fill="colour" />
     </svg>
     <figcaption class="soft" aria-live="polite">
@@ -152,9 +150,5 @@ svg {
 .strong {
   fill: var(--ink);
   font-weight: 600;
-}
-.now {
-  stroke: var(--ink);
-  stroke-width: 1.5;
 }
 </style>

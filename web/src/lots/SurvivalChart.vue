@@ -2,10 +2,19 @@
 import type { KeepingView } from '@vadose/contract/lots'
 import { daysBetween } from '@vadose/core/households'
 import { scaleLinear } from 'd3-scale'
-import { area, curveMonotoneX, line } from 'd3-shape'
 import { computed } from 'vue'
-import { fullDate, monthTicks, shortDate } from '../households'
-import { nearest, TableBelow, useReader } from '../kit'
+import {
+  bandPath,
+  DayAxis,
+  linePath,
+  monthTicks,
+  nearest,
+  TableBelow,
+  UprightLine,
+  useReader,
+  ValueAxis,
+} from '../charts'
+import { fullDate, monthOf, shortDate } from '../households'
 import { monthStep, shownCurve, tenths, type SurvivalPoint as Point } from './survival'
 import { say } from './say'
 import { sayWord } from '../voice'
@@ -32,28 +41,26 @@ const points = computed(() => shownCurve(props.keeping.curve))
 const lastDay = computed(() => Math.max(30, day(points.value.at(-1)!.on)))
 const x = computed(() => scaleLinear([0, lastDay.value], [left, width.value - 12]))
 const y = computed(() => scaleLinear([0, 1], [height.value - bottom, 22]))
-const band = computed(
-  () =>
-    area<Point>()
-      .x((p) => x.value(day(p.on)))
-      .y0((p) => y.value(p.p10))
-      .y1((p) => y.value(p.p90))
-      .curve(curveMonotoneX)(points.value) ?? '',
-)
-const middle = computed(
-  () =>
-    line<Point>()
-      .x((p) => x.value(day(p.on)))
-      .y((p) => y.value(p.p50))
-      .curve(curveMonotoneX)(points.value) ?? '',
-)
+const xOf = (p: { on: string }) => x.value(day(p.on))
+const share = (of: 'p10' | 'p50' | 'p90') => (p: Point) => y.value(p[of])
+const band = computed(() => bandPath(points.value, xOf, share('p10'), share('p90'), true))
+const middle = computed(() => linePath(points.value, xOf, share('p50'), true))
 const months = computed(() =>
-  monthTicks(start.value, lastDay.value, monthStep(lastDay.value, Boolean(props.small || props.narrow))),
+  monthTicks(start.value, lastDay.value, monthStep(lastDay.value, Boolean(props.small || props.narrow))).map(
+    (tick) => ({ x: x.value(tick.day), label: monthOf(tick.on) }),
+  ),
 )
+const levels = computed(() => [
+  // above its line, for the axis ends there
+  { y: y.value(1), label: 'all', up: 3 },
+  { y: y.value(0.9), label: '9 in 10' },
+  { y: y.value(0.5), label: sayWord('half') },
+  { y: y.value(0), label: sayWord('none') },
+])
 const until = computed(() => props.keeping.nineInTenUntil.p50)
 const { at, listeners } = useReader<Point>({
   points: () => points.value,
-  xOf: (p) => x.value(day(p.on)),
+  xOf,
   width: () => width.value,
   from: () => nearest(points.value, (p) => day(p.on), day(props.today)),
   stride: 3,
@@ -69,29 +76,15 @@ const { at, listeners } = useReader<Point>({
       :aria-label="say('shareStillSoundOverTime')"
       v-on="listeners"
     >
-      <g
-        v-for="[level, label] in [
-          [1, 'all'],
-          [0.9, '9 in 10'],
-          [0.5, sayWord('half')],
-          [0, sayWord('none')],
-        ] as const"
-        :key="label"
-      >
-        <line class="grid-line" :x1="left" :x2="width - 12" :y1="y(level)" :y2="y(level)" />
-        <text class="axis" :x="left - 8" :y="y(level) + 4 + (level === 1 ? -3 : 0)" text-anchor="end">{{ label }}</text>
-      </g>
-      <text v-for="m in months" :key="m.day" class="axis" :x="x(m.day)" :y="height - 7" text-anchor="middle">
-        {{ m.label }}
-      </text>
+      <ValueAxis :ticks="levels" :left="left" :right="width - 12" :gap="8" />
+      <DayAxis :ticks="months" :y="height - 7" />
       <path :d="band" :fill="colour" opacity="0.2" />
       <path :d="middle" :stroke="colour" stroke-width="3" fill="none" />
       <g v-if="!keeping.beyond && day(until) <= lastDay">
         <line :x1="x(day(until))" :x2="x(day(until))" :y1="y(0.9)" :y2="y(0)" :stroke="colour" stroke-dasharray="4 4" />
         <text class="mark" :x="x(day(until)) + 6" :y="y(0) - 8">{{ shortDate(until) }}</text>
       </g>
-      <line class="now" :x1="x(day(today))" :x2="x(day(today))" :y1="12" :y2="y(0)" />
-      <text class="axis now-label" :x="x(day(today)) + 5" y="16">{{ say('today2') }}</text>
+      <UprightLine of="now" :x="x(day(today))" :top="12" :bottom="y(0)" :label="say('today2')" />
       <g v-for="(c, i) in checks" :key="i">
         <circle class="check" :cx="x(day(c.on))" :cy="y(1 - c.bad / Math.max(1, c.lookedAt))" r="5.5" />
         <text
@@ -104,7 +97,7 @@ const { at, listeners } = useReader<Point>({
         </text>
       </g>
       <g v-if="at">
-        <line class="reader" :x1="x(day(at.on))" :x2="x(day(at.on))" y1="22" :y2="y(0)" />
+        <UprightLine of="reader" :x="x(day(at.on))" :top="22" :bottom="y(0)" />
         <circle :cx="x(day(at.on))" :cy="y(at.p50)" r="4" :fill="colour" />
       </g>
     </svg>
@@ -147,13 +140,6 @@ svg {
   height: auto;
   display: block;
 }
-.now {
-  stroke: var(--ink);
-  stroke-width: 2;
-}
-.now-label {
-  fill: var(--ink);
-}
 .mark {
   font-size: 13px;
   font-weight: 600;
@@ -163,9 +149,5 @@ svg {
   fill: var(--card);
   stroke: var(--ink);
   stroke-width: 2.5;
-}
-.reader {
-  stroke: var(--soft);
-  stroke-dasharray: 2 3;
 }
 </style>

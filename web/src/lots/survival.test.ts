@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest'
-import { monthTicks } from '../households'
 import { monthStep, shownCurve, tenths } from './survival'
 
 const curve = (days: number, life: number) =>
@@ -27,23 +26,6 @@ describe('months on its axis', () => {
   it('are named each, every other or by the quarter, so that they do not touch', () => {
     expect([60, 200, 500].map((days) => monthStep(days, false))).toEqual([1, 2, 3])
     expect([60, 200, 500].map((days) => monthStep(days, true))).toEqual([2, 2, 3])
-  })
-  it('stand on their first days, through February and the turn of the year', () => {
-    expect(monthTicks('2026-12-15', 80)).toEqual([
-      { day: 17, label: 'Jan' },
-      { day: 48, label: 'Feb' },
-      { day: 76, label: 'Mar' },
-    ])
-    // a leap year: 29 days of February
-    expect(monthTicks('2028-02-01', 40).map((t) => t.day)).toEqual([0, 29])
-  })
-  it('step by calendar months: every other is an even one, quarters end in March, June, September and December', () => {
-    expect(monthTicks('2026-10-01', 364, 2).map((t) => t.label)).toEqual(['Oct', 'Dec', 'Feb', 'Apr', 'Jun', 'Aug'])
-    expect(monthTicks('2026-10-01', 364, 3).map((t) => t.label)).toEqual(['Dec', 'Mar', 'Jun', 'Sept'])
-  })
-  it('are twelve in any year, wherever it begins', () => {
-    for (const start of ['2026-01-01', '2026-05-01', '2027-07-17', '2028-02-29'])
-      expect(monthTicks(start, 364)).toHaveLength(12)
   })
 })
 

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { StoresView } from '@vadose/contract/stores'
 import { scaleLinear } from 'd3-scale'
-import { line, symbol, symbolCircle, symbolDiamond, symbolSquare, symbolTriangle } from 'd3-shape'
+import { symbol, symbolCircle, symbolDiamond, symbolSquare, symbolTriangle } from 'd3-shape'
 import { computed } from 'vue'
 import { cropColour } from '../almanac'
 import { humidity, monthOf, temperature } from '../households'
-import { TableBelow } from '../kit'
+import { DayAxis, linePath, TableBelow, ValueAxis } from '../charts'
 import { say } from './say'
 import { sayWord } from '../voice'
 
@@ -14,6 +14,8 @@ const width = 400
 const height = 330
 const x = scaleLinear([-4, 30], [44, width - 10])
 const y = scaleLinear([30, 100], [height - 34, 14])
+const warmth = computed(() => [0, 5, 10, 15, 20, 25].map((t) => ({ x: x(t), label: temperature(t, 0) })))
+const damp = [40, 60, 80, 100].map((rh) => ({ y: y(rh), label: `${rh} %` }))
 const shapes = [symbolCircle, symbolSquare, symbolTriangle, symbolDiamond]
 const tones = ['var(--cold)', 'var(--accent)', 'var(--good)', 'var(--bad)', 'var(--soft)']
 /** Names stand clear of one another: each moves up until it has a line to itself. */
@@ -35,17 +37,17 @@ const places = computed(() =>
     .map((p, i) => {
       const t = p.cloud.reduce((sum, c) => sum + c.temperatureC, 0) / p.cloud.length
       const rh = p.cloud.reduce((sum, c) => sum + c.relativeHumidityPct, 0) / p.cloud.length
-      const path = line<{ temperatureC: number; relativeHumidityPct: number }>(
-        (m) => x(m.temperatureC),
-        (m) => y(m.relativeHumidityPct),
-      )
       return {
         ...p,
         t,
         rh,
         mark: symbol(shapes[i % shapes.length], 20)() ?? '',
         tone: tones[i % tones.length]!,
-        months: path(p.ahead) ?? '',
+        months: linePath(
+          p.ahead,
+          (m) => x(m.temperatureC),
+          (m) => y(m.relativeHumidityPct),
+        ),
         last: p.ahead.at(-1),
       }
     }),
@@ -55,14 +57,9 @@ const places = computed(() =>
 <template>
   <figure>
     <svg :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="say('placesByTemperatureAndHumidity')">
-      <g v-for="t in [0, 5, 10, 15, 20, 25]" :key="t">
-        <line class="grid-line" :x1="x(t)" :x2="x(t)" :y1="y(100)" :y2="y(30)" />
-        <text class="axis" :x="x(t)" :y="height - 18" text-anchor="middle">{{ temperature(t, 0) }}</text>
-      </g>
-      <g v-for="rh in [40, 60, 80, 100]" :key="rh">
-        <line class="grid-line" :x1="44" :x2="width - 10" :y1="y(rh)" :y2="y(rh)" />
-        <text class="axis" x="38" :y="y(rh) + 4" text-anchor="end">{{ rh }} %</text>
-      </g>
+      <line v-for="t in warmth" :key="t.x" class="grid-line" :x1="t.x" :x2="t.x" :y1="y(100)" :y2="y(30)" />
+      <DayAxis :ticks="warmth" :y="height - 18" />
+      <ValueAxis :ticks="damp" :left="44" :right="width - 10" />
       <g v-for="(w, i) in view.windows" :key="w.crop">
         <rect
           class="window"

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import type { PlaceClimate } from '@vadose/contract/stores'
 import { scaleLinear, scalePoint } from 'd3-scale'
-import { area, curveMonotoneX, line } from 'd3-shape'
 import { computed } from 'vue'
 import { humidity, monthOf, temperature } from '../households'
-import { TableBelow, useReader } from '../kit'
+import { bandPath, linePath, TableBelow, UprightLine, useReader, ValueAxis } from '../charts'
 import { say } from './say'
 
 /** Twelve months of a place: the line most likely, pale eight chances in ten; frost outside and in. */
@@ -32,13 +31,17 @@ const yRh = computed(() =>
   scaleLinear([Math.min(50, ...humidities.value), Math.max(75, ...humidities.value)], [bottom.rh, top.rh]),
 )
 const band = (of: (m: Month) => { p10: number; p90: number }, scale: (v: number) => number) =>
-  area<Month>(
+  bandPath(
+    months.value,
     at,
     (m) => scale(of(m).p10),
     (m) => scale(of(m).p90),
-  ).curve(curveMonotoneX)(months.value) ?? ''
+    true,
+  )
 const middle = (of: (m: Month) => { p50: number }, scale: (v: number) => number) =>
-  line<Month>(at, (m) => scale(of(m).p50)).curve(curveMonotoneX)(months.value) ?? ''
+  linePath(months.value, at, (m) => scale(of(m).p50), true)
+const degrees = computed(() => y.value.ticks(4).map((t) => ({ y: y.value(t), label: temperature(t, 0) })))
+const damp = computed(() => yRh.value.ticks(3).map((t) => ({ y: yRh.value(t), label: humidity(t) })))
 const t = (m: Month) => m.temperatureC
 const rh = (m: Month) => m.relativeHumidityPct
 /** a stroke for every frosty night outdoors, at most fifteen a month */
@@ -72,10 +75,7 @@ const says = computed(() => {
         <line class="grid-line" :x1="at(m)" :x2="at(m)" :y1="top.t - 4" :y2="bottom.rh" />
         <text class="axis" :x="at(m)" y="14" text-anchor="middle">{{ monthOf(`${m.month}-15`) }}</text>
       </g>
-      <g v-for="tick in y.ticks(4)" :key="`t${tick}`">
-        <text class="axis" :x="left" :y="y(tick) + 4" text-anchor="end">{{ temperature(tick, 0) }}</text>
-        <line class="grid-line" :x1="left + 6" :x2="width - 10" :y1="y(tick)" :y2="y(tick)" />
-      </g>
+      <ValueAxis :ticks="degrees" :left="left + 6" :right="width - 10" />
       <path :d="band(t, y)" class="band warm" />
       <path :d="middle(t, y)" class="middle warm" />
       <line class="freezing" :x1="left + 6" :x2="width - 10" :y1="y(0)" :y2="y(0)" />
@@ -100,14 +100,11 @@ const says = computed(() => {
           y2="212"
         />
       </g>
-      <g v-for="tick in yRh.ticks(3)" :key="`rh${tick}`">
-        <text class="axis" :x="left" :y="yRh(tick) + 4" text-anchor="end">{{ humidity(tick) }}</text>
-        <line class="grid-line" :x1="left + 6" :x2="width - 10" :y1="yRh(tick)" :y2="yRh(tick)" />
-      </g>
+      <ValueAxis :ticks="damp" :left="left + 6" :right="width - 10" />
       <path :d="band(rh, yRh)" class="band damp" />
       <path :d="middle(rh, yRh)" class="middle damp" />
       <template v-if="reader.at.value">
-        <line class="reading" :x1="at(reader.at.value)" :x2="at(reader.at.value)" :y1="top.t - 4" :y2="bottom.rh" />
+        <UprightLine of="reader" :x="at(reader.at.value)" :top="top.t - 4" :bottom="bottom.rh" />
       </template>
     </svg>
     <p class="read" aria-hidden="true">{{ reader.at.value ? says : ' ' }}</p>
@@ -164,9 +161,6 @@ const says = computed(() => {
 .stroke {
   stroke: var(--cold);
   stroke-width: 1.6;
-}
-.reading {
-  stroke: var(--ink);
 }
 .read {
   min-height: 1.4em;

@@ -5,7 +5,7 @@ import { computed } from 'vue'
 import type { BarsDrawing } from './drawing'
 import { axisUnit, number, onAxis } from './units'
 import ValueRows from './ValueRows.vue'
-import { TableBelow } from '../kit'
+import { TableBelow } from '../charts'
 import { say } from './say'
 
 const props = defineProps<{ drawing: BarsDrawing }>()

@@ -5,7 +5,7 @@ import { useChartWidth } from './chart-width'
 import { computed, ref } from 'vue'
 import type { PlaneDrawing } from './drawing'
 import { axisTitle, axisUnit, number, onAxis } from './units'
-import { TableBelow } from '../kit'
+import { TableBelow } from '../charts'
 import { say } from './say'
 
 /** How long it keeps over temperature and humidity: cells with their days written in, and where the household is. */

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { scaleLinear } from 'd3-scale'
-import { area, line } from 'd3-shape'
 import AxisTitles from './AxisTitles.vue'
 import { useChartWidth } from './chart-width'
 import { computed } from 'vue'
 import type { PlotDrawing } from './drawing'
 import { axisTitle, axisUnit, number, onAxis } from './units'
-import { nearest, TableBelow, useReader } from '../kit'
+import { bandPath, DayAxis, linePath, nearest, TableBelow, useReader, ValueAxis } from '../charts'
 import { say } from './say'
 
 /** Lines, bands and marks over two axes, in the household's units; hover and arrow keys read values out. */
@@ -49,20 +48,15 @@ const y = computed(() => {
   const room = max === undefined ? (ay(hi) - ay(lo)) * 0.06 : 0
   return scaleLinear([ay(lo), ay(hi) + room], [height - box.bottom, box.top])
 })
-const path = (points: [number, number][]) =>
-  line<[number, number]>(
-    (p) => x.value(ax(p[0])),
-    (p) => y.value(ay(p[1])),
-  )(points) ?? ''
-const bandPath = (points: [number, number, number][]) =>
-  area<[number, number, number]>()
-    .x((p) => x.value(ax(p[0])))
-    .y0((p) => y.value(ay(p[1])))
-    .y1((p) => y.value(ay(p[2])))(points) ?? ''
+const xOf = (p: readonly number[]) => x.value(ax(p[0]!))
+const yOf = (p: readonly number[]) => y.value(ay(p[1]!))
+const upperOf = (p: readonly number[]) => y.value(ay(p[2]!))
+const across = computed(() => y.value.ticks(5).map((t) => ({ y: y.value(t), label: number(t, 2) })))
+const along = computed(() => x.value.ticks(isNarrow.value ? 4 : 7).map((t) => ({ x: x.value(t), label: number(t, 2) })))
 const main = computed(() => props.drawing.lines.find((l) => !l.dashed) ?? props.drawing.lines[0])
 const { at: reading, listeners } = useReader<[number, number]>({
   points: () => main.value?.points ?? [],
-  xOf: (p) => x.value(ax(p[0])),
+  xOf,
   width: () => width.value,
 })
 const told = (v: number, of: 'x' | 'y') => {
@@ -81,15 +75,10 @@ const inside = (p: { x: number; y: number }) => x.value(ax(p.x)) > width.value -
       :aria-label="say('overArrowKeysReadIt', { label: drawing.y.label, label2: drawing.x.label.toLowerCase() })"
       v-on="listeners"
     >
-      <g v-for="t in y.ticks(5)" :key="`y${t}`">
-        <line class="grid-line" :x1="box.left" :x2="width - box.right" :y1="y(t)" :y2="y(t)" />
-        <text class="axis" :x="box.left - 7" :y="y(t) + 4" text-anchor="end">{{ number(t, 2) }}</text>
-      </g>
-      <g v-for="t in x.ticks(isNarrow ? 4 : 7)" :key="`x${t}`">
-        <text class="axis" :x="x(t)" :y="height - box.bottom + 18" text-anchor="middle">{{ number(t, 2) }}</text>
-      </g>
+      <ValueAxis :ticks="across" :left="box.left" :right="width - box.right" :gap="7" />
+      <DayAxis :ticks="along" :y="height - box.bottom + 18" />
       <AxisTitles :x="drawing.x" :y="drawing.y" :width="width" :height="height" :box="box" />
-      <path v-for="b in drawing.bands ?? []" :key="b.label" :d="bandPath(b.points)" class="swath" />
+      <path v-for="b in drawing.bands ?? []" :key="b.label" :d="bandPath(b.points, xOf, yOf, upperOf)" class="swath" />
       <g v-for="r in drawing.rules ?? []" :key="r.label">
         <template v-if="r.y !== undefined">
           <line class="rule" :x1="box.left" :x2="width - box.right" :y1="y(ay(r.y))" :y2="y(ay(r.y))" />
@@ -100,7 +89,13 @@ const inside = (p: { x: number; y: number }) => x.value(ax(p.x)) > width.value -
           <text class="rule-name" :x="x(ax(r.x!)) + 5" :y="box.top + 11">{{ r.label }}</text>
         </template>
       </g>
-      <path v-for="l in drawing.lines" :key="l.label" :d="path(l.points)" class="curve" :class="{ dashed: l.dashed }" />
+      <path
+        v-for="l in drawing.lines"
+        :key="l.label"
+        :d="linePath(l.points, xOf, yOf)"
+        class="curve"
+        :class="{ dashed: l.dashed }"
+      />
       <g v-for="(d, i) in drawing.dots ?? []" :key="i">
         <circle class="dot" :cx="x(ax(d.x))" :cy="y(ay(d.y))" r="5.5" />
         <text

@@ -3,8 +3,8 @@ import type { YearView } from '@vadose/contract/year'
 import { addDays, daysBetween } from '@vadose/core/households'
 import { computed } from 'vue'
 import { cropColour, cropOf } from '../almanac'
-import { longDate, monthTicks, shortDate, weight } from '../households'
-import { TableBelow, useReader } from '../kit'
+import { monthTicks, TableBelow, UprightLine, useReader } from '../charts'
+import { longDate, monthOf, shortDate, weight } from '../households'
 import { along, heldOn, ribbonOf } from './ribbon'
 import { say } from './say'
 
@@ -48,14 +48,8 @@ const summary = computed(() =>
   <figure class="chart">
     <svg :viewBox="`0 0 ${width} ${height}`" role="img" tabindex="0" :aria-label="says || summary" v-on="listeners">
       <g v-for="t in ticks" :key="t.day">
-        <line
-          :x1="x(addDays(view.from, t.day))"
-          :x2="x(addDays(view.from, t.day))"
-          :y1="top - 10"
-          :y2="height"
-          class="grid-line"
-        />
-        <text :x="x(addDays(view.from, t.day)) + 5" y="16" class="axis">{{ t.label }}</text>
+        <line :x1="x(t.on)" :x2="x(t.on)" :y1="top - 10" :y2="height" class="grid-line" />
+        <text :x="x(t.on) + 5" y="16" class="axis">{{ monthOf(t.on) }}</text>
       </g>
       <g
         v-for="(r, i) in ribbons"
@@ -78,8 +72,8 @@ const summary = computed(() =>
           <text x="0" y="30" text-anchor="middle" class="axis">{{ say('nextCrop') }}</text>
         </g>
       </g>
-      <line :x1="x(view.today)" :x2="x(view.today)" :y1="top - 14" :y2="height" class="now" />
-      <line v-if="at" :x1="x(at)" :x2="x(at)" :y1="top - 10" :y2="height" class="read" />
+      <UprightLine of="now" :x="x(view.today)" :top="top - 14" :bottom="height" />
+      <UprightLine v-if="at" of="reader" :x="x(at)" :top="top - 10" :bottom="height" />
     </svg>
     <p class="says" aria-live="polite">{{ says || say('pointAtTheChartOr') }}</p>
     <TableBelow>
@@ -131,14 +125,6 @@ const summary = computed(() =>
   fill: none;
   stroke: var(--good);
   stroke-width: 2;
-}
-.now {
-  stroke: var(--ink);
-  stroke-width: 2.5;
-}
-.read {
-  stroke: var(--soft);
-  stroke-dasharray: 2 3;
 }
 .says {
   min-height: 44px;

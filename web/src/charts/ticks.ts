@@ -1,10 +1,9 @@
 import { addDays } from '@vadose/core/households'
-import { monthOf } from './words'
 
 export interface MonthTick {
   /** days from the start */
   day: number
-  label: string
+  on: string
 }
 
 /**
@@ -14,8 +13,8 @@ export interface MonthTick {
 export function monthTicks(start: string, lastDay: number, every = 1): MonthTick[] {
   const ticks: MonthTick[] = []
   for (let day = 0; day <= lastDay; day++) {
-    const date = addDays(start, day)
-    if (date.endsWith('-01') && Number(date.slice(5, 7)) % every === 0) ticks.push({ day, label: monthOf(date) })
+    const on = addDays(start, day)
+    if (on.endsWith('-01') && Number(on.slice(5, 7)) % every === 0) ticks.push({ day, on })
   }
   return ticks
 }

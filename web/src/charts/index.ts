@@ -1,0 +1,8 @@
+export { default as DayAxis } from './DayAxis.vue'
+export { default as TableBelow } from './TableBelow.vue'
+export { default as UprightLine } from './UprightLine.vue'
+export { default as ValueAxis } from './ValueAxis.vue'
+export * from './midnights'
+export * from './paths'
+export * from './reader'
+export * from './ticks'
