@@ -52,6 +52,24 @@ export function useView<P, Q, A>(
 export const ask = <P, Q, A>(endpoint: Endpoint<P, Q, undefined, A>, asked: Asked<P, Q, undefined>): Promise<A> =>
   send(endpoint as Endpoint, asked as AnyAsked) as Promise<A>
 
+/** Writes that are on their way. */
+const onTheirWay = new Set<Promise<unknown>>()
+
+/** Waits for what was written before, kept or refused: it belongs to the day it was done on. */
+export async function afterWrites(): Promise<void> {
+  while (onTheirWay.size > 0) await Promise.allSettled(onTheirWay)
+}
+
+async function sendWrite(endpoint: Endpoint, asked: AnyAsked, views: string[]): Promise<unknown> {
+  const sent = send(endpoint, asked, views)
+  onTheirWay.add(sent)
+  try {
+    return await sent
+  } finally {
+    onTheirWay.delete(sent)
+  }
+}
+
 interface Fresh {
   answer: unknown
   fresh: Record<string, unknown>
@@ -67,7 +85,7 @@ export async function write<P, Q, B, A>(endpoint: Endpoint<P, Q, B, A>, asked: A
   const open = answers.getQueryCache().findAll({ type: 'active', predicate: stale })
   const own = endpoint.path.startsWith('/households/:household') && !endpoint.aside
   const views = own ? open.map((query) => String(query.queryKey[1])) : []
-  const got = await send(endpoint as Endpoint, asked as AnyAsked, views)
+  const got = await sendWrite(endpoint as Endpoint, asked as AnyAsked, views)
   const { answer, fresh } = views.length > 0 ? (got as Fresh) : { answer: got, fresh: {} as Fresh['fresh'] }
   for (const [i, query] of open.entries()) {
     const view = fresh[views[i]!]

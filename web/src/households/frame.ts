@@ -6,7 +6,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { useChanges } from '../almanac'
 import { householdHere } from '../call'
-import { useView, write } from '../view'
+import { afterWrites, useView, write } from '../view'
 import { useLanguage, useToday, useUnits } from '../voice'
 import { useSeason } from './words'
 
@@ -35,6 +35,8 @@ export const useFrame = defineStore('frame', () => {
   async function moveClock(to: MoveClock['to']): Promise<void> {
     moving.value = true
     try {
+      // a tap on “Next morning” right after another is not to carry that one into the morning
+      await afterWrites()
       await write(passTime, { body: { to } })
     } finally {
       moving.value = false
