@@ -71,6 +71,10 @@ function standingOf(model: LifeModel): Standing {
 }
 const none = new Float64Array(0)
 
+/** The ends that count in a state. */
+const countingIn = (model: LifeModel, ends: readonly number[], j: number): number[] =>
+  ends.filter((i) => model.counts[i]![j]! > 0)
+
 /**
  * Lets a lot stand: sound pieces go bad as the model says, and bad ones spoil others. One law for what is believed now and
  * for what is forecast, on one grid of days, so that what is said of an untouched lot today is said of it tomorrow.
@@ -89,23 +93,23 @@ export function stand(
   each?: (day: number, bad: number) => boolean | void,
 ): Bad {
   const { step, running: runningEnds, quiet: quietEnds, atStep } = standingOf(model)
+  const runningHere = countingIn(model, runningEnds, j)
+  const quietHere = countingIn(model, quietEnds, j)
   const sum = (ends: readonly number[], day: number, n: number) => {
     let total = 0
-    for (const i of ends) {
-      const counts = model.counts[i]![j]!
-      if (counts > 0) total += (n >= 0 ? atStep[i]![n]! : hazardAt(model, i, day)) * counts
-    }
+    for (const i of ends) total += (n >= 0 ? atStep[i]![n]! : hazardAt(model, i, day)) * model.counts[i]![j]!
     return total
   }
+  const driedInStep = -Math.expm1(-step / runsForDays)
   let { running, spent, quiet } = bad
-  let ran = sum(runningEnds, from, -1)
-  let quietened = sum(quietEnds, from, -1)
+  let ran = sum(runningHere, from, -1)
+  let quietened = sum(quietHere, from, -1)
   for (let day = from; day < to - 1e-9;) {
     const n = Math.floor(day / step + 1e-6) + 1
     const next = n * step <= to && (spread > 0 || each) ? n * step : to
     const at = next === n * step ? n : -1
-    const ranNext = sum(runningEnds, next, at)
-    const quietNext = sum(quietEnds, next, at)
+    const ranNext = sum(runningHere, next, at)
+    const quietNext = sum(quietHere, next, at)
     const sound = 1 - running - spent - quiet
     const risen = ranNext - ran + quietNext - quietened
     const going = sound * -Math.expm1(-risen)
@@ -113,7 +117,7 @@ export function stand(
     // those going bad in this step spoil others for half of it
     const days = next - day
     const spoilt = Math.min(sound - going, (spread / 7) * days * (running + goingRunning / 2) * (sound - going))
-    const dried = running * -Math.expm1(-days / runsForDays)
+    const dried = running * (days === step ? driedInStep : -Math.expm1(-days / runsForDays))
     running += goingRunning + spoilt - dried
     spent += dried
     quiet += going - goingRunning

@@ -12,6 +12,7 @@ import {
   laterHour,
   sameHouse,
   movesOf,
+  manyMovesOf,
   movesAfter,
   movesWith,
   lotsOf,
@@ -154,13 +155,13 @@ export class Houses {
       }
       const expected = await expectedOutdoors(db, id, nowMs)
       const moved = await movesSince(db, id, since)
-      const moves = movesOf(moved, household.timeZone)
+      const moves = await manyMovesOf(moved, household.timeZone)
       const bedEntries = await bedEntriesSince(db, id, civilDateOf(since.getTime(), household.timeZone))
       return {
         household,
         house: new House({
           household,
-          places: placesNow(household, places, measured, expected.record, nowMs),
+          places: await placesNow(household, places, measured, expected.record, nowMs),
           lots: inOrder(lots),
           almanac,
           nowMs,
@@ -241,7 +242,7 @@ export class Houses {
             household,
             places: samePlaces
               ? known.house.everyPlace
-              : placesNow(household, places, known.measured, known.expected, nowMs, known),
+              : await placesNow(household, places, known.measured, known.expected, nowMs, known),
             lots: inOrder(lots),
             almanac,
             nowMs: Math.max(nowMs, nowOf(household)),
@@ -289,7 +290,7 @@ export class Houses {
     const house = new House(
       {
         household,
-        places: placesNow(household, known.places, known.measured, forecast, nowMs, known),
+        places: await placesNow(household, known.places, known.measured, forecast, nowMs, known),
         lots: known.house.lots,
         almanac: known.house.almanac,
         nowMs,

@@ -18,6 +18,7 @@ import { civilDateOf, dayMs } from '@vadose/core/households'
 import { withMonths, type HourlyRecord } from '@vadose/core/readings'
 import { type Client } from '../database'
 import { nowOf, type HouseholdRow } from '../households'
+import { breather } from './breathe'
 import { monthOfHours } from './place-hours'
 import { historyFrom } from './ledgers'
 import { forecastHours, ledgersOf, type IdentityRow, type MonthRow, type MoveRow } from './queries'
@@ -101,6 +102,16 @@ export const movesOf = (rows: readonly MoveRow[], zone: string): Move[] =>
   standing(rows)
     .filter(({ weightG }) => weightG !== 0)
     .map((row) => moveOf(row, zone))
+
+/** The same of ten years of rows, a stretch at a time. */
+export async function manyMovesOf(rows: readonly MoveRow[], zone: string): Promise<Move[]> {
+  const breathe = breather()
+  for (let i = 0; i < rows.length; i += 500) {
+    for (const row of rows.slice(i, i + 500)) moveOf(row, zone)
+    await breathe()
+  }
+  return movesOf(rows, zone)
+}
 
 /** What moved, with rows entered since; told anew only where one of them says what others are. */
 export const movesAfter = (moves: Move[], rows: readonly MoveRow[], zone: string): Move[] | undefined =>
@@ -192,14 +203,14 @@ function airOf(place: PlaceFacts, measured: ReadonlyMap<string, Measured>): Meas
 }
 
 /** The places at an instant; the air of those it stands for is the same as before. */
-export function placesNow(
+export async function placesNow(
   household: HouseholdRow,
   places: readonly PlaceFacts[],
   measured: ReadonlyMap<string, Measured>,
   expected: HourlyRecord | undefined,
   nowMs: number,
   before?: Pick<Known, 'house' | 'expected'>,
-): PlaceState[] {
+): Promise<PlaceState[]> {
   const climate = climateFor(household.latitudeDeg, household.altitudeM)
   const garden = places.find(({ kind }) => kind === 'outdoors')
   const comingMs = comingHour(nowMs)
@@ -211,13 +222,18 @@ export function placesNow(
       : outdoorsOf(climate, comingMs, garden && airOf(garden, measured).record)
   const moment = { climate, nowMs: comingMs, outdoors }
   const was = before?.house.comingHourMs === comingMs ? before.house : undefined
-  const made = places.map((place) => {
+  const breathe = breather()
+  const made: PlaceState[] = []
+  for (const place of places) {
     const { record, lastAtMs, epoch } = airOf(place, measured)
     const known = was?.place(place.id)
-    return known && known.record === record && known.epoch === epoch && airKindOf(known) === airKindOf(place)
-      ? { ...known, ...place }
-      : placeState(place, record, lastAtMs, moment, epoch)
-  })
+    made.push(
+      known && known.record === record && known.epoch === epoch && airKindOf(known) === airKindOf(place)
+        ? { ...known, ...place }
+        : placeState(place, record, lastAtMs, moment, epoch),
+    )
+    await breathe()
+  }
   return withWeather(made, expected, before?.expected === expected ? was?.places : undefined)
 }
 

@@ -33,7 +33,7 @@ async function houseOf(
   const nowMs = nowOf(household)
   return new House({
     household,
-    places: placesNow(household, places, measured, undefined, nowMs),
+    places: await placesNow(household, places, measured, undefined, nowMs),
     lots,
     almanac,
     nowMs,

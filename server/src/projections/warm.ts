@@ -9,18 +9,11 @@ import {
   type House,
   type LotState,
 } from '@vadose/core/forecast'
-
-/** longest a household's forecasts hold the event loop at a stretch, ms */
-const stretchMs = 12
+import { breather } from './breathe'
 
 /** Works out what every screen asks for, a stretch at a time so that requests come in between. */
 export async function warm(house: House): Promise<void> {
-  let began = performance.now()
-  const breathe = async () => {
-    if (performance.now() - began < stretchMs) return
-    await new Promise((resolve) => setImmediate(resolve))
-    began = performance.now()
-  }
+  const breathe = breather()
   for (const lot of house.lots) {
     // one that cannot be worked out says so on its own line when it is shown
     attempt(() => warmLot(house, lot))
