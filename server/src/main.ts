@@ -20,6 +20,12 @@ const beganAt = (): string =>
     .replace(/^.*\) /s, '')
     .split(' ')[19]!
 
+/**
+ * A connection may rest so long, ms. With Node's five seconds a request is now and then sent on one that is being closed that
+ * very moment, and its sender hears of a reset instead of an answer.
+ */
+const idleMs = 55_000
+
 /** Starts the server: `main.js [--demo]`. Prints the address when it answers; stops on SIGINT and SIGTERM. */
 async function main(): Promise<void> {
   const root = resolve(dirname(fileURLToPath(import.meta.url)), '../..')
@@ -36,6 +42,7 @@ async function main(): Promise<void> {
   const { databaseUrl, programs, webRoot } = config
   const aside = new Aside(`${programs}/aside-worker.js`, databaseUrl)
   const server = createServer(makeApp({ pool, keeper, aside, webRoot, programs, log }))
+  server.keepAliveTimeout = idleMs
   const changes = new Changes(pool, log)
   changes.attach(server)
   server.on('error', (error: NodeJS.ErrnoException) => {
