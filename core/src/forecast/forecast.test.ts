@@ -172,6 +172,20 @@ describe('a house made from an earlier one', () => {
       { numRuns: 12, seed: 7 },
     )
   })
+  it('what lies beside ripening fruit is told anew when the fruit is carried away', () => {
+    const apples = stored('A26-1', 'apple-late', '2026-10-01', 'cellar', 60_000, 400)
+    const beside = stored('R26-1', 'carrot', '2026-10-01', 'cellar')
+    const before = houseOn('2026-10-03', [apples, beside])
+    const gassed = keepsUntil(before, beside)
+    const away = lotState(
+      apples,
+      [...apples.history.events, { ...draft('moved', { placeId: 'room' }), atMs: at('2026-10-03'), id: nextEntry() }],
+      almanac,
+    )
+    const after = keepsUntil(houseOn('2026-10-03', [away, beside], before), beside)
+    expect(after).toEqual(keepsUntil(houseOn('2026-10-03', [away, beside]), beside))
+    expect(after.nineInTenUntil.p50 > gassed.nineInTenUntil.p50).toBe(true)
+  })
   it('a new reading changes the lots of its place, and no others', () => {
     const before = houseOn('2026-10-03', lots)
     all(before)

@@ -95,20 +95,20 @@ export class House {
       this.lessons === earlier.lessons &&
       this.today === earlier.today &&
       this.comingHourMs === earlier.comingHourMs &&
-      this.household.timeZone === earlier.household.timeZone
+      this.household.timeZone === earlier.household.timeZone &&
+      this.household.latitudeDeg === earlier.household.latitudeDeg &&
+      this.household.altitudeM === earlier.household.altitudeM
     )
   }
 
   /** What was seen of a lot still holds where neither it nor the gas that reaches it is another. */
   private goOnFrom(earlier: House): void {
+    const same = this.lots.filter((lot) => {
+      const place = this.place(lot.placeId)
+      return this.gasReaching(place, lot) === earlier.gasReaching(place, lot)
+    })
     for (const [name, was] of earlier.seen) {
-      const own = new WeakMap<LotState, unknown>()
-      for (const lot of this.lots) {
-        if (!was.has(lot)) continue
-        const place = this.place(lot.placeId)
-        if (this.gasReaching(place, lot) === earlier.gasReaching(place, lot)) own.set(lot, was.get(lot))
-      }
-      this.seen.set(name, own)
+      this.seen.set(name, new WeakMap(same.filter((lot) => was.has(lot)).map((lot) => [lot, was.get(lot)])))
     }
   }
 

@@ -2,7 +2,7 @@ import { almanacWith, cropById, noChanges } from '../almanac'
 import { instantOf } from '../households'
 import { draft, type EventDraft, type LotEvent } from '../lots'
 import { climateFor, notDescribed, type PlaceKind } from '../places'
-import { House } from './house'
+import { House, type HouseFacts } from './house'
 import { lotState, type LotState } from './lot'
 import { comingHour, placeState, type PlaceState } from './place'
 
@@ -36,8 +36,21 @@ export const stored = (code: string, crop: string, on: string, placeId: string, 
     [on, draft('brought-in', { weightG, pieces })],
     [on, draft('finished', { placeId, details: { pack: cropById(crop).packs[0]!.id } })],
   ])
+
+const noLessons: HouseFacts['lessons'] = []
+
 export const houseOn = (on: string, lots: LotState[], earlier?: House, nowMs = at(on)) =>
   new House(
-    { household, places: places(nowMs), lots, almanac, nowMs, rainMm: new Map(), stands: [], lessons: [] },
+    {
+      household,
+      // at one moment its places are the very same, as they are to the server between two entries
+      places: earlier?.nowMs === nowMs ? earlier.everyPlace : places(nowMs),
+      lots,
+      almanac,
+      nowMs,
+      rainMm: new Map(),
+      stands: [],
+      lessons: noLessons,
+    },
     earlier,
   )

@@ -44,3 +44,16 @@ it('only so many are kept, the longest not asked for go first, and come back the
   expect(again).not.toBe(first)
   expect(again.lots.map((lot) => lot.code)).toEqual(first.lots.map((lot) => lot.code))
 })
+
+it('what it is set up with has a revision of its own: an entry leaves it, a place raises it and is shown', async () => {
+  const setup = async () =>
+    (await at.served.pool.query<{ revision: number }>('select setup_revision as revision from households')).rows[0]!
+      .revision
+  const { body } = await at.client.get('/lots')
+  const before = await setup()
+  await at.client.post(`/lots/${body[0].code}/acts`, { act: 'note', text: 'dry so far', requestId: randomUUID() })
+  expect(await setup()).toBe(before)
+  await at.client.post('/places', { name: 'Root clamp', kind: 'clamp' })
+  expect(await setup()).toBeGreaterThan(before)
+  expect(JSON.stringify((await at.client.get('/stores')).body)).toContain('Root clamp')
+})

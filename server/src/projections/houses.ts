@@ -28,18 +28,10 @@ import {
 import { monthOf, monthOfHours } from './place-hours'
 import { lessonsOf } from './lesson-queries'
 import { takeLessons } from './lessons'
-import {
-  descendantsOf,
-  identitiesOf,
-  lastEventId,
-  lotsHere,
-  lotsTouchedSince,
-  monthsFrom,
-  monthsSince,
-  movesSince,
-} from './queries'
+import { monthsFrom, monthsSince } from './air-queries'
+import { descendantsOf, identitiesOf, lastEventId, lotsHere, lotsTouchedSince, movesSince } from './queries'
 import { setupOf } from './setup'
-import { roughBytes } from './rough-bytes'
+import { Kept } from './kept'
 import { warm } from './warm'
 
 /** the seasons before this one, for what is eaten and for the same weeks of last year, days */
@@ -48,16 +40,12 @@ const backDays = 420
 const bedKinds = ['brought-in', 'planted', 'undone', 'restated', 'relabelled']
 /** so many lots are worked out between two requests without holding others up */
 const fewLots = 3
-/** households kept worked out at most, and about so many bytes of them; one that was not asked for lately is worked out anew */
-const keptAtMost = { households: 48, bytes: 400e6 }
-
 /**
  * The households worked out. Nothing is held that the database does not: each request says which revision it found, and
  * what has changed since is read and worked in, lot by lot and place by place. So any number of servers stand side by side.
  */
 export class Houses {
-  private readonly known = new Map<string, Promise<Known>>()
-  private readonly bytes = new Map<string, number>()
+  private readonly kept = new Kept()
 
   constructor(private readonly pool: Pool) {}
 
@@ -84,18 +72,17 @@ export class Houses {
   }
 
   forget(householdId: string): void {
-    this.known.delete(householdId)
-    this.bytes.delete(householdId)
+    this.kept.forget(householdId)
   }
 
   private async upToDate(household: HouseholdRow): Promise<Known> {
     const { id } = household
     for (;;) {
-      const before = this.known.get(id)
+      const before = this.kept.get(id)
       const known = await before?.catch(() => undefined)
-      if (this.known.get(id) !== before) continue
+      if (this.kept.get(id) !== before) continue
       if (known && known.household.revision >= household.revision && sameDay(known, household)) {
-        this.touch(id, before!)
+        this.kept.touch(id, before!)
         if (known.household.airRevision < household.airRevision || laterHour(known, household)) {
           this.catchUp(known, household)
         }
@@ -105,33 +92,8 @@ export class Houses {
         known && sameDay(known, household) && sameHouse(known, household)
           ? this.withEntries(known, household)
           : this.load(household)
-      this.touch(id, next)
-      // one that could not be loaded is tried again by the next request
-      next.catch(() => this.known.get(id) === next && this.known.delete(id))
+      this.kept.touch(id, next)
       return next
-    }
-  }
-
-  /** Puts a household at the end of those kept, and drops those longest not asked for until the rest fits. */
-  private touch(id: string, known: Promise<Known>): void {
-    this.known.delete(id)
-    this.known.set(id, known)
-    known.then(
-      (made) => {
-        if (this.known.get(id) !== known) return
-        this.bytes.set(id, roughBytes(made))
-        this.dropOldest()
-      },
-      () => undefined,
-    )
-  }
-
-  private dropOldest(): void {
-    let total = [...this.bytes.values()].reduce((a, b) => a + b, 0)
-    for (const id of [...this.known.keys()].slice(0, -1)) {
-      if (this.known.size <= keptAtMost.households && total <= keptAtMost.bytes) return
-      total -= this.bytes.get(id) ?? 0
-      this.forget(id)
     }
   }
 
@@ -302,7 +264,7 @@ export class Houses {
     )
     await warm(house)
     // an entry that came meanwhile has made a later house: it is brought up to this air by the next request
-    const current = await this.known.get(id)
+    const current = await this.kept.get(id)
     if (current === known) {
       known.house = house
       known.expected = forecast

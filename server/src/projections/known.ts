@@ -21,7 +21,8 @@ import { nowOf, type HouseholdRow } from '../households'
 import { breather } from './breathe'
 import { monthOfHours } from './place-hours'
 import { historyFrom } from './ledgers'
-import { forecastHours, ledgersOf, type IdentityRow, type MonthRow, type MoveRow } from './queries'
+import { forecastHours, type MonthRow } from './air-queries'
+import { ledgersOf, type IdentityRow, type MoveRow } from './queries'
 
 /** a weather forecast further ahead than this is no better than the season, days */
 const forecastDays = 10

@@ -8,7 +8,8 @@ import { nowOf, type HouseholdRow } from '../households'
 import { lastOf, lotsOf, placesNow, type Measured } from './known'
 import { monthOf, monthOfHours } from './place-hours'
 import { keepLesson, lotsUntaught } from './lesson-queries'
-import { identitiesOf, monthsSpanning } from './queries'
+import { monthsSpanning } from './air-queries'
+import { identitiesOf } from './queries'
 
 /** lots worked out between two breaths of the database: their places are fitted anew each time */
 const atOnce = 200

@@ -1,7 +1,7 @@
 import { hourMs } from '@vadose/core/air'
 import type { MonthOfHours } from '@vadose/core/readings'
 import type { Client } from '../database'
-import { keepMonth, measuredHours, monthsOfPlace, raiseAirRevision, type MonthRow } from './queries'
+import { keepMonth, measuredHours, monthsOfPlace, raiseAirRevision, type MonthRow } from './air-queries'
 
 const hoursOfMonth = (month: string): number => {
   const [year, number] = month.split('-').map(Number) as [number, number]

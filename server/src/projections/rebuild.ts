@@ -5,7 +5,8 @@ import { almanacOf } from '../almanac'
 import { inTransaction, type Client, type Pool } from '../database'
 import { historyFrom } from './ledgers'
 import { redoHours } from './place-hours'
-import { allLots, keepLotNow, ledgersOf, markProjected, measuredSpans, unprojectedHouseholds } from './queries'
+import { measuredSpans } from './air-queries'
+import { allLots, keepLotNow, ledgersOf, markProjected, unprojectedHouseholds } from './queries'
 
 /** A lot's present as it is kept beside the ledger. */
 export function lotNow(history: LotHistory, grown: Crop) {
