@@ -7,6 +7,7 @@ export default defineConfig({
       {
         test: {
           name: 'core',
+          setupFiles: ['words/src/testing/to-refuse.ts'],
           testTimeout: 120_000,
           // on two cores Vitest would take one of them
           maxWorkers: 2,
@@ -26,6 +27,7 @@ export default defineConfig({
           name: 'web',
           testTimeout: 120_000,
           maxWorkers: 2,
+          setupFiles: ['web/src/testing/words.ts'],
           include: ['web/src/**/*.test.ts'],
           // its style files are not Node's to load
           server: { deps: { inline: ['element-plus'] } },

@@ -12,7 +12,7 @@ function readMessages(): Plugin {
     apply: 'build',
     enforce: 'pre',
     transform(table, file) {
-      if (!/words\/src\/(facts|screens)\/\w+\.json$/.test(file)) return
+      if (!/words\/src\/(facts|refusals|screens)\/\w+\.json$/.test(file)) return
       const read = Object.entries(JSON.parse(table) as Record<string, string>).map(([key, text]) => [
         key,
         /[{<']/.test(text) ? parse(text) : text,

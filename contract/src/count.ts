@@ -18,6 +18,7 @@ import {
   whole,
   words,
   type Static,
+  told,
 } from './shapes'
 
 export const countCauses = ['eaten', 'given', 'lost', 'dried-out', 'found', 'miscounted', 'unknown'] as const
@@ -34,13 +35,13 @@ const counted = closed({
   at: instant,
   cause: nullable(oneOf(...countCauses)),
   /** why it is likely off, best first, each with what speaks for it */
-  proposals: listOf(closed({ cause: oneOf(...countCauses), why: words })),
+  proposals: listOf(closed({ cause: oneOf(...countCauses), why: told })),
 })
 
 export const countLine = closed({
   ...lotFields,
   /** “16 put up in July, 2 used” */
-  since: words,
+  since: told,
   counted: nullable(counted),
 })
 export type CountLine = Static<typeof countLine>

@@ -21,6 +21,7 @@ import {
   whole,
   words,
   type Static,
+  told,
 } from './shapes'
 
 export const larderLot = closed({
@@ -32,7 +33,7 @@ export const larderLot = closed({
   keepsUntil: civilDate,
   beyond: bool,
   overdueSince,
-  why: words,
+  why: told,
   /** a reminder somebody left on it */
   note: nullable(words),
   /** whether it earned its shelf, once somebody said */

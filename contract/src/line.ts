@@ -14,6 +14,7 @@ import {
   uuid,
   words,
   type Static,
+  told,
 } from './shapes'
 
 export const lineLot = closed({
@@ -42,7 +43,7 @@ export type LineView = Static<typeof lineView>
 /** Something to do with a hanging lot, and what would come of it. */
 export const lineOption = closed({
   id: words,
-  label: words,
+  label: told,
   ready: spreadOf(nullable(civilDate)),
   /** days sooner than left as it is; null where the comparison has no end */
   daysSaved: nullable(number),

@@ -18,6 +18,7 @@ import {
   words,
   type Static,
   told,
+  ending,
 } from './shapes'
 
 export const stage = oneOf('drying', 'dryer', 'conditioning', 'fresh', 'stored', 'gone')
@@ -101,7 +102,7 @@ export type LotEventView = Static<typeof lotEventView>
 
 /** the day its time was over, where nobody has looked since */
 const overdueSince = nullable(civilDate)
-const keepsFields = { nineInTenUntil: spreadOf(civilDate), beyond: bool, endedBy: words, overdueSince }
+const keepsFields = { nineInTenUntil: spreadOf(civilDate), beyond: bool, endedBy: ending, overdueSince }
 export { keepsFields, overdueSince }
 
 export const keepingView = closed({
@@ -111,7 +112,7 @@ export const keepingView = closed({
   /** the horizon was reached: read “later than” */
   beyond: bool,
   curve: listOf(closed({ on: civilDate, p10: number, p50: number, p90: number })),
-  endedBy: listOf(closed({ end: words, share: number, why: words })),
+  endedBy: listOf(closed({ end: ending, share: number, why: told })),
   weightLossPctPerMonth: number,
   soundNow: number,
   nextCheckOn: civilDate,
@@ -131,7 +132,7 @@ const curingFields = {
   stalledForHours: number,
   mouldRiskHours: number,
   airflow: oneOf('still', 'breezy', 'fan'),
-  reasons: listOf(words),
+  reasons: listOf(told),
   /** what the last tests said that did not pass */
   testsFailed: listOf(words),
   basis,
@@ -164,7 +165,7 @@ export const jarView = closed({
   of: number,
   shakenToday: bool,
   /** what the last look said */
-  says: nullable(words),
+  says: nullable(told),
 })
 export type JarView = Static<typeof jarView>
 
@@ -204,7 +205,7 @@ export type LotView = Static<typeof lotView>
 
 /** The other places a stored lot could go to, or all that what hangs could be taken down into; best first. */
 export const elsewhere = listOf(
-  closed({ placeId: uuid, place: words, nineInTenUntil: civilDate, beyond: bool, endedBy: words }),
+  closed({ placeId: uuid, place: words, nineInTenUntil: civilDate, beyond: bool, endedBy: ending }),
 )
 export type Elsewhere = Static<typeof elsewhere>
 

@@ -89,7 +89,7 @@ export const roundView = closed({
       form,
       name: nullable(words),
       unit: nullable(unit),
-      why: words,
+      why: told,
       urgent: bool,
     }),
   ),

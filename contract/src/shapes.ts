@@ -51,10 +51,11 @@ export type ToldPart =
   | { readonly list: readonly ToldPart[]; readonly by: string }
   | { readonly sentence: ToldPart }
   | { readonly g: number; readonly as?: 'kg'; readonly digits?: number }
-  | { readonly c: number; readonly digits?: number }
+  | { readonly c: number; readonly to?: number; readonly digits?: number }
   | { readonly rainMm: number }
   | { readonly on: string; readonly as?: 'short' | 'weekday' | 'weekday-only' | 'month' }
   | { readonly term: string }
+  | { readonly field: string }
 export const told = Unsafe<Told>({
   type: 'object',
   required: ['says'],
@@ -77,6 +78,13 @@ export const cropId = StringSchema({ maxLength: 60 })
 export const rainMm = between(0, 500)
 /** Number of a write, so that sending it again does it once. */
 export const requestId = { ...uuid }
+
+/** What ends a lot. */
+export const ending = oneOf(
+  ...(['sprouting', 'drying out', 'rot', 'rooting', 'mould', 'frost', 'chilling', 'greening', 'ethylene'] as const),
+  'early rot',
+  'age',
+)
 
 /** Three points of a spread: 1 in 10 lies below p10, half below p50, 9 in 10 below p90. */
 export const spreadOf = <T extends TSchema>(value: T) => closed({ p10: value, p50: value, p90: value })

@@ -16,6 +16,7 @@ import {
   words,
   type Static,
   told,
+  ending,
 } from './shapes'
 
 /** A lot in the house; how it keeps where it is in store. */
@@ -68,15 +69,15 @@ export const movePreview = closed({
       from: closed({
         nineInTenUntil: spreadOf(civilDate),
         beyond: bool,
-        endedBy: words,
+        endedBy: ending,
         overdueSince,
       }),
       to: closed({
         nineInTenUntil: spreadOf(civilDate),
         beyond: bool,
-        endedBy: words,
+        endedBy: ending,
         overdueSince,
-        why: words,
+        why: told,
       }),
       /** days gained at the median; negative is lost */
       daysGained: number,

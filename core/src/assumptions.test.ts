@@ -181,8 +181,8 @@ describe('the ledger', () => {
     ])
     const weigh = (weightG: number) =>
       perform({ act: 'weigh', weightG, basis: 'bunch' }, { crop: garlic, lot, nowMs: 2, airflowOf: () => 'breezy' })
-    expect(() => weigh(240)).toThrow(/less than it can well be/)
-    expect(() => weigh(750)).toThrow(/more than it can well be/)
+    expect(() => weigh(240)).toRefuse(/less than it can well be/)
+    expect(() => weigh(750)).toRefuse(/more than it can well be/)
     expect(weigh(260).events).toHaveLength(1)
   })
 })

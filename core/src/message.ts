@@ -24,16 +24,20 @@ export interface Sentence {
   readonly sentence: Part
 }
 
+/** A text of the almanac: as it is written, or a message where it names a quantity. */
+export type Prose = string | Message
+
 /** What a message is filled with: as it is, a quantity with its unit, or another message. */
 export type Part = string | number | null | undefined | Quantity | Message | Listing | Sentence
 
-/** Grams, degrees Celsius, millimetres of rain, a day, a month, a word of the almanac. */
+/** Grams, degrees Celsius, millimetres of rain, a day, a month, a word of the almanac, the name of an input. */
 export type Quantity =
   | { readonly g: number; readonly as?: 'kg'; readonly digits?: number }
-  | { readonly c: number; readonly digits?: number }
+  | { readonly c: number; readonly to?: number; readonly digits?: number }
   | { readonly rainMm: number }
   | { readonly on: CivilDate; readonly as?: DayAs }
   | { readonly term: string }
+  | { readonly field: string }
 
 export const told = (says: string, values: Readonly<Record<string, Part>> & { says?: never } = {}): Message => ({
   ...values,
@@ -45,9 +49,15 @@ export const grams = (g: number): Quantity => ({ g })
 export const kilos = (g: number, digits = 1): Quantity => ({ g, as: 'kg', digits })
 export const rain = (rainMm: number): Quantity => ({ rainMm })
 export const degrees = (c: number, digits = 0): Quantity => ({ c, digits })
+/** From one to the other: “50–70 °C”. */
+export const degreesBetween = (c: number, to: number, digits = 0): Quantity => ({ c, to, digits })
 /** A day: “4 October”; short “4 Oct”, with its weekday “Sunday 4 October”, its month alone “October”. */
 export const onDay = (on: CivilDate, as?: DayAs): Quantity => (as ? { on, as } : { on })
+/** A text of the almanac as a part of a message. */
+export const prose = (text: Prose): Part => (typeof text === 'string' ? term(text) : text)
 /** A word of the almanac, which another region may call otherwise: “courgettes”. */
 export const term = (word: string): Quantity => ({ term: word })
+/** An input of a calculator, by its name on the wire. */
+export const fieldNamed = (field: string): Quantity => ({ field })
 
 const isSaid = (part: Part): boolean => part !== '' && part !== null && part !== undefined

@@ -1,30 +1,49 @@
-import type { Message } from './message'
+import { degrees, fieldNamed, grams, told, type Message, type Part } from './message'
 
 /**
- * An input the computation will not answer, with a message a person can act on.
- * Thrown inside the core, turned into the one error shape at the boundary.
+ * Input that cannot be right: an error that people are told of. What it says is a message of the tables; `code` and
+ * `field` are for programs.
  */
 export class Refusal extends Error {
-  readonly says?: Message
-
   constructor(
     /** machine-readable reason: `invalid`, `out-of-range`, `unknown-crop`, `stalled` … */
     readonly code: string,
-    /** what it says, for people: a message of the tables, or a sentence for whoever writes scripts */
-    says: string | Message,
+    readonly says: Message,
     /** the input field at fault, if one is */
     readonly field?: string,
   ) {
-    super(typeof says === 'string' ? says : says.says)
+    // for a log or a stack: whoever shows it to people says it from the tables
+    super(JSON.stringify(says))
     this.name = 'Refusal'
-    if (typeof says !== 'string') this.says = says
   }
 }
 
-/** Throws a Refusal unless `value` is a finite number within [lo, hi]. */
-export function requireWithin(value: number, lo: number, hi: number, field: string, unit: string): void {
-  if (!Number.isFinite(value) || value < lo || value > hi) {
-    const between = `${lo} and ${hi}`.replaceAll('-', '−')
-    throw new Refusal('out-of-range', `${field} must lie between ${between} ${unit}.`, field)
-  }
+const decimals = (value: number) => String(value).split('.')[1]?.length ?? 0
+const plain = (value: number) => String(value).replace('-', '−')
+/** What is measured is said in the household's units; what else there is, as it is. */
+const bounds = (lo: number, hi: number, unit: string): Record<'lo' | 'hi', Part> => {
+  if (unit === '°C') return { lo: degrees(lo, decimals(lo)), hi: degrees(hi, decimals(hi)) }
+  if (unit === 'g') return { lo: grams(lo), hi: grams(hi) }
+  return { lo: plain(lo), hi: `${plain(hi)} ${unit}`.trim() }
+}
+
+/**
+ * Throws a Refusal unless `value` is a finite number within [lo, hi].
+ * @param unit of all three
+ * @param why what the limits are for
+ */
+export function requireWithin(value: number, lo: number, hi: number, field: string, unit: string, why?: Message): void {
+  if (Number.isFinite(value) && value >= lo && value <= hi) return
+  const limits = bounds(lo, hi, unit)
+  throw new Refusal(
+    'out-of-range',
+    told('input.between', {
+      field: fieldNamed(field),
+      lo: limits.lo,
+      hi: limits.hi,
+      reasoned: why ? 'yes' : 'no',
+      why,
+    }),
+    field,
+  )
 }

@@ -1,3 +1,4 @@
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import express, { type Express } from 'express'
 import type { Logger } from 'pino'
@@ -111,7 +112,7 @@ export function makeApp({
   api.use(wrongTokens)
   api.use(server.router)
   api.use((request) => {
-    throw new Refusal('not-found', `There is nothing at ${request.originalUrl.split('?')[0]}.`)
+    throw new Refusal('not-found', told('input.nothingAt', { address: request.originalUrl.split('?')[0] }))
   })
   app.use('/api', api)
 

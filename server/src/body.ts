@@ -1,4 +1,5 @@
 import { isFile, type AnyEndpoint } from '@vadose/contract/endpoint'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import type { Request } from 'express'
 import { numberHeader, requestNumber, type RequestNumber } from './households'
@@ -29,10 +30,10 @@ const deepest = 40
 function requireKeepable(value: unknown, path = '', depth = 0): void {
   if (typeof value === 'string') {
     if (value.includes('\0') || halfSurrogate.test(value)) {
-      throw new Refusal('invalid', 'A text holds a character that cannot be kept.', path || undefined)
+      throw new Refusal('invalid', told('input.oddCharacter'), path || undefined)
     }
   } else if (typeof value === 'object' && value !== null) {
-    if (depth > deepest) throw new Refusal('invalid', 'It is nested too deeply.')
+    if (depth > deepest) throw new Refusal('invalid', told('input.nestedTooDeeply'))
     for (const [name, inner] of Object.entries(value)) {
       // columns of figures are long and hold no text
       if (typeof inner === 'number') continue
@@ -51,7 +52,7 @@ export function bodyReader(endpoint: AnyEndpoint): (request: Request, params: ob
   if (isFile(schema)) {
     return (request, params) => {
       const bytes: unknown = request.body
-      if (!Buffer.isBuffer(bytes)) throw new Refusal('invalid', `Send it as ${schema.file}.`)
+      if (!Buffer.isBuffer(bytes)) throw new Refusal('invalid', told('input.sendAs', { file: schema.file }))
       return { body: bytes, number: numberOf(request, params, bytes) }
     }
   }

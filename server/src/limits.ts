@@ -1,3 +1,4 @@
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import type { NextFunction, Request, Response } from 'express'
 import { rateLimit, type RateLimitRequestHandler } from 'express-rate-limit'
@@ -7,7 +8,7 @@ const minuteMs = 60_000
 const wrongTokensAMinute = 60
 
 const tooMany = (_request: Request, _response: Response, next: NextFunction): void =>
-  next(new Refusal('too-many', 'Too many requests in a minute; send it again in a while.'))
+  next(new Refusal('too-many', told('input.tooMany')))
 
 /** Takes so many requests a minute below a path, from one address. */
 export const limited = (path: string, limit: number): RateLimitRequestHandler =>

@@ -1,9 +1,10 @@
 import type { Request, Response } from 'express'
 import pg from 'pg'
 import { pino } from 'pino'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { describe, expect, it, vi } from 'vitest'
-import { answerError } from './refusals'
+import { answerError, refusalBody } from './refusals'
 import { checker } from './validate'
 
 const check = checker<{ weightG: number; basis: string; parts?: { g: number }[] }>({
@@ -23,11 +24,11 @@ const check = checker<{ weightG: number; basis: string; parts?: { g: number }[] 
   },
   additionalProperties: false,
 })
-const refusalOf = (input: unknown): Refusal => {
+const refusalOf = (input: unknown) => {
   try {
     check(input)
   } catch (error) {
-    if (error instanceof Refusal) return error
+    if (error instanceof Refusal) return refusalBody(error).error
   }
   throw new Error('It was taken.')
 }
@@ -51,10 +52,10 @@ describe('what a request is checked against', () => {
     [{ weightG: 1, basis: 'lot', name: '  ' }, 'name', 'name must not be empty.'],
     [{ weightG: 1, basis: 'lot', name: 'a name too long' }, 'name', 'name must be at most 8 letters long.'],
     [{ weightG: 1, basis: 'lot', id: '7' }, 'id', 'id must be a UUID.'],
-    [null, undefined, 'The input must be an object.'],
-    [[], undefined, 'The input must be an object.'],
+    [null, undefined, 'input must be an object.'],
+    [[], undefined, 'input must be an object.'],
   ])('%j is refused by name', (input, field, message) => {
-    expect(refusalOf(input)).toMatchObject({ code: 'invalid', field, message })
+    expect(refusalOf(input)).toMatchObject({ code: 'invalid', message, ...(field ? { field } : {}) })
   })
 })
 
@@ -91,10 +92,11 @@ describe('every failure leaves in one shape', () => {
     ['unknown-sensor', 401],
     ['surprise', 400],
   ])('a refusal “%s” is a %i with its own words and field', (code, status) => {
-    expect(answered(new Refusal(code, 'Say it again.', 'weightG'))).toEqual({
+    expect(answered(new Refusal(code, told('lots.wholePieces'), 'weightG'))).toEqual({
       status,
       code,
-      message: 'Say it again.',
+      message: 'Give a whole number of pieces.',
+      says: { says: 'lots.wholePieces' },
       field: 'weightG',
       logged: [],
     })

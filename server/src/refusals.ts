@@ -1,4 +1,5 @@
 import type { ErrorBody } from '@vadose/contract/shapes'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { inPlainWords } from '@vadose/words'
 import type { NextFunction, Request, Response } from 'express'
@@ -19,8 +20,7 @@ const statusOf: Record<string, number> = {
 
 export function refusalBody(refusal: Refusal): ErrorBody {
   const { code, says, field } = refusal
-  const message = says ? inPlainWords(says) : refusal.message
-  return { error: { code, message, ...(field ? { field } : {}), ...(says ? { says } : {}) } }
+  return { error: { code, message: inPlainWords(says), ...(field ? { field } : {}), says } }
 }
 
 /** The last handler: every failure leaves in the one error shape, and nothing of the inside with it. */
@@ -38,9 +38,7 @@ export function answerError(log: Logger) {
       response.status(503).set('Retry-After', '2').json(away)
       return
     }
-    response.status(500).json({
-      error: { code: 'internal', message: 'Something failed here. Nothing was written; the log has the details.' },
-    } satisfies ErrorBody)
+    response.status(500).json(refusalBody(new Refusal('internal', told('input.failed'))))
   }
 }
 
@@ -48,41 +46,30 @@ function asRefusal(error: unknown): Refusal | undefined {
   if (error instanceof Refusal) return error
   if (error instanceof pg.DatabaseError) {
     // the ledger's own trigger names no constraint
-    if (error.code === '23514' && !error.constraint) return new Refusal('not-enough', 'There is not that much left.')
-    if (error.code === '23514') return new Refusal('invalid', 'A value in it cannot be kept.')
-    if (error.code === '23505') return new Refusal('taken', 'That name or code is taken already.')
-    if (error.code === '23503') return new Refusal('invalid', 'It names a place or lot this household does not have.')
+    if (error.code === '23514' && !error.constraint) return new Refusal('not-enough', told('input.notThatMuch'))
+    if (error.code === '23514') return new Refusal('invalid', told('input.cannotBeKept'))
+    if (error.code === '23505') return new Refusal('taken', told('input.taken'))
+    if (error.code === '23503') return new Refusal('invalid', told('input.namesStranger'))
     // class 22, data exceptions: a value that no column can hold; the contract should have refused it before
-    if (error.code?.startsWith('22')) return new Refusal('invalid', 'A value in it cannot be kept.')
+    if (error.code?.startsWith('22')) return new Refusal('invalid', told('input.cannotBeKept'))
   }
   // what express.json throws
   const kind = (error as { type?: string } | null)?.type
-  if (kind === 'entity.too.large')
-    return new Refusal('too-large', 'That is more than can be taken at once; send it in parts.')
-  if (kind === 'entity.parse.failed') return new Refusal('invalid', 'The request is not valid JSON.')
+  if (kind === 'entity.too.large') return new Refusal('too-large', told('input.tooLarge'))
+  if (kind === 'entity.parse.failed') return new Refusal('invalid', told('input.notJson'))
   if (kind === 'charset.unsupported' || kind === 'encoding.unsupported' || kind === 'request.aborted') {
-    return new Refusal('invalid', 'The request cannot be read; send JSON as UTF-8.')
+    return new Refusal('invalid', told('input.unreadable'))
   }
-  if (error instanceof URIError) return new Refusal('not-found', 'There is no such address.')
+  if (error instanceof URIError) return new Refusal('not-found', told('input.noSuchAddress'))
   // what else the body's reader could not make sense of: broken compression, a length that is not so
   const status = (error as { status?: number } | null)?.status ?? 0
-  if (status >= 400 && status < 500) return new Refusal('invalid', 'The request cannot be read; send JSON as UTF-8.')
+  if (status >= 400 && status < 500) return new Refusal('invalid', told('input.unreadable'))
   return undefined
 }
 
 /** What is said while the database is away, one sentence. What was on its way is known by its number. */
-export const databaseAway: ErrorBody = {
-  error: {
-    code: 'database-away',
-    message: 'The database does not answer at the moment; send it again in a while, nothing is written twice.',
-  },
-}
-const diskFull: ErrorBody = {
-  error: {
-    code: 'disk-full',
-    message: 'The disk of the database is full; make room and send it again, nothing is written twice.',
-  },
-}
+export const databaseAway = refusalBody(new Refusal('database-away', told('input.databaseAway')))
+const diskFull = refusalBody(new Refusal('disk-full', told('input.diskFull')))
 
 /**
  * SQLSTATE of a database that cannot answer now: connections, resources, operators and their time limits, deadlocks.

@@ -1,3 +1,4 @@
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import type { NextFunction, Request, Response } from 'express'
 import helmet from 'helmet'
@@ -41,11 +42,10 @@ export const isLocal = (host: string | undefined): boolean => localNames.test(ho
  */
 export function onlyFromHere(request: Request, _response: Response, next: NextFunction): void {
   const host = request.headers.host ?? ''
-  if (!isLocal(host))
-    return next(new Refusal('forbidden', 'Vadose answers on this machine only: use http://127.0.0.1.'))
+  if (!isLocal(host)) return next(new Refusal('forbidden', told('input.thisMachineOnly')))
   const origin = request.headers.origin
   if (request.method !== 'GET' && request.method !== 'HEAD' && origin !== undefined && origin !== `http://${host}`) {
-    return next(new Refusal('forbidden', 'Another site may not write here.'))
+    return next(new Refusal('forbidden', told('input.anotherSite')))
   }
   next()
 }

@@ -1,6 +1,7 @@
 import { isFile, type AnyEndpoint, type Endpoint, type Method } from '@vadose/contract/endpoint'
 import type { House } from '@vadose/core/forecast'
 import { civilDateOf } from '@vadose/core/households'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import express, { Router, type Request, type Response } from 'express'
 import { asHousehold, inTransaction, type Client, type Pool } from './database'
@@ -90,7 +91,7 @@ export class Visit {
 }
 
 export const unknownHousehold = (address: string) =>
-  new Refusal('no-such-household', `There is no household “${address.slice(0, 60)}” here (any more).`, 'household')
+  new Refusal('no-such-household', told('input.noSuchHousehold', { address: address.slice(0, 60) }), 'household')
 
 export interface Input<Params, Query, Body> {
   params: Params
@@ -191,7 +192,7 @@ export class Server {
     handle: (input: { params: P }, text: string) => Promise<string>,
   ): void {
     this.at(endpoint, async (request, response) => {
-      if (typeof request.body !== 'string') throw new Refusal('invalid', 'The request is not valid JSON.')
+      if (typeof request.body !== 'string') throw new Refusal('invalid', told('input.notJson'))
       const answer = await handle({ params: request.params as P }, request.body)
       response.status(endpoint.status).type('json').send(answer)
     })

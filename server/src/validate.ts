@@ -1,6 +1,7 @@
 import Ajv, { type ValidateFunction } from 'ajv'
 import addFormats from 'ajv-formats'
 import { isCivilDate } from '@vadose/core/households'
+import { told, type Message } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 
 const ajv = new Ajv({ allErrors: false, strict: true, allowUnionTypes: true })
@@ -45,7 +46,8 @@ export function checker<T>(schema: object): (input: unknown) => T {
   return (input) => {
     const kind = (input as Record<string, unknown> | null | undefined)?.[name]
     const check = typeof kind === 'string' ? kinds.get(kind) : undefined
-    if (!check) throw new Refusal('invalid', `${name} must be one of ${[...kinds.keys()].join(', ')}.`, name)
+    if (!check)
+      throw new Refusal('invalid', told('input.oneOfKinds', { field: name, known: [...kinds.keys()].join(', ') }), name)
     return check(input)
   }
 }
@@ -61,33 +63,32 @@ function plainChecker<T>(schema: object): (input: unknown) => T {
         ? (first.params as { additionalProperty: string }).additionalProperty
         : ''
     const path = [first.instancePath.slice(1), missing || extra].filter(Boolean).join('/')
+    const field = path || 'input'
     const says = missing
-      ? `${path} is missing.`
+      ? told('input.missing', { field })
       : extra
-        ? `${path} is not known here.`
-        : `${path || 'The input'} ${(plain[first.keyword] ?? given)(first)}.`
+        ? told('input.unknown', { field })
+        : (plain[first.keyword] ?? asAjvSays)(first, field)
     throw new Refusal('invalid', says, path || undefined)
   }
 }
 
 type Fault = NonNullable<ValidateFunction['errors']>[number]
-const given = (fault: Fault) => fault.message ?? 'is not valid'
+const asAjvSays = (fault: Fault, field: string) =>
+  told('input.notValid', { field, why: fault.message ?? 'is not valid' })
 const param = (fault: Fault, name: string) => String((fault.params as Record<string, unknown>)[name])
-const formats: Record<string, string> = {
-  date: 'must be a day, as 2026-10-02',
-  'date-time': 'must be an instant with its offset, as 2026-10-02T07:00:00Z',
-  uuid: 'must be a UUID',
-}
-/** What a schema forbids, in words a person can act on. */
-const plain: Record<string, (fault: Fault) => string> = {
-  type: (f) => `must be ${/^[aeiou]/.test(param(f, 'type')) ? 'an' : 'a'} ${param(f, 'type')}`,
-  minimum: (f) => `must be at least ${param(f, 'limit')}`,
-  maximum: (f) => `must be at most ${param(f, 'limit')}`,
-  minItems: (f) => `must hold at least ${param(f, 'limit')}`,
-  maxItems: (f) => `must hold at most ${param(f, 'limit')}`,
-  minLength: () => 'must not be empty',
-  maxLength: (f) => `must be at most ${param(f, 'limit')} letters long`,
-  pattern: (f) => (param(f, 'pattern') === '\\S' ? 'must not be empty' : 'is not written as it should be'),
-  format: (f) => formats[param(f, 'format')] ?? given(f),
-  enum: (f) => `must be one of: ${(f.params as { allowedValues: unknown[] }).allowedValues.join(', ')}`,
+/** What a schema forbids, as a person can act on it. */
+const plain: Record<string, (fault: Fault, field: string) => Message> = {
+  type: (f, field) => told('input.wrongType', { field, type: param(f, 'type') }),
+  minimum: (f, field) => told('input.atLeast', { field, limit: param(f, 'limit') }),
+  maximum: (f, field) => told('input.atMost', { field, limit: param(f, 'limit') }),
+  minItems: (f, field) => told('input.tooFewItems', { field, limit: param(f, 'limit') }),
+  maxItems: (f, field) => told('input.tooManyItems', { field, limit: param(f, 'limit') }),
+  minLength: (_, field) => told('input.empty', { field }),
+  maxLength: (f, field) => told('input.tooLong', { field, limit: param(f, 'limit') }),
+  pattern: (f, field) =>
+    param(f, 'pattern') === '\\S' ? told('input.empty', { field }) : told('input.wrongPattern', { field }),
+  format: (f, field) => told('input.wrongFormat', { field, format: param(f, 'format') }),
+  enum: (f, field) =>
+    told('input.oneOf', { field, known: (f.params as { allowedValues: unknown[] }).allowedValues.join(', ') }),
 }

@@ -2,6 +2,7 @@ import { filled, isFile, type Endpoint } from '@vadose/contract/endpoint'
 import type { ErrorBody, Told } from '@vadose/contract/shapes'
 import { answered, keyOfWrite, numberFor } from './unanswered'
 import { say } from './say'
+import { refusalSaid } from './voice'
 
 /** A refusal or failure of the server, with a message a person can act on. */
 export class ApiError extends Error {
@@ -112,12 +113,9 @@ export async function send(endpoint: Endpoint, asked: AnyAsked, views: readonly 
   if (key && response.status < 500) answered(key)
   if (response.ok) return response.json()
   const error = ((await response.json().catch(() => undefined)) as ErrorBody | undefined)?.error
-  throw new ApiError(
-    error?.code ?? 'internal',
-    error?.message ?? say('somethingFailedNothingWasWritten'),
-    error?.field,
-    error?.says,
-  )
+  if (!error) throw new ApiError('internal', say('somethingFailedNothingWasWritten'))
+  const { code, message, field, says } = error
+  throw new ApiError(code, says ? await refusalSaid(says, message) : message, field, says)
 }
 
 /** Asks an endpoint whose answer nothing on the page shows. */

@@ -1,3 +1,4 @@
+import { loadWords } from './voice'
 import { createRouter, createWebHistory } from 'vue-router'
 import { householdHere } from './call'
 import { say } from './say'
@@ -106,4 +107,9 @@ export const router = createRouter({
     { path: '/household', name: 'household', component: () => import('./households/HouseholdView.vue') },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./households/NowhereView.vue') },
   ],
+})
+
+// a page that is not the first one may say anything; with the server away it says what it can
+router.beforeResolve(async ({ name }) => {
+  if (name !== 'today') await loadWords().catch(() => undefined)
 })

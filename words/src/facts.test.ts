@@ -1,7 +1,7 @@
 import { degrees, grams, listing, onDay, rain, sentence, term, told, type Message } from '@vadose/core/message'
 import { describe, expect, it } from 'vitest'
 import { inAmerican } from './american'
-import { said, saidPart } from './said'
+import { said, saidPart } from '.'
 
 const british = { language: 'en-GB', units: 'metric' } as const
 const american = { language: 'en-US', units: 'us' } as const

@@ -60,9 +60,9 @@ function filled({ wants }: Ready, values: Values): Record<string, string | numbe
   return Object.fromEntries(
     [...wants].map(([name, choices]) => {
       const value = values[name] ?? ''
-      // what is chosen by has no hyphen in ICU: “eat-first” is chosen by as eatFirst
+      // what is chosen by has no hyphen and no gap in ICU: “eat-first” is chosen by as eatFirst
       const choice =
-        typeof value === 'string' ? value.replace(/-([a-z])/g, (_, letter: string) => letter.toUpperCase()) : ''
+        typeof value === 'string' ? value.replace(/[- ]([a-z])/g, (_, letter: string) => letter.toUpperCase()) : ''
       return [name, choices.has(choice) ? choice : value]
     }),
   )

@@ -1,6 +1,5 @@
 import { rainWords, weightWords, type Units } from '@vadose/core/households'
 import type { Listing, Message, Part, Quantity, Sentence } from '@vadose/core/message'
-import { facts } from './facts'
 import { inWords, retell, type Language, type Text } from './in-words'
 
 /** How a household is spoken to. */
@@ -9,40 +8,64 @@ export interface Voice {
   units: Units
   /** the household's day: a date of another year says its year */
   today?: string
+  /** what an input is called where it is asked for; its name on the wire otherwise */
+  fieldNamed?: (field: string) => string
 }
 
 const figure = (value: number, digits: number) =>
   value.toLocaleString('en-GB', { minimumFractionDigits: digits, maximumFractionDigits: digits }).replace('-', '−')
 
+/** Tables by room, each of messages by key. */
+export type Tables = Readonly<Record<string, Readonly<Record<string, Text>>>>
+
+/** Says messages and what they are filled with. */
+export interface Sayer {
+  /**
+   * A message in the household's words.
+   * @throws Error for a key that no table has
+   */
+  said: (message: Message, voice: Voice) => string
+  /** What a message is filled with, in the household's words; nothing where there is nothing. */
+  saidPart: (part: Part, voice: Voice) => string
+}
+
+function noWords({ says }: Message): never {
+  throw new Error(`There are no words for “${says}”.`)
+}
+
 /**
- * A message in the household's words.
- * @throws Error for a key that no table has
+ * @param tablesNow those known now
+ * @param unknown what is said for a message that none of them has: a page may still be loading its words
  */
-export function said(message: Message, voice: Voice): string {
-  const [room, key] = message.says.split('.') as [keyof typeof facts, string]
-  const text = (facts[room] as Record<string, Text> | undefined)?.[key]
-  if (text === undefined) throw new Error(`There are no words for “${message.says}”.`)
-  const values = Object.fromEntries(
-    Object.entries(message)
-      .filter(([name]) => name !== 'says')
-      .map(([name, part]) => [name, typeof part === 'number' ? part : saidPart(part, voice)]),
-  )
-  return inWords(text, values, voice.language)
+export function sayerOf(tablesNow: () => readonly Tables[], unknown: (message: Message) => string = noWords): Sayer {
+  function said(message: Message, voice: Voice): string {
+    const [room, key] = message.says.split('.') as [string, string]
+    const text = tablesNow().reduce<Text | undefined>((found, table) => found ?? table[room]?.[key], undefined)
+    if (text === undefined) return unknown(message)
+    const values = Object.fromEntries(
+      Object.entries(message)
+        .filter(([name]) => name !== 'says')
+        .map(([name, part]) => [name, typeof part === 'number' ? part : saidPart(part, voice)]),
+    )
+    return inWords(text, values, voice.language)
+  }
+  function saidPart(part: Part, voice: Voice): string {
+    if (part === null || part === undefined) return ''
+    if (typeof part === 'string') return part
+    if (typeof part === 'number') return String(part)
+    if (isMessage(part)) return said(part, voice)
+    if (isListing(part)) return part.list.map((one) => saidPart(one, voice)).join(part.by)
+    if (isSentence(part)) return large(saidPart(part.sentence, voice))
+    return quantity(part as Quantity, voice)
+  }
+  return { said, saidPart }
 }
 
-/** British English and metric: for scripts, files and logs, that belong to no household. */
-export const inPlainWords = (message: Message): string => said(message, { language: 'en-GB', units: 'metric' })
-
-/** What a message is filled with, in the household's words; nothing where there is nothing. */
-export function saidPart(part: Part, voice: Voice): string {
-  if (part === null || part === undefined) return ''
-  if (typeof part === 'string') return part
-  if (typeof part === 'number') return String(part)
-  if (isMessage(part)) return said(part, voice)
-  if (isListing(part)) return part.list.map((one) => saidPart(one, voice)).join(part.by)
-  if (isSentence(part)) return large(saidPart(part.sentence, voice))
-  return quantity(part as Quantity, voice)
-}
+/** Whether a value is a message, or several. */
+export const isSaid = (value: unknown): value is Message | Listing =>
+  typeof value === 'object' &&
+  value !== null &&
+  (('says' in value && typeof value.says === 'string') || ('list' in value && 'by' in value))
 
 // a message's values may be called anything, `list` and `g` too: what it says comes first
 const isMessage = (part: object): part is Message => 'says' in part
@@ -50,7 +73,7 @@ const isSentence = (part: object): part is Sentence => 'sentence' in part
 const large = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 const isListing = (part: object): part is Listing => 'list' in part
 
-function quantity(part: Quantity, { language, units, today }: Voice): string {
+function quantity(part: Quantity, { language, units, today, fieldNamed }: Voice): string {
   if ('g' in part) {
     if (units === 'us') return weightWords(part.g, units)
     // a scale's reading is told as it was read; what is too much for it, in kilos
@@ -58,8 +81,11 @@ function quantity(part: Quantity, { language, units, today }: Voice): string {
     return Math.abs(part.g) >= 10_000 ? `${figure(part.g / 1000, 1)} kg` : `${figure(part.g, 0)} g`
   }
   if ('c' in part) {
-    return units === 'us' ? `${figure((part.c * 9) / 5 + 32, 0)} °F` : `${figure(part.c, part.digits ?? 0)} °C`
+    const read = (c: number) => (units === 'us' ? figure((c * 9) / 5 + 32, 0) : figure(c, part.digits ?? 0))
+    const between = part.to === undefined ? '' : `–${read(part.to)}`
+    return `${read(part.c)}${between} ${units === 'us' ? '°F' : '°C'}`
   }
+  if ('field' in part) return fieldNamed?.(part.field) ?? part.field
   if ('rainMm' in part) return rainWords(part.rainMm, units)
   if ('on' in part) return dayWords(part.on, part.as, language, today)
   return retell(part.term, language)

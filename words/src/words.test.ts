@@ -4,7 +4,9 @@ import { IntlMessageFormat } from 'intl-messageformat'
 import { describe, expect, it } from 'vitest'
 import { facts } from './facts'
 import { inWords, languages, wantsOf } from './in-words'
-import { inPlainWords, said, type Voice } from './said'
+import { inPlainWords, said, type Voice } from '.'
+import { moreFacts } from './facts/more'
+import { refusals } from './refusals'
 
 const root = new URL('../../', import.meta.url)
 const files = (folder: string): string[] =>
@@ -48,6 +50,15 @@ function calls(source: string, name: string): { key: string; values: string[] }[
   }))
 }
 
+/** The texts of the almanac's files that name a quantity. */
+const almanacTexts = () =>
+  readdirSync(new URL('core/src/almanac/data', root)).flatMap((file) =>
+    [...read(`core/src/almanac/data/${file}`).matchAll(/\{\s*"says": "(\w+\.\w+)"/g)].map((m) => {
+      const { says, ...values } = JSON.parse(`{${within(m.input, m.index)}}`) as Record<string, unknown>
+      return { key: String(says), values: Object.keys(values).sort() }
+    }),
+  )
+
 describe('the tables', () => {
   it.each(rooms)('of the screens of %s: each message is said somewhere, with all it asks for', (room) => {
     const table = tableOf(room)
@@ -59,19 +70,28 @@ describe('the tables', () => {
     for (const { key, values } of said) expect(`${key} ${values.join()}`).toBe(`${key} ${wants(table[key]!).join()}`)
   })
 
-  it('of facts: each message that core and server mean has words, and words have a use', () => {
+  it('of facts and refusals: each message that core and server mean has words, and words have a use', () => {
     const meant = [...files('core/src'), ...files('server/src')].flatMap((file) => calls(read(file), 'told'))
-    const keys = Object.entries(facts).flatMap(([room, table]) => Object.keys(table).map((key) => `${room}.${key}`))
-    expect([...new Set(meant.map(({ key }) => key))].sort()).toEqual(keys.sort())
+    meant.push(...almanacTexts())
+    const known = [facts, moreFacts, refusals].flatMap((tables) =>
+      Object.entries(tables).flatMap(([room, table]) =>
+        Object.entries(table).map(([key, text]) => [`${room}.${key}`, text as string] as const),
+      ),
+    )
+    const textOf = new Map<string, string>(known)
+    // a fact and a refusal of one room are not called the same
+    expect(textOf.size).toBe(known.length)
+    expect([...new Set(meant.map(({ key }) => key))].sort()).toEqual([...textOf.keys()].sort())
     for (const { key, values } of meant) {
-      const [room, name] = key.split('.') as [keyof typeof facts, string]
-      const asked = wants((facts[room] as Record<string, string>)[name]!)
-      for (const value of asked) expect(values, `${key} asks for ${value}`).toContain(value)
+      for (const value of wants(textOf.get(key)!)) expect(values, `${key} asks for ${value}`).toContain(value)
     }
   })
 
   it('are ICU in every language', () => {
-    for (const table of [...rooms.map(tableOf), ...Object.values(facts)]) {
+    for (const table of [
+      ...rooms.map(tableOf),
+      ...[facts, moreFacts, refusals].flatMap((tables): Record<string, string>[] => Object.values(tables)),
+    ]) {
       for (const text of Object.values(table)) {
         const values = Object.fromEntries(wants(text).map((name) => [name, 3]))
         for (const language of languages) expect(inWords(text, values, language).length).toBeGreaterThan(0)

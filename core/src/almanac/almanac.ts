@@ -1,3 +1,4 @@
+import { term, told } from '../message'
 import { Refusal } from '../refusal'
 import type { Crop, CropData } from './crop'
 import { cropFiles } from './files'
@@ -62,17 +63,17 @@ export function withOverrides(data: CropData, overrides: AlmanacChanges['overrid
     for (const step of steps)
       node = Object.hasOwn(node ?? {}, step) ? (node![step] as Record<string, unknown>) : undefined
     if (!node || typeof node !== 'object' || !('source' in node) || !isNumberOrPair(node['value'])) {
-      throw new Refusal('invalid', `${data.name} has no number at ${path}.`, 'path')
+      throw new Refusal('invalid', told('almanac.noNumberAt', { crop: term(data.name), path }), 'path')
     }
     if (Array.isArray(node['value']) !== Array.isArray(value)) {
       throw new Refusal(
         'invalid',
-        Array.isArray(value) ? 'One number is wanted here.' : 'Two numbers, from and to, are wanted here.',
+        Array.isArray(value) ? told('almanac.oneNumber') : told('almanac.twoNumbers'),
         'value',
       )
     }
     if (Array.isArray(value) && value[0] > value[1]) {
-      throw new Refusal('invalid', 'From must not lie above to.', 'value')
+      throw new Refusal('invalid', told('almanac.fromAboveTo'), 'value')
     }
     node['value'] = value
     node['source'] = 'household'

@@ -1,6 +1,7 @@
+import { kilos, told, type Prose } from '../message'
 import type { Caution, SourceId } from './crop'
 
-const caution = (id: string, text: string, source: SourceId = 'practice'): Caution => ({ id, text, source })
+const caution = (id: string, text: Prose, source: SourceId = 'practice'): Caution => ({ id, text, source })
 
 /** The usual cautions; each crop names its own. They point to the local authority, they do not replace it. */
 export const cautions = {
@@ -107,7 +108,7 @@ export const cautions = {
     'Cooked food: cold within two hours, in the fridge three or four days, warmed through until it steams; when in doubt, throw it out.',
     'fsis',
   ),
-  lifting: caution('lifting', 'A full crate weighs 20 kg or more: lift with two, knees bent.'),
+  lifting: caution('lifting', told('almanac.fullCrate', { weight: kilos(20_000, 0) })),
   knife: caution('knife', 'Hard squash slips: flat side down, knife away from the hand.'),
   'gloves-chilli': caution('gloves-chilli', 'Chillies: gloves, and hands off eyes; dust from dry pods stings lungs.'),
   steam: caution('steam', 'Boiling water and steam: lid away from you, children away from the stove.'),

@@ -1,3 +1,5 @@
+import type { Prose } from '../message'
+import type { End } from './ends'
 import type { Growing, Readiness } from './readiness'
 import type { HungIn } from './hung-in'
 import type { Packing, PlaceNeed } from './packing'
@@ -38,29 +40,14 @@ export interface FaultAction {
   aside?: 'eat-first' | 'cut-round' | 'freeze'
   /** where what is lost goes, or who is fed */
   to?: 'compost' | 'bin' | 'hens'
-  detail: string
+  detail: Prose
 }
-
-/** The ways keeping ends. */
-export const ends = [
-  'sprouting',
-  'drying out',
-  'rot',
-  'rooting',
-  'mould',
-  'frost',
-  'chilling',
-  'greening',
-  'ethylene',
-  'early rot',
-] as const
-export type End = (typeof ends)[number]
 
 export interface Fault {
   id: string
   label: string
   signs: string
-  cause: string
+  cause: Prose
   /** does it run to neighbours */
   spreads: 'quickly' | 'slowly' | 'no'
   /** the end of keeping it speaks of, so that looks teach the right one; none where it only looks bad */
@@ -108,7 +95,7 @@ export interface Curing {
   /** turned so often, where it lies */
   turnEveryDays?: Sourced
   endTests: EndTest[]
-  conditions: Sourced<string>
+  conditions: Sourced<Prose>
 }
 
 export interface Keeping {
@@ -119,7 +106,7 @@ export interface Keeping {
   /** how long households keep it at `ageingAtC`, where practice knows better than the shop's book, days */
   homeDays?: Sourced<Range>
   /** next best at home, in words */
-  atHome: Sourced<string>
+  atHome: Sourced<Prose>
   /** wants dry air: damp rots and moulds it; the others shrivel in dry air instead */
   keptDry: boolean
   /** highest freezing point, °C; dried goods have none */
@@ -158,7 +145,7 @@ export type GasLevel = 'none' | 'little' | 'some' | 'much'
 /** A way from the bed to the plate. */
 export interface Way {
   way: 'store' | 'in-ground' | 'freeze' | 'dry' | 'brine' | 'jar' | 'seed' | 'fresh'
-  note: string
+  note: Prose
 }
 
 export interface Blanch {
@@ -198,7 +185,7 @@ export type CleaningStep = 'thresh' | 'sieve' | 'winnow'
 export interface School {
   topic: string
   question: string
-  choices: { id: string; label: string; does: string }[]
+  choices: { id: string; label: Prose; does: string }[]
   /** what Vadose takes until the household says otherwise */
   usual: string
 }
@@ -278,6 +265,6 @@ export interface Crop extends Omit<CropData, 'heaps' | 'curing' | 'necks' | 'pac
 
 export interface Caution {
   id: string
-  text: string
+  text: Prose
   source: SourceId
 }

@@ -1,13 +1,14 @@
+import { degrees, degreesBetween, told, type Prose } from '../message'
 import type { Fault, FaultAction } from './crop'
 
-const bin = (detail: string, label = 'Out of the house'): FaultAction => ({
+const bin = (detail: Prose, label = 'Out of the house'): FaultAction => ({
   id: 'bin',
   label,
   becomes: 'lost',
   to: 'bin',
   detail,
 })
-const compost = (detail: string): FaultAction => ({
+const compost = (detail: Prose): FaultAction => ({
   id: 'bin',
   label: 'Compost',
   becomes: 'lost',
@@ -16,13 +17,13 @@ const compost = (detail: string): FaultAction => ({
 })
 const aside =
   (id: string, usual: string, why: NonNullable<FaultAction['aside']>) =>
-  (detail: string, label = usual): FaultAction => ({ id, label, becomes: 'set-aside', aside: why, detail })
+  (detail: Prose, label = usual): FaultAction => ({ id, label, becomes: 'set-aside', aside: why, detail })
 const cut = aside('cut', 'Cut round it, cook today', 'cut-round')
 const eat = aside('eat', 'Eat these first', 'eat-first')
 const freeze = aside('freeze', 'Cook or freeze today', 'freeze')
-const plant = (detail: string): FaultAction => ({ id: 'plant', label: 'Plant', becomes: 'planted', detail })
-const feed = (detail: string): FaultAction => ({ id: 'feed', label: 'To the hens', becomes: 'fed', to: 'hens', detail })
-const keep = (detail: string, label = 'Leave it, only looks'): FaultAction => ({
+const plant = (detail: Prose): FaultAction => ({ id: 'plant', label: 'Plant', becomes: 'planted', detail })
+const feed = (detail: Prose): FaultAction => ({ id: 'feed', label: 'To the hens', becomes: 'fed', to: 'hens', detail })
+const keep = (detail: Prose, label = 'Leave it, only looks'): FaultAction => ({
   id: 'keep',
   label,
   becomes: 'kept',
@@ -33,7 +34,7 @@ const fault = (
   id: string,
   label: string,
   signs: string,
-  cause: string,
+  cause: Prose,
   spreads: Fault['spreads'],
   end: Fault['ends'],
   ...actions: FaultAction[]
@@ -95,7 +96,7 @@ export const faults = {
     'sprouting',
     'Green shoot',
     'green shoot, bulb softening',
-    'dormancy over; 10–20 °C is worst',
+    told('almanac.dormancyOver', { worst: degreesBetween(10, 20) }),
     'no',
     'sprouting',
     eat('Still food while firm.'),
@@ -154,7 +155,7 @@ export const faults = {
     'sprouting',
     'Green shoot',
     'green germ showing or felt in the clove',
-    'dormancy over; 4–10 °C brings it on',
+    told('almanac.dormancyOverCool', { by: degreesBetween(4, 10) }),
     'no',
     'sprouting',
     eat('Still food; the germ may be bitter, take it out.'),
@@ -623,7 +624,7 @@ export const faults = {
       id: 'cold',
       label: 'Freeze what is whole',
       becomes: 'kept',
-      detail: 'Three days or more at −18 °C, sealed until warm again; sort out the holed ones.',
+      detail: told('almanac.frozenAgainstWeevils', { cold: degrees(-18) }),
     },
     feed('Holed ones.'),
   ),

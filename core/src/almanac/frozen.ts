@@ -1,3 +1,4 @@
+import { degrees, told } from '../message'
 import type { Crop } from './crop'
 import { faults } from './faults'
 import { halfAfter } from './put-by'
@@ -34,7 +35,7 @@ export function frozenForm(crop: Crop): Crop {
         value: [Math.round(lo * daysAMonth), Math.round(hi * daysAMonth)],
         source: freezing.lifeMonths.source,
       },
-      atHome: { value: 'a freezer at −18 °C or colder, the air pressed out of the bag', source: 'practice' },
+      atHome: { value: told('almanac.freezerAirOut', { cold: degrees(-18) }), source: 'practice' },
       keptDry: true,
       transpiration: { value: 0, source: 'judgement' },
       largestLossPct: { value: 20, source: 'judgement' },

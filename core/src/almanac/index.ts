@@ -1,3 +1,4 @@
+import { told } from '../message'
 import { Refusal } from '../refusal'
 import type { Crop, CropData } from './crop'
 import { cropFiles } from './files'
@@ -6,6 +7,7 @@ import { resolveCrop } from './resolve'
 
 export * from './almanac'
 export * from './crop'
+export * from './ends'
 export { driedForm } from './dried'
 export * from './feed'
 export * from './find-crop'
@@ -36,7 +38,7 @@ export function cropById(id: string): Crop {
 export const unknownCrop = (id: string, known: readonly Crop[]): Refusal =>
   new Refusal(
     'unknown-crop',
-    `There is no crop “${id.slice(0, 60)}”. Known: ${known.map((c) => c.id).join(', ')}.`,
+    told('almanac.noCropAmong', { crop: id.slice(0, 60), known: known.map((c) => c.id).join(', ') }),
     'crop',
   )
 

@@ -1,3 +1,4 @@
+import { told } from '../message'
 import { Refusal } from '../refusal'
 import type { CropData } from './crop'
 
@@ -31,6 +32,6 @@ function merged(sister: JsonObject, own: JsonObject): JsonObject {
 export function likeSister(file: LikeFile, files: readonly CropData[]): CropData {
   const { like, ...own } = file
   const sister = files.find(({ id }) => id === like)
-  if (!sister) throw new Refusal('unknown-crop', `${String(own['id'])} is like “${like}”, which is no crop.`, 'like')
+  if (!sister) throw new Refusal('unknown-crop', told('almanac.likeNoCrop', { crop: String(own['id']), like }), 'like')
   return merged(sister as unknown as JsonObject, own) as unknown as CropData
 }

@@ -1,10 +1,10 @@
+import { degrees, degreesBetween, listing, prose, term, told, type Part } from '../message'
 import type { Crop, Range } from './crop'
 
 /** One stretch of a crop's way from bed to plate. */
 export interface PathStep {
-  id: 'ready' | 'lift' | 'cure' | 'finish' | 'keep' | 'freeze' | 'dry'
-  label: string
-  detail: string
+  id: 'ready' | 'lift' | 'cure' | 'heal' | 'finish' | 'keep' | 'freeze' | 'dry'
+  detail: Part
   /** how long it takes or lasts, days; none where it is done within the day */
   days?: Range
 }
@@ -13,46 +13,56 @@ export interface PathStep {
 export function pathOf(crop: Crop): PathStep[] {
   const { readiness, curing, keeping, dehydrating, freezing } = crop
   const steps: PathStep[] = []
-  if (readiness) {
+  if (readiness)
     steps.push({
       id: 'ready',
-      label: 'Ready',
-      detail: readiness.schools.map((s) => s.label).join(' · '),
+      detail: listing(
+        readiness.schools.map((s) => term(s.label)),
+        ' · ',
+      ),
     })
-  }
-  steps.push({ id: 'lift', label: 'Bring in', detail: crop.handling })
+  steps.push({ id: 'lift', detail: term(crop.handling) })
   if (curing) {
+    const tests = curing.endTests.map(({ label, passed }) =>
+      told('almanac.pathTest', { test: term(label.toLowerCase()), passed: term(passed) }),
+    )
     steps.push({
-      id: 'cure',
-      label: curing.clock === 'healing' ? 'Heal the skin' : 'Dry',
-      detail: `${curing.conditions.value}; ${curing.endTests.map((t) => `${t.label.toLowerCase()}: ${t.passed}`).join('; ')}`,
+      id: curing.clock === 'healing' ? 'heal' : 'cure',
+      detail: told('almanac.pathCure', { conditions: prose(curing.conditions.value), tests: listing(tests, '; ') }),
       days: curing.usualDays.value,
     })
   }
-  steps.push({ id: 'finish', label: 'Finish', detail: `${crop.trimming} ${crop.grading}` })
+  steps.push({ id: 'finish', detail: listing([term(crop.trimming), term(crop.grading)], ' ') })
   const [t0, t1] = keeping.bestTemperatureC.value
   const [h0, h1] = keeping.bestHumidityPct.value
-  const between = (a: number, b: number) => (a === b ? `${a}` : `${a}–${b}`).replaceAll('-', '−')
   steps.push({
     id: 'keep',
-    label: 'Keep',
-    detail: `${between(t0, t1)} °C, ${between(h0, h1)} % best. At home: ${keeping.atHome.value}.`,
+    detail: told('almanac.pathKeep', {
+      air: t0 === t1 ? degrees(t0) : degreesBetween(t0, t1),
+      humidity: h0 === h1 ? `${h0}` : `${h0}–${h1}`,
+      atHome: prose(keeping.atHome.value),
+    }),
     days: keeping.lifeDays.value,
   })
   if (freezing) {
     steps.push({
       id: 'freeze',
-      label: 'Or freeze',
-      detail: freezing.prepare,
+      detail: term(freezing.prepare),
       days: freezing.lifeMonths.value.map((m) => Math.round(m * 30.4)) as Range,
     })
   }
   if (dehydrating && !curing) {
-    const [a, b] = dehydrating.hours.value
+    const [least, most] = dehydrating.hours.value
     steps.push({
       id: 'dry',
-      label: 'Or dry',
-      detail: `${dehydrating.cut}, ${dehydrating.pretreat === 'none' ? 'untreated' : dehydrating.pretreat}; ${a}–${b} hours until ${dehydrating.doneness}`,
+      detail: told('almanac.pathDry', {
+        cut: term(dehydrating.cut),
+        pretreated: dehydrating.pretreat === 'none' ? 'no' : 'yes',
+        pretreat: term(dehydrating.pretreat),
+        least,
+        most,
+        doneness: term(dehydrating.doneness),
+      }),
     })
   }
   return steps

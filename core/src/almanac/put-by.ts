@@ -1,3 +1,4 @@
+import type { Prose } from '../message'
 import type { Crop, Keeping, Range, SourceId } from './crop'
 import { cautions } from './cautions'
 import { faults } from './faults'
@@ -14,7 +15,7 @@ interface PutBy {
   q10: number
   best: Range
   source: SourceId
-  atHome: string
+  atHome: Prose
   freezesAtC?: number
   faults: Crop['faults']
   cautions: Crop['cautions']

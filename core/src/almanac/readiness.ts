@@ -1,3 +1,4 @@
+import type { Prose } from '../message'
 import type { Range, Sourced } from './crop'
 
 export interface ReadinessSchool {
@@ -18,7 +19,7 @@ export interface Readiness {
   /** the share changes by this much in a usual week */
   sharePerWeek: Sourced
   earlyCost: string
-  lateCost: string
+  lateCost: Prose
   /** the school that is gone by until the household says otherwise; the only one where there is one */
   usual?: string
   /** days from cutting the scapes to lifting */

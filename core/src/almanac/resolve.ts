@@ -1,3 +1,4 @@
+import { told } from '../message'
 import { Refusal } from '../refusal'
 import { cautions, type CautionId } from './cautions'
 import type { Crop, CropData } from './crop'
@@ -11,7 +12,7 @@ function named<K extends string, T>(from: Record<K, T>, id: string, what: string
   if (!Object.hasOwn(from, id)) {
     throw new Refusal(
       'invalid',
-      `${crop} names a ${what} “${id}” that is not known. Known: ${Object.keys(from).join(', ')}.`,
+      told('almanac.unknownPart', { crop, what, id, known: Object.keys(from).join(', ') }),
       what,
     )
   }

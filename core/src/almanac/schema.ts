@@ -24,6 +24,13 @@ const pair = (minimum: number, maximum: number) => ({
   minItems: 2,
   maxItems: 2,
 })
+/** A text, or a message where it names a quantity. */
+const prose = (maxLength = 300) => ({
+  anyOf: [
+    text(maxLength),
+    { type: 'object', required: ['says'], properties: { says: { type: 'string', pattern: '^[a-z]+\\.[A-Za-z]+$' } } },
+  ],
+})
 const text = (maxLength = 300) => ({ type: 'string', minLength: 1, maxLength, pattern: '\\S' })
 const maybe = (maxLength = 300) => ({ type: 'string', maxLength })
 const list = (items: object, minItems = 0, maxItems = 20) => ({ type: 'array', items, minItems, maxItems })
@@ -56,7 +63,7 @@ const keeping = object(
     bestHumidityPct: range(10, 100),
     lifeDays: range(1, 4000),
     homeDays: range(1, 4000),
-    atHome: sourced(text()),
+    atHome: sourced(prose()),
     keptDry: { type: 'boolean' },
     freezesAtC: n(-10, 0),
     transpiration: n(0, 20000),
@@ -94,7 +101,7 @@ const readiness = object(['question', 'schools', 'sharePerWeek', 'earlyCost', 'l
   ),
   sharePerWeek: n(0.01, 3),
   earlyCost: text(),
-  lateCost: text(),
+  lateCost: prose(),
   usual: text(40),
   scapeDays: range(5, 60),
   tryOne: object(['what', 'outcomes'], {
@@ -130,7 +137,7 @@ const curing = object(
     turnEveryDays: n(1, 30),
     dryOffHours: range(0.5, 48),
     endTests: list(keys(endTests), 1, 6),
-    conditions: sourced(text()),
+    conditions: sourced(prose()),
   },
 )
 
@@ -204,7 +211,7 @@ export const cropSchema = object(
     ways: list(
       object(['way', 'note'], {
         way: { enum: ['store', 'in-ground', 'freeze', 'dry', 'brine', 'jar', 'seed', 'fresh'] },
-        note: text(),
+        note: prose(),
       }),
       1,
       8,
@@ -242,7 +249,7 @@ export const cropSchema = object(
       object(['topic', 'question', 'choices', 'usual'], {
         topic: text(40),
         question: text(120),
-        choices: list(object(['id', 'label', 'does'], { id: text(40), label: text(80), does: text(200) }), 1, 5),
+        choices: list(object(['id', 'label', 'does'], { id: text(40), label: prose(80), does: text(200) }), 1, 5),
         usual: text(40),
       }),
       0,

@@ -68,15 +68,16 @@ export function entrySays(crop: Crop | undefined, { what, value, pieces, weightG
  */
 export function requireSeeable(crop: Crop, { what, value }: Pick<BedEntry, 'what' | 'value'>): void {
   const { readiness } = crop
-  const refuse = (why: string) => {
+  const refuse = (why: Message) => {
     throw new Refusal('invalid', why, 'what')
   }
   if (what === 'sign') {
-    if (!readiness) refuse(`The almanac names no sign for ${crop.plural}.`)
-    if (value === null || value > 1) refuse('Say how far the sign has come.')
+    if (!readiness) refuse(told('beds.noSign', { crop: term(crop.plural) }))
+    if (value === null || value > 1) refuse(told('beds.howFarSign'))
   }
-  if ((what === 'scapes' || what === 'scapes-cut') && !readiness?.scapeDays) refuse(`${crop.name} makes no scapes.`)
-  if (what === 'scapes' && (value === null || value > 3)) refuse('Say how many turns the scapes have made.')
-  if (what === 'tried' && !readiness?.tryOne?.outcomes[value ?? -1]) refuse('Say what the one tried looked like.')
-  if (what === 'tops-bent' && crop.group !== 'allium') refuse(`The tops of ${crop.plural} are not bent over.`)
+  if ((what === 'scapes' || what === 'scapes-cut') && !readiness?.scapeDays)
+    refuse(told('beds.noScapes', { crop: term(crop.name) }))
+  if (what === 'scapes' && (value === null || value > 3)) refuse(told('beds.howManyTurns'))
+  if (what === 'tried' && !readiness?.tryOne?.outcomes[value ?? -1]) refuse(told('beds.whatTriedLookedLike'))
+  if (what === 'tops-bent' && crop.group !== 'allium') refuse(told('beds.topsNotBent', { crop: term(crop.plural) }))
 }

@@ -1,4 +1,5 @@
 import { lnChoose } from '../chance'
+import { told, fieldNamed } from '../message'
 import { Refusal } from '../refusal'
 
 /**
@@ -9,15 +10,19 @@ import { Refusal } from '../refusal'
  */
 export function checkSize(lotSize: number, badFraction: number, confidence: number): number {
   if (!Number.isInteger(lotSize) || lotSize < 1 || lotSize > 1e6) {
-    throw new Refusal('out-of-range', 'lotSize must be a whole number from 1 to 1,000,000.', 'lotSize')
+    throw new Refusal('out-of-range', told('checks.lotSizeWhole', { lotSize: fieldNamed('lotSize') }), 'lotSize')
   }
   if (!(badFraction > 0 && badFraction <= 1)) {
-    throw new Refusal('out-of-range', 'badFraction must be above 0 and at most 1.', 'badFraction')
+    throw new Refusal(
+      'out-of-range',
+      told('checks.badFractionBetween', { badFraction: fieldNamed('badFraction') }),
+      'badFraction',
+    )
   }
   if (!(confidence > 0 && confidence < 1)) {
     throw new Refusal(
       'out-of-range',
-      'confidence must lie between 0 and 1; looking at all is the only certainty.',
+      told('checks.confidenceBetween', { confidence: fieldNamed('confidence') }),
       'confidence',
     )
   }

@@ -40,9 +40,9 @@ describe('how many to look at', () => {
     expect(checkSize(50, 0.1, 0.95)).toBe(22)
   })
   it('refuses what no lot can be', () => {
-    expect(() => checkSize(0, 0.1, 0.9)).toThrow(/lotSize/)
-    expect(() => checkSize(10, 0, 0.9)).toThrow(/badFraction/)
-    expect(() => checkSize(10, 0.1, 1)).toThrow(/confidence/)
+    expect(() => checkSize(0, 0.1, 0.9)).toRefuse(/lotSize/)
+    expect(() => checkSize(10, 0, 0.9)).toRefuse(/badFraction/)
+    expect(() => checkSize(10, 0.1, 1)).toRefuse(/confidence/)
   })
 })
 
@@ -131,6 +131,6 @@ describe('what looking teaches', () => {
     expect(days).toEqual([...days].sort((a, b) => a - b))
   })
   it('refuses more bad than looked at', () => {
-    expect(() => checkUpdate({ lifeDays }, [{ day: 3, lookedAt: 2, bad: 3 }])).toThrow(/more bad/)
+    expect(() => checkUpdate({ lifeDays }, [{ day: 3, lookedAt: 2, bad: 3 }])).toRefuse(/more bad/)
   })
 })

@@ -84,8 +84,8 @@ describe('looking by belief', () => {
     expect(fewerLostPct).toBeGreaterThan(5)
     expect(told.at(-1)).toBeCloseTo(1, 6)
     expect(told).toEqual([...told].sort((a, b) => a - b))
-    expect(() => comparePolicies({ ...input, pieces: 3 })).toThrow(/pieces/)
-    expect(() => comparePolicies({ ...input, everyWeeks: 0 })).toThrow(/everyWeeks/)
+    expect(() => comparePolicies({ ...input, pieces: 3 })).toRefuse(/pieces/)
+    expect(() => comparePolicies({ ...input, everyWeeks: 0 })).toRefuse(/everyWeeks/)
   })
   it.each([
     ['garlic-hardneck', 3, 60, 400, 2],

@@ -1,6 +1,7 @@
 import type { Spread } from '../chance'
 import type { Crop } from '../almanac'
 import { lifeModelFromSpread, spreadPerWeek, steadyLife, unitLife, type LifeModel } from '../stores'
+import { told, fieldNamed } from '../message'
 import { Refusal } from '../refusal'
 import { nextLookInDays } from './next-look'
 import { beliefAfterChecks, soundNow, type Check } from './posterior'
@@ -23,13 +24,13 @@ export function checkUpdate(
 ): UpdateAnswer {
   checks.forEach((check, i) => {
     if (check.bad > check.lookedAt) {
-      throw new Refusal('invalid', `Check ${i + 1} finds more bad than were looked at.`, `checks/${i}/bad`)
+      throw new Refusal('invalid', told('checks.moreBadThanLookedAt', { n: i + 1 }), `checks/${i}/bad`)
     }
   })
   const model = priorModel(prior, checks)
   const now = Math.max(0, ...checks.map((c) => c.day))
   if (now > model.days) {
-    throw new Refusal('out-of-range', `Checks reach to day ${now}; the forecast ends at day ${model.days}.`, 'checks')
+    throw new Refusal('out-of-range', told('checks.beyondForecast', { now, days: model.days }), 'checks')
   }
   const belief = beliefAfterChecks(model, checks, now)
   return {
@@ -51,14 +52,10 @@ function priorModel(prior: Parameters<typeof checkUpdate>[0], checks: readonly C
   }
   const { p10, p50, p90 } = prior.lifeDays
   if (!(p10 > 0 && p10 < p50 && p50 < p90 && p90 <= 3650)) {
-    throw new Refusal(
-      'invalid',
-      'lifeDays must rise from p10 over p50 to p90, above 0 and within 10 years.',
-      'lifeDays',
-    )
+    throw new Refusal('invalid', told('checks.lifeDaysRise', { lifeDays: fieldNamed('lifeDays') }), 'lifeDays')
   }
   if (p90 / p10 < 1.05) {
-    throw new Refusal('out-of-range', 'lifeDays p10 and p90 are too close together to learn from checks.', 'lifeDays')
+    throw new Refusal('out-of-range', told('checks.lifeDaysTooClose', { lifeDays: fieldNamed('lifeDays') }), 'lifeDays')
   }
   const horizon = Math.ceil(Math.max(p90 * 4, ...checks.map((c) => c.day)))
   return lifeModelFromSpread(prior.lifeDays, Math.min(20000, horizon))

@@ -1,3 +1,5 @@
+import { term, told, type Message } from '../message'
+import { endSaid } from '../almanac'
 import { endWord } from '../stores'
 import { addDays } from '../households'
 import { eatFirst, useWithinShare, type Eatable } from '../larder'
@@ -18,7 +20,7 @@ export interface EatableLot extends Eatable {
   beyond: boolean
   /** the day its time was over; null where it is not, or somebody has looked since */
   overdueSince: string | null
-  why: string
+  why: Message
 }
 
 /** Not food yet, or not food at all. */
@@ -51,7 +53,7 @@ function soundness(house: House, lot: LotState): Omit<EatableLot, 'lot' | 'lossA
       keepsUntil: addDays(house.today, left),
       beyond: false,
       overdueSince: null,
-      why: left > 0 ? `${heap}: ${left} ${left === 1 ? 'day' : 'days'} left` : `${heap}: overdue`,
+      why: told('stores.heapDaysLeft', { heap: term(heap), left: Math.max(0, left) }),
     }
   }
   const keeping = keepingOf(house, lot)
@@ -66,7 +68,9 @@ function soundness(house: House, lot: LotState): Omit<EatableLot, 'lot' | 'lossA
       keepsUntil: nineInTenUntil.p50,
       beyond,
       overdueSince,
-      why: overdueSince ? 'its time is over: what became of it?' : `${endWord(lot.cropData, endedBy)} ends it first`,
+      why: overdueSince
+        ? told('stores.itsTimeIsOver')
+        : told('stores.endsFirst', { end: endSaid(endWord(lot.cropData, endedBy)) }),
     }
   })
 }

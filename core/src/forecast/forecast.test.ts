@@ -1,3 +1,4 @@
+import { told } from '../message'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { hourMs } from '../air'
@@ -34,7 +35,7 @@ describe('a lot past its time', () => {
     const house = houseOn(later, [untouched])
     const since = keepsUntil(house, untouched).overdueSince!
     expect(Math.abs(daysBetween(said, since))).toBeLessThanOrEqual(1)
-    expect(eatFirstOf(house)[0]).toMatchObject({ overdueSince: since, why: 'its time is over: what became of it?' })
+    expect(eatFirstOf(house)[0]).toMatchObject({ overdueSince: since, why: told('stores.itsTimeIsOver') })
     const fine = lot('C26-1', 'carrot', [
       [began, draft('brought-in', { weightG: 8000, pieces: 80 })],
       [began, draft('finished', { placeId: 'cellar', details: { pack: cropById('carrot').packs[0]!.id } })],

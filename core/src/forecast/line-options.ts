@@ -1,3 +1,4 @@
+import { degrees, told, type Message } from '../message'
 import { airSeries, saturationVapourPressureKPa, type AirSeries } from '../air'
 import { gentleDryingC, thinLayerGain } from '../assumptions'
 import type { Spread } from '../chance'
@@ -10,7 +11,7 @@ import type { LotState } from './lot'
 /** Something to do with a hanging lot, and what would come of it. */
 export interface LineOption {
   id: string
-  label: string
+  label: Message
   ready: Spread<string | null>
   /** days sooner than left as it is; null where the comparison has no end */
   daysSaved: number | null
@@ -33,7 +34,7 @@ function alternatives(house: House, lot: LotState): Alternative[] {
     .filter((place) => place.id !== lot.placeId && !neverHung.includes(place.kind))
     .map((place): Alternative => ({
       id: place.id,
-      label: `Move to ${place.name.toLowerCase()}`,
+      label: told('line.moveTo', { place: place.name.toLowerCase() }),
       airAhead: lineAhead(place),
       airflow: placeKinds[place.kind].airflow,
     }))
@@ -42,22 +43,27 @@ function alternatives(house: House, lot: LotState): Alternative[] {
   const airflow = airflowAt(curing.airflow, house.nowMs)
   const fan: Alternative =
     airflow === 'fan'
-      ? { id: 'fan-off', label: 'Here, fan off', airflow: here ? placeKinds[here.kind].airflow : 'breezy' }
-      : { id: 'fan-on', label: 'Here, with a fan', airflow: 'fan' }
+      ? { id: 'fan-off', label: told('line.fanOff'), airflow: here ? placeKinds[here.kind].airflow : 'breezy' }
+      : { id: 'fan-on', label: told('line.fanOn'), airflow: 'fan' }
   const others: Alternative[] = [fan]
   if (here) {
     const ahead = lineAhead(here)
     if (!lot.history.airflow.at(-1)?.gain)
       others.push({
         id: 'thinner',
-        label: bunch ? 'Here, in smaller bunches' : 'Here, spread thinner',
+        label: told('line.thinner', { bunched: bunch ? 'yes' : 'no' }),
         // more of it meets the air: the pull counts for more
         airflow,
         gain: thinLayerGain,
       })
     const warmC = dryerC(lot)
     if (warmC !== null) {
-      others.push({ id: 'dryer', label: `In the dryer, ${warmC} °C`, airAhead: dryerAir(ahead, warmC), airflow: 'fan' })
+      others.push({
+        id: 'dryer',
+        label: told('line.inDryer', { air: degrees(warmC) }),
+        airAhead: dryerAir(ahead, warmC),
+        airflow: 'fan',
+      })
     }
   }
   return [...others, ...moves]

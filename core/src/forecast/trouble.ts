@@ -1,3 +1,4 @@
+import { told } from '../message'
 import { Refusal } from '../refusal'
 import { curingOfLot, dryerOf } from './curing'
 import type { House } from './house'
@@ -6,7 +7,7 @@ import type { LotState } from './lot'
 import { sharesAhead } from './shares-ahead'
 
 const finite = (...numbers: number[]) => {
-  if (numbers.some((n) => !Number.isFinite(n))) throw new Refusal('no-number', 'Its figures lead nowhere.')
+  if (numbers.some((n) => !Number.isFinite(n))) throw new Refusal('no-number', told('forecast.figuresLeadNowhere'))
 }
 
 /** Works out everything of one lot that any screen asks for. @throws whatever is wrong with it */

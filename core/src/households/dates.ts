@@ -1,3 +1,4 @@
+import { told } from '../message'
 import { Refusal } from '../refusal'
 
 /** A day in the household's calendar, `YYYY-MM-DD`. */
@@ -21,7 +22,7 @@ export function isCivilDate(text: string): boolean {
 export function dayNumber(date: CivilDate): number {
   const known = numbers.get(date)
   if (known !== undefined) return known
-  if (!isCivilDate(date)) throw new Refusal('invalid', `${date} is not a day; write it as 2026-10-02.`)
+  if (!isCivilDate(date)) throw new Refusal('invalid', told('households.notADay', { date }))
   const day = Date.parse(`${date}T00:00:00Z`) / dayMs
   if (numbers.size >= mostNumbers) numbers.clear()
   numbers.set(date, day)

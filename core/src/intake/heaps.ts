@@ -1,3 +1,4 @@
+import { grams, term, told } from '../message'
 import { Refusal } from '../refusal'
 import type { Crop, HeapTemplate } from '../almanac'
 
@@ -9,7 +10,7 @@ export interface HeapWeight {
 /** @throws Refusal `invalid` when the crop has no such heap */
 export function heapOf(crop: Crop, id: string, field = 'heap'): HeapTemplate {
   const heap = crop.heaps.find((h) => h.id === id)
-  if (!heap) throw new Refusal('invalid', `${crop.name} has no heap “${id}”.`, field)
+  if (!heap) throw new Refusal('invalid', told('intake.noHeap', { crop: term(crop.name), id }), field)
   return heap
 }
 
@@ -26,9 +27,7 @@ export function requireHeapsAddUp(totalG: number, heaps: readonly HeapWeight[]):
   if (left === 0) return
   throw new Refusal(
     'heaps-differ',
-    left > 0
-      ? `The heaps are ${left} g lighter than the harvest. Put the rest on a heap or correct the total.`
-      : `The heaps are ${-left} g heavier than the harvest. Correct a heap or the total.`,
+    left > 0 ? told('intake.heapsLighter', { left: grams(left) }) : told('intake.heapsHeavier', { left: grams(-left) }),
     'heaps',
   )
 }

@@ -1,4 +1,4 @@
-import { term, told, type Message } from '../message'
+import { term, told, type Message, prose } from '../message'
 import { addDays, type CivilDate } from '../households'
 import type { Crop, ReadinessSchool } from '../almanac'
 
@@ -31,8 +31,8 @@ export function readinessVerdicts(crop: Crop, share: number, today: CivilDate): 
       }
     }
     if (share > to + 1e-9) {
-      return { school, verdict: 'late', says: told('intake.late', { cost: term(lateCost) }), liftFrom: today }
+      return { school, verdict: 'late', says: told('intake.late', { cost: prose(lateCost) }), liftFrom: today }
     }
-    return { school, verdict: 'lift', says: told('intake.lift', { cost: term(lateCost) }), liftFrom: today }
+    return { school, verdict: 'lift', says: told('intake.lift', { cost: prose(lateCost) }), liftFrom: today }
   })
 }

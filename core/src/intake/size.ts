@@ -1,5 +1,6 @@
 import type { Crop, CropGroup } from '../almanac'
 import { askedAboveKg, pickShare } from '../assumptions'
+import { term, told } from '../message'
 import { Refusal } from '../refusal'
 
 /**
@@ -16,5 +17,5 @@ export function requireUsualSize(
   const mostKg = askedAboveKg[crop.group satisfies CropGroup] * (picked ? pickShare : 1)
   if (weightG <= 1000 * mostKg) return
   const said = weightG >= 1e6 ? `${Math.round(weightG / 1e5) / 10} t` : `${Math.round(weightG / 1000)} kg`
-  throw new Refusal('surprise', `${said} of ${crop.plural}? Look at the scale once more, or keep it anyway.`, field)
+  throw new Refusal('surprise', told('intake.strangeSize', { said, crop: term(crop.plural) }), field)
 }

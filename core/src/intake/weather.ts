@@ -1,5 +1,5 @@
 import { addDays, type CivilDate } from '../households'
-import { onDay, term, told, type Message } from '../message'
+import { onDay, told, type Message, prose } from '../message'
 import type { Crop } from '../almanac'
 import { readinessVerdicts } from './readiness'
 
@@ -69,7 +69,7 @@ export function liftingDay(
       from: onDay(dry.on, 'weekday'),
       latest: onDay(latest, 'weekday'),
       costs: crop.readiness ? 'yes' : 'no',
-      cost: crop.readiness ? term(crop.readiness.lateCost) : null,
+      cost: crop.readiness ? prose(crop.readiness.lateCost) : null,
     }),
   }
 }

@@ -1,4 +1,5 @@
 import { sources, type Blanch, type Crop } from '../almanac'
+import { term, told, listing, type Listing } from '../message'
 import { Refusal, requireWithin } from '../refusal'
 
 /** From this height water boils cool enough to want a minute more. @source USDA HG Bulletin 10; Colorado State (recalled) */
@@ -9,7 +10,7 @@ export interface BlanchAnswer {
   cut: string
   waterMinutes: number
   steamMinutes: number
-  note: string
+  note: Listing
   source: string
 }
 
@@ -36,7 +37,17 @@ function rowFor(crop: Crop, rows: Blanch[], cut: string | undefined): Blanch {
     )
   if (found) return found
   if (rows.length === 1 && wanted.length === 0) return rows[0]!
-  throw new Refusal('unknown-cut', `${crop.name} is blanched as: ${rows.map((row) => row.cut).join('; ')}.`, 'cut')
+  throw new Refusal(
+    'unknown-cut',
+    told('kitchen.blanchedAs', {
+      crop: term(crop.name),
+      cuts: listing(
+        rows.map((row) => term(row.cut)),
+        '; ',
+      ),
+    }),
+    'cut',
+  )
 }
 
 /**
@@ -52,12 +63,20 @@ export function blanch(crop: Crop, cut?: string, altitudeM = 0): BlanchAnswer {
   if (!freezing || (freezing.blanch.length === 0 && /^not frozen/i.test(freezing.prepare))) {
     throw new Refusal(
       'not-frozen',
-      `${crop.name} does not freeze well: ${freezing?.prepare ?? 'there is no way of freezing it here.'}`,
+      told('kitchen.freezesBadly', {
+        crop: term(crop.name),
+        known: freezing ? 'yes' : 'no',
+        prepare: freezing && term(freezing.prepare),
+      }),
       'crop',
     )
   }
   if (freezing.blanch.length === 0) {
-    throw new Refusal('cook-instead', `${crop.name} is not blanched: ${freezing.prepare}`, 'crop')
+    throw new Refusal(
+      'cook-instead',
+      told('kitchen.notBlanched', { crop: term(crop.name), prepare: term(freezing.prepare) }),
+      'crop',
+    )
   }
   const row = rowFor(crop, freezing.blanch, cut)
   const longer = (range: [number, number] | null) => range?.[1] ?? 0
@@ -67,25 +86,27 @@ export function blanch(crop: Crop, cut?: string, altitudeM = 0): BlanchAnswer {
   const add = high ? altitudeAddsMinutes : 0
   const range = row.waterMinutes.value
   const notes = [
-    row.note,
-    range && range[0] !== range[1] ? `The table says ${range[0]}–${range[1]} minutes; the longer end is taken.` : '',
-    water === 0 && steam === 0 ? 'Frozen raw.' : '',
-    water === 0 && steam > 0 ? 'By steam only.' : '',
-    water > 0 && steam > 0 && row.steamMinutes.source === 'nchfp' && Math.abs(steam - water * 1.5) < 0.011
-      ? 'Steam is one and a half times the water time.'
-      : '',
-    high && water > 0 ? 'A minute is added for the altitude.' : '',
-    water > 0 ? 'About 8 litres of boiling water for each kilo; cool as long as you blanched.' : '',
+    row.note && told('kitchen.tableNote', { note: term(row.note) }),
+    range && range[0] !== range[1] && told('kitchen.longerEnd', { least: range[0], most: range[1] }),
+    water === 0 && steam === 0 && told('kitchen.frozenRaw'),
+    water === 0 && steam > 0 && told('kitchen.bySteamOnly'),
+    water > 0 &&
+      steam > 0 &&
+      row.steamMinutes.source === 'nchfp' &&
+      Math.abs(steam - water * 1.5) < 0.011 &&
+      told('kitchen.steamTakesLonger'),
+    high && water > 0 && told('kitchen.minuteForAltitude'),
+    water > 0 && told('kitchen.boilingWater'),
   ]
   return {
     cut: row.cut,
     waterMinutes: water > 0 ? water + add : 0,
     // the rule is given for boiling water only
     steamMinutes: steam,
-    note: notes
-      .filter(Boolean)
-      .map((n) => (n.endsWith('.') ? n : `${n}.`))
-      .join(' '),
+    note: listing(
+      notes.filter((note) => note !== false),
+      ' ',
+    ),
     source: sources[row.waterMinutes.source].text,
   }
 }

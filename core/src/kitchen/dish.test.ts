@@ -101,12 +101,12 @@ describe('a dish of several lots', () => {
   })
   it('is refused where more comes out than went in, nothing would be left, or a lot has not that much', () => {
     const refuse = (over: Partial<Dish>) => () => dishOf({ ...braise, ...over }, lots)
-    expect(refuse({ weightG: 7500 })).toThrow(/say what else went in, water too/)
-    expect(refuse({ wasteG: 7920, weightG: undefined as never })).toThrow(/Nothing would be left/)
+    expect(refuse({ weightG: 7500 })).toRefuse(/say what else went in, water too/)
+    expect(refuse({ wasteG: 7920, weightG: undefined as never })).toRefuse(/Nothing would be left/)
     expect(refuse({ takes: [{ code: 'A26-1', weightG: 30_000 }] })).toThrow()
-    expect(refuse({ takes: [], adds: [] })).toThrow(/Nothing goes into it/)
-    expect(refuse({ name: '  ' })).toThrow(/name/)
-    expect(refuse({ takes: [braise.takes[0]!, braise.takes[0]!] })).toThrow(/once/)
+    expect(refuse({ takes: [], adds: [] })).toRefuse(/Nothing goes into it/)
+    expect(refuse({ name: '  ' })).toRefuse(/name/)
+    expect(refuse({ takes: [braise.takes[0]!, braise.takes[0]!] })).toRefuse(/once/)
   })
   it('nobody weighed it: what went in less the trimmings, and said to be a guess', () => {
     const { weightG: _, ...unweighed } = braise
@@ -137,7 +137,7 @@ describe('a dish of several lots', () => {
     const after = told([...first.made, ...more.made], cabbage.lot)
     expect(after.quantity).toEqual({ weightG: 2050, pieces: 4 })
     expect(after.storedAtMs).toBe(bag.storedAtMs)
-    expect(() => dishOf({ ...braise, form: 'jarred', into: 'C26-2' }, lots, into)).toThrow(/not jarred/)
+    expect(() => dishOf({ ...braise, form: 'jarred', into: 'C26-2' }, lots, into)).toRefuse(/not jarred/)
   })
   it('property: what went in is what came out and what went, whatever is taken', () => {
     const grams = fc.integer({ min: 1, max: 5000 })

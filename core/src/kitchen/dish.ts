@@ -1,5 +1,6 @@
 import { units, type Crop, type Form, type Unit } from '../almanac'
 import { draft, gramsOfPieces, piecesOfGrams, type EventDraft, type LotHistory } from '../lots'
+import { grams, told, term } from '../message'
 import { Refusal } from '../refusal'
 
 /** What one lot gives to the pot: pieces or grams, or all there is. */
@@ -57,15 +58,15 @@ export interface DishOutcome {
 
 function takenOf({ code, pieces, weightG, all }: DishTaking, { lot }: DishLot, field: string): EventDraft {
   const { quantity } = lot
-  if (lot.stage === 'gone' || quantity.weightG <= 0) throw new Refusal('gone', `Nothing is left of ${code}.`, field)
+  if (lot.stage === 'gone' || quantity.weightG <= 0) throw new Refusal('gone', told('lots.noneLeftOf', { code }), field)
   if (lot.stage === 'dryer' || lot.stage === 'conditioning') {
-    throw new Refusal('invalid', `${code} is in the dryer or its jar; take it out first.`, field)
+    throw new Refusal('invalid', told('kitchen.takeOutFirst', { code }), field)
   }
   const out = (grams: number, count: number, by: 'pieces' | 'weight' | 'all') =>
     draft('split-out', { weightG: 0 - grams, pieces: 0 - count, details: { by } })
   if (all) return out(quantity.weightG, quantity.pieces ?? 0, 'all')
   if ((pieces === undefined) === (weightG === undefined)) {
-    throw new Refusal('invalid', `Say how many or how much of ${code}, one of the two.`, field)
+    throw new Refusal('invalid', told('kitchen.howMuchOf', { code }), field)
   }
   return pieces === undefined
     ? out(weightG!, piecesOfGrams(quantity, weightG!), 'weight')
@@ -81,10 +82,10 @@ function takenOf({ code, pieces, weightG, all }: DishTaking, { lot }: DishLot, f
  */
 export function dishOf(dish: Dish, lots: readonly DishLot[], into?: DishLot): DishOutcome {
   const name = dish.name.trim()
-  if (name === '') throw new Refusal('invalid', 'Give it a name: the label says it.', 'name')
-  if (dish.takes.length + dish.adds.length === 0) throw new Refusal('invalid', 'Nothing goes into it yet.', 'takes')
+  if (name === '') throw new Refusal('invalid', told('kitchen.unnamed'), 'name')
+  if (dish.takes.length + dish.adds.length === 0) throw new Refusal('invalid', told('kitchen.nothingGoesIn'), 'takes')
   if (new Set(dish.takes.map(({ code }) => code)).size < dish.takes.length) {
-    throw new Refusal('invalid', 'Each lot is taken from once.', 'takes')
+    throw new Refusal('invalid', told('kitchen.eachLotOnce'), 'takes')
   }
   const taken = dish.takes.map((taking, i) => ({
     code: taking.code,
@@ -99,11 +100,16 @@ export function dishOf(dish: Dish, lots: readonly DishLot[], into?: DishLot): Di
   if (outG + wasteG > inG) {
     throw new Refusal(
       'invalid',
-      `${outG} g ready${wasteG ? ` and ${wasteG} g of trimmings` : ''} from ${inG} g: say what else went in, water too.`,
+      told('kitchen.moreThanWentIn', {
+        out: grams(outG),
+        wasted: wasteG ? 'yes' : 'no',
+        waste: grams(wasteG ?? 0),
+        in: grams(inG),
+      }),
       'weightG',
     )
   }
-  if (outG < 1) throw new Refusal('invalid', 'Nothing would be left of it.', 'wasteG')
+  if (outG < 1) throw new Refusal('invalid', told('kitchen.nothingWouldBeLeft'), 'wasteG')
   if (into) requireSame(dish, into)
   // the part that most of it is, by weight
   const heaviest = [...taken].sort((a, b) => a.event.weightG - b.event.weightG)[0]
@@ -151,9 +157,9 @@ const pickSaid = (dish: Dish) =>
 /** @throws Refusal for what is not like what it is put to */
 function requireSame({ form, unit }: Dish, { code, lot }: DishLot): void {
   const is = lot.frozen ? 'frozen' : lot.made?.form
-  if (lot.quantity.weightG <= 0) throw new Refusal('gone', `Nothing is left of ${code}: begin a new one.`, 'into')
-  if (is !== form) throw new Refusal('invalid', `${code} is not ${form}: it is not put together.`, 'into')
+  if (lot.quantity.weightG <= 0) throw new Refusal('gone', told('kitchen.noneToTopUp', { code }), 'into')
+  if (is !== form) throw new Refusal('invalid', told('kitchen.notOfThisForm', { code, form }), 'into')
   if (lot.unit && lot.unit !== unit) {
-    throw new Refusal('invalid', `${code} is counted in ${units[lot.unit]}.`, 'unit')
+    throw new Refusal('invalid', told('kitchen.countedIn', { code, units: term(units[lot.unit]) }), 'unit')
   }
 }

@@ -1,3 +1,4 @@
+import { kilos, term, told, type Message } from '../message'
 import { requireWithin } from '../refusal'
 import { handlingMinutes, type GlutPlan } from './glut'
 
@@ -169,24 +170,22 @@ export const delayed = (acts: readonly Act[], from: number, by: number): Act[] =
   acts.map((act) => (act.at >= from ? { ...act, at: act.at + by } : act))
 
 /** What somebody in the kitchen is told to do. */
-export function actSays({ what, kg, minutes, batch }: Act, crop: string | null): string {
-  const of = `${kg.toFixed(1)} kg of ${crop ?? ''}`
+export function actSays({ what, kg, minutes, batch }: Act, crop: string | null): Message {
+  const of = { weight: kilos(1000 * kg), crop: crop === null ? null : term(crop) }
   switch (what) {
     case 'water-on':
-      return 'Put the water on, lid on the pan.'
+      return told('kitchen.actWaterOn')
     case 'prepare':
-      return `Wash and cut batch ${batch}: ${of}.`
+      return told('kitchen.actPrepare', { batch, weight: of.weight, crop: of.crop })
     case 'into-pan':
-      return `Batch ${batch} into the boiling water: ${of}. ${Math.round(minutes - 1)} minutes from when it boils again.`
+      return told('kitchen.actIntoPan', { batch, weight: of.weight, crop: of.crop, minutes: Math.round(minutes - 1) })
     case 'out-of-pan':
-      return `Batch ${batch} out, into cold water for ${Math.round(minutes)} minutes.`
+      return told('kitchen.actOutOfPan', { batch, minutes: Math.round(minutes) })
     case 'spread':
-      return minutes > 1
-        ? `Drain batch ${batch}, spread it on a tray, into the freezer.`
-        : `Spread batch ${batch} on a tray, into the freezer.`
+      return told('kitchen.actSpread', { batch, drained: minutes > 1 ? 'yes' : 'no' })
     case 'water-off':
-      return 'The stove off.'
+      return told('kitchen.actWaterOff')
     case 'bag':
-      return `Batch ${batch} is hard: into bags, the air out, labels on.`
+      return told('kitchen.actBag', { batch })
   }
 }

@@ -1,3 +1,4 @@
+import { told, fieldNamed } from '../message'
 import { Refusal, requireWithin } from '../refusal'
 
 export type Shape = 'slab' | 'cylinder' | 'sphere'
@@ -111,13 +112,7 @@ export function freezeTime(input: FreezeTimeInput): { hours: number; method: str
     requireWithin(p.frozenConductivityWPerMK, 0.05, 5, 'frozenConductivityWPerMK', 'W/(m·K)')
     requireWithin(p.latentHeatKJPerKg, 10, 340, 'latentHeatKJPerKg', 'kJ/kg')
     requireWithin(p.initialFreezingPointC, -10, 0, 'initialFreezingPointC', '°C')
-    requireWithin(
-      freezer,
-      -80,
-      p.initialFreezingPointC - 1,
-      'freezerTemperatureC',
-      '°C (a degree below the freezing point, or colder)',
-    )
+    requireWithin(freezer, -80, p.initialFreezingPointC - 1, 'freezerTemperatureC', '°C', told('kitchen.belowFreezing'))
     return {
       hours: plankHours(shape, thicknessMm, freezer, h, p),
       method: 'Plank',
@@ -127,14 +122,20 @@ export function freezeTime(input: FreezeTimeInput): { hours: number; method: str
   if (input.waterPct === undefined) {
     throw new Refusal(
       'invalid',
-      'Give waterPct, or all of densityKgPerM3, frozenConductivityWPerMK, latentHeatKJPerKg and initialFreezingPointC.',
+      told('kitchen.waterOrAllOf', {
+        waterPct: fieldNamed('waterPct'),
+        densityKgPerM3: fieldNamed('densityKgPerM3'),
+        frozenConductivityWPerMK: fieldNamed('frozenConductivityWPerMK'),
+        latentHeatKJPerKg: fieldNamed('latentHeatKJPerKg'),
+        initialFreezingPointC: fieldNamed('initialFreezingPointC'),
+      }),
       'waterPct',
     )
   }
   const initial = input.initialTemperatureC ?? usualInitialC
   requireWithin(input.waterPct, 40, 99, 'waterPct', '%')
   requireWithin(initial, 0, 40, 'initialTemperatureC', '°C')
-  requireWithin(freezer, -40, -15, 'freezerTemperatureC', '°C (what Pham’s method was fitted for)')
+  requireWithin(freezer, -40, -15, 'freezerTemperatureC', '°C', told('kitchen.asPhamFitted'))
   const hours = phamHours(shape, thicknessMm, {
     ...packed,
     ...propertiesOf(input.waterPct),

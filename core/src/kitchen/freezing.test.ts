@@ -1,3 +1,4 @@
+import { allInPlainWords } from '@vadose/words'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { cropById, crops } from '../almanac'
@@ -59,12 +60,12 @@ describe('blanching (NCHFP blanching times, recalled)', () => {
   })
   it('freezes berries and chillies raw, refuses what is cooked or spoilt by freezing', () => {
     expect(blanch(cropById('raspberry'))).toMatchObject({ waterMinutes: 0, steamMinutes: 0 })
-    expect(blanch(cropById('chilli')).note).toMatch(/not blanched/)
-    expect(() => blanch(cropById('beetroot'))).toThrow(/tender/)
-    expect(() => blanch(cropById('pumpkin'))).toThrow(/Cook/)
-    expect(() => blanch(cropById('cucumber'))).toThrow(/does not freeze/)
-    expect(() => blanch(cropById('carrot'), 'julienned in moonlight')).toThrow(/small whole/)
-    expect(() => blanch(cropById('carrot'), 'diced', 9000)).toThrow(/altitudeM/)
+    expect(allInPlainWords(blanch(cropById('chilli')).note)).toMatch(/not blanched/)
+    expect(() => blanch(cropById('beetroot'))).toRefuse(/tender/)
+    expect(() => blanch(cropById('pumpkin'))).toRefuse(/Cook/)
+    expect(() => blanch(cropById('cucumber'))).toRefuse(/does not freeze/)
+    expect(() => blanch(cropById('carrot'), 'julienned in moonlight')).toRefuse(/small whole/)
+    expect(() => blanch(cropById('carrot'), 'diced', 9000)).toRefuse(/altitudeM/)
   })
 })
 
@@ -141,9 +142,9 @@ describe('freezing time', () => {
   })
   it('refuses half the properties, and a freezer that does not freeze', () => {
     const base = { shape: 'slab' as const, thicknessMm: 40, surfaceCoefficientWPerM2K: 8 }
-    expect(() => freezeTime({ ...base, freezerTemperatureC: -18 })).toThrow(/waterPct/)
-    expect(() => freezeTime({ ...base, freezerTemperatureC: -18, densityKgPerM3: 1000 })).toThrow(/waterPct/)
-    expect(() => freezeTime({ ...base, freezerTemperatureC: -5, waterPct: 85 })).toThrow(/freezerTemperatureC/)
+    expect(() => freezeTime({ ...base, freezerTemperatureC: -18 })).toRefuse(/waterPct/)
+    expect(() => freezeTime({ ...base, freezerTemperatureC: -18, densityKgPerM3: 1000 })).toRefuse(/waterPct/)
+    expect(() => freezeTime({ ...base, freezerTemperatureC: -5, waterPct: 85 })).toRefuse(/freezerTemperatureC/)
   })
 })
 
@@ -173,7 +174,7 @@ describe('the freezer', () => {
     expect(months(-18, 30.4)).toBeCloseTo(1, 6)
     expect(months(-12, 30.4)).toBeGreaterThan(3)
     expect(frozenLife(freezing!, [{ temperatureC: -18, days: 4000 }]).monthsLeft.p50).toBe(0)
-    expect(() => frozenLife(freezing!, [{ temperatureC: -3, days: 1 }])).toThrow(/power-cut/)
+    expect(() => frozenLife(freezing!, [{ temperatureC: -3, days: 1 }])).toRefuse(/power-cut/)
   })
 })
 
@@ -219,7 +220,7 @@ describe('a power cut (USDA FSIS: 48 h full, 24 h half full, door shut, recalled
     const ends = [1, 12, 24, 36, 48].map((h) => powerCut(300, 1, h, 21).endTemperatureC!)
     expect(ends).toEqual([...ends].sort((x, y) => x - y))
     expect(ends.at(-1)).toBeCloseTo(-1, 6)
-    expect(powerCut(200, 0.3, 200, 25).advice).toMatch(/Throw it out/)
+    expect(allInPlainWords(powerCut(200, 0.3, 200, 25).advice)).toMatch(/Throw it out/)
   })
 })
 

@@ -1,4 +1,5 @@
 import { sources, type Freezing } from '../almanac'
+import { told } from '../message'
 import { Refusal, requireWithin } from '../refusal'
 
 export const daysAMonth = 30.4
@@ -24,11 +25,7 @@ export function frozenLife(freezing: Freezing, stretches: readonly FrozenStretch
   let spentMonths = 0
   stretches.forEach((s, i) => {
     if (s.temperatureC > -6) {
-      throw new Refusal(
-        'out-of-range',
-        'Above −6 °C it is thawing: use the power-cut rules.',
-        `temperatures/${i}/temperatureC`,
-      )
+      throw new Refusal('out-of-range', told('kitchen.thawing'), `temperatures/${i}/temperatureC`)
     }
     requireWithin(s.temperatureC, -35, -6, `temperatures/${i}/temperatureC`, '°C')
     requireWithin(s.days, 0, 4000, `temperatures/${i}/days`, 'days')

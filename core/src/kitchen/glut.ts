@@ -1,4 +1,5 @@
 import type { Crop } from '../almanac'
+import { told, listing, type Message, prose } from '../message'
 import { Refusal, requireWithin } from '../refusal'
 import { blanch } from './blanch'
 import { loadKgPerLitre } from './freezer-load'
@@ -43,7 +44,13 @@ export interface GlutPlan {
     late: boolean
   }[]
   /** what no evening, tray or freezer has room for */
-  leftOver: { heap: number; crop: string; kg: number; why: 'time' | 'trays' | 'freezer' | 'too-old'; instead: string }[]
+  leftOver: {
+    heap: number
+    crop: string
+    kg: number
+    why: 'time' | 'trays' | 'freezer' | 'too-old'
+    instead: Message
+  }[]
   kgFrozen: number
   kgLate: number
 }
@@ -80,7 +87,7 @@ export function glutPlan(heaps: readonly GlutHeap[], evenings: readonly FreeTime
   sorted.forEach((evening, i) => {
     const before = sorted[i - 1]
     if (before && before.inHours + before.hours > evening.inHours + 1e-9) {
-      throw new Refusal('invalid', 'Two of the evenings overlap: nobody stands at the stove twice at once.', 'evenings')
+      throw new Refusal('invalid', told('kitchen.eveningsOverlap'), 'evenings')
     }
   })
   const work = heaps.map((heap, i) => {
@@ -194,7 +201,7 @@ function inTimeFirst<T extends { deadline: number; left: number; batchKg: number
 }
 
 /** What else to do with it. */
-function insteadOf(crop: Crop): string {
-  const other = crop.ways.filter((w) => !['freeze', 'seed'].includes(w.way)).map((w) => w.note)
-  return other[0] ? `Instead: ${other.slice(0, 2).join('; or ')}.` : 'Give it away today.'
+function insteadOf(crop: Crop): Message {
+  const ways = crop.ways.filter((w) => !['freeze', 'seed'].includes(w.way)).map((w) => prose(w.note))
+  return ways[0] ? told('kitchen.instead', { ways: listing(ways.slice(0, 2), '; or ') }) : told('kitchen.giveAway')
 }

@@ -29,7 +29,7 @@ describe('bags after a power cut', () => {
     expect(days(160)).toBeLessThan(days(null))
   })
   it('only of what is frozen and there', () => {
-    expect(() => bagAfterCut('keep', told(bags.slice(0, 1)), 'x', 0)).toThrow(/not in the freezer/)
-    expect(() => bagAfterCut('keep', after('cook'), 'x', 0)).toThrow(/Nothing is left/)
+    expect(() => bagAfterCut('keep', told(bags.slice(0, 1)), 'x', 0)).toRefuse(/not in the freezer/)
+    expect(() => bagAfterCut('keep', after('cook'), 'x', 0)).toRefuse(/Nothing is left/)
   })
 })

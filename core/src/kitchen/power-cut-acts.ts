@@ -1,5 +1,6 @@
 import { dayMs } from '../households'
 import { draft, type EventDraft, type LotHistory } from '../lots'
+import { told } from '../message'
 import { Refusal } from '../refusal'
 
 /** What is done with a bag after a power cut: hard still, frozen again, cooked today, thrown out. */
@@ -16,9 +17,9 @@ const refrozenDays = 60
  */
 export function bagAfterCut(verdict: BagVerdict, lot: LotHistory, says: string, nowMs: number): EventDraft[] {
   const frozen = lot.frozen ?? (lot.made?.form === 'frozen' ? lot.made : null)
-  if (!frozen) throw new Refusal('invalid', 'It is not in the freezer.', 'bags')
+  if (!frozen) throw new Refusal('invalid', told('kitchen.notInFreezer'), 'bags')
   const { weightG, pieces } = lot.quantity
-  if (weightG <= 0) throw new Refusal('gone', 'Nothing is left of it.', 'bags')
+  if (weightG <= 0) throw new Refusal('gone', told('kitchen.nothingLeft'), 'bags')
   const all = { weightG: 0 - weightG, pieces: 0 - (pieces ?? 0) }
   switch (verdict) {
     case 'keep':

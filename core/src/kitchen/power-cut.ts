@@ -1,3 +1,4 @@
+import { degrees, told, type Message } from '../message'
 import { requireWithin } from '../refusal'
 
 export type CutOutcome = 'keep' | 'refreeze' | 'bag-by-bag' | 'throw-out'
@@ -6,7 +7,7 @@ export interface PowerCutAnswer {
   /** hours the rule gives this freezer, door shut */
   safeHours: number
   outcome: CutOutcome
-  advice: string
+  advice: Message
   foodKg: number
   /** what the rule's warming comes to; beyond the rule no single figure is right for every bag */
   endTemperatureC?: number
@@ -92,12 +93,10 @@ function byTheRule(hoursOff: number, safeHours: number, endC: number | undefined
 const byReading = (measuredC: number): CutOutcome =>
   measuredC <= hardC ? 'keep' : measuredC <= refreezeAtMostC ? 'refreeze' : 'throw-out'
 
-const adviceFor: Record<CutOutcome, string> = {
-  keep: 'Keep the door shut; it is still hard frozen. Eat these bags a little sooner.',
-  refreeze:
-    'Within the rule, or read at 4 °C or below: it may be frozen again; quality suffers, raw fruit least. A bag without ice crystals is cooked today.',
-  'bag-by-bag':
-    'Past the rule. Bag by bag: only what has ice crystals in it, or is read at 4 °C or below in its middle, is frozen again or cooked today; all else is thrown out. When in doubt, throw it out.',
-  'throw-out':
-    'Throw it out: it has been too warm for too long, or nobody knows. Do not taste it. Only a temperature read in the food of 4 °C or below would say otherwise. Your local authority’s advice comes first.',
+const cold = degrees(refreezeAtMostC)
+const adviceFor: Record<CutOutcome, Message> = {
+  keep: told('kitchen.cutKeep'),
+  refreeze: told('kitchen.cutRefreeze', { cold }),
+  'bag-by-bag': told('kitchen.cutBagByBag', { cold }),
+  'throw-out': told('kitchen.cutThrowOut', { cold }),
 }

@@ -1,3 +1,4 @@
+import { told, type Part } from '../message'
 import type { Crop } from '../almanac'
 import { blanch } from './blanch'
 
@@ -8,14 +9,14 @@ export interface Preparing {
   label: string
   /** minutes in boiling water and over steam; null where it is not blanched */
   minutes: { water: number; steam: number } | null
-  note: string
+  note: Part
 }
 
 /** Done to what is not blanched by its cut. Common practice, no source. */
 const others: Preparing[] = [
-  { id: 'cooked', label: 'cooked', minutes: null, note: 'Cooked through, cooled fast, packed in meals.' },
-  { id: 'pureed', label: 'puréed', minutes: null, note: 'Cooked and sieved; frozen in blocks or a flat bag.' },
-  { id: 'grated', label: 'grated', minutes: null, note: 'Grated raw, the water pressed out; in moulds, then bagged.' },
+  { id: 'cooked', label: 'cooked', minutes: null, note: told('kitchen.preparedCooked') },
+  { id: 'pureed', label: 'puréed', minutes: null, note: told('kitchen.preparedPureed') },
+  { id: 'grated', label: 'grated', minutes: null, note: told('kitchen.preparedGrated') },
 ]
 
 /**

@@ -1,8 +1,9 @@
+import { told, type Message } from '../message'
 import { Refusal, requireWithin } from '../refusal'
 
 export interface BrineAnswer {
   saltG: number
-  note: string
+  note: Message
   source: string
 }
 
@@ -24,24 +25,17 @@ export function brine(method: 'of-water' | 'of-total', waterG: number, produceG:
   requireWithin(saltPct, saneSaltPct[0], saneSaltPct[1], 'saltPct', '%')
   const base = method === 'of-water' ? waterG : waterG + produceG
   if (base === 0) {
-    throw new Refusal(
-      'invalid',
-      'There is nothing to salt: give a weight.',
-      method === 'of-water' ? 'waterG' : 'produceG',
-    )
+    throw new Refusal('invalid', told('larder.nothingToSalt'), method === 'of-water' ? 'waterG' : 'produceG')
   }
   const saltG = (base * saltPct) / 100
   const total = waterG + produceG + saltG
   const overallPct = (saltG / total) * 100
-  const strength =
-    overallPct < 1.8
-      ? 'Once it has evened out that is weak: below about 2 % it may spoil.'
-      : overallPct > 8
-        ? 'Strong: little ferments in it; rinse before eating.'
-        : 'Within what household ferments use.'
   return {
     saltG,
-    note: `${overallPct.toFixed(1)} % of everything once it has evened out. ${strength} Weigh salt, never measure it by the spoon; keep everything under the brine; follow a tested recipe.`,
+    note: told('larder.brineNote', {
+      overall: overallPct.toFixed(1),
+      strength: overallPct < 1.8 ? 'weak' : overallPct > 8 ? 'strong' : 'usual',
+    }),
     source: 'Arithmetic; ranges of NCHFP and common practice (recalled, not re-read)',
   }
 }
@@ -57,6 +51,6 @@ export function saltPctOf(method: 'of-water' | 'of-total', waterG: number, produ
   requireWithin(produceG, 0, 1e8, 'produceG', 'g')
   requireWithin(saltG, 0, 1e8, 'saltG', 'g')
   const base = method === 'of-water' ? waterG : waterG + produceG
-  if (base === 0) throw new Refusal('invalid', 'There is nothing to salt: give a weight.', 'waterG')
+  if (base === 0) throw new Refusal('invalid', told('larder.nothingToSalt'), 'waterG')
   return (saltG / base) * 100
 }

@@ -1,3 +1,4 @@
+import { told } from '../message'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { bookedAs, offOf, proposalsFor, readShelf, truthOf, type CountContext } from './index'
@@ -36,7 +37,7 @@ describe('what is off', () => {
   })
   const context: CountContext = {
     usedPerWeek: 0.8,
-    usedWords: 'one in about 9 days is used',
+    used: told('larder.usedEvery', { days: 9 }),
     weeksSince: 3,
     waterG: [0, 0],
     countedBefore: true,
@@ -78,8 +79,8 @@ describe('a difference booked', () => {
   })
   it('is nothing where it is as expected, and never eaten where there is more', () => {
     expect(booked('eaten', counted(8))).toBeUndefined()
-    expect(() => booked('eaten', counted(9))).toThrow(/more than the books say/)
-    expect(() => booked('found', counted(7))).toThrow(/less than the books say/)
+    expect(() => booked('eaten', counted(9))).toRefuse(/more than the books say/)
+    expect(() => booked('found', counted(7))).toRefuse(/less than the books say/)
   })
   it('weighed empty, no piece is left', () => {
     expect(booked('eaten', weighed(0))).toMatchObject({ weightG: -4000, pieces: -8 })

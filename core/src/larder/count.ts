@@ -1,3 +1,4 @@
+import { told, grams, type Message } from '../message'
 import { Refusal } from '../refusal'
 import { draft, type EventDraft, type LotHistory, type Quantity } from '../lots'
 
@@ -57,7 +58,7 @@ export interface CountContext {
   /** used of this lot a week, in pieces where it is counted, else g; null where it was never used */
   usedPerWeek: number | null
   /** the spread of that */
-  usedWords: string
+  used: Message
   weeksSince: number
   /** water it can have lost since it was last weighed, g: least and most; none in jars and bags */
   waterG: [number, number]
@@ -66,7 +67,7 @@ export interface CountContext {
 
 export interface CountProposal {
   cause: CountCause
-  why: string
+  why: Message
 }
 
 /** Likely causes of a difference, best first; “unknown” is always an answer, and the last. */
@@ -75,12 +76,12 @@ export function proposalsFor(off: { pieces: number | null; weightG: number }, co
   if (by === 0) return []
   if (by > 0) {
     return [
-      { cause: 'found', why: 'one stood somewhere else, or came back' },
+      { cause: 'found', why: told('larder.whyElsewhere') },
       {
         cause: 'miscounted',
-        why: context.countedBefore ? 'the last count may have missed it' : 'the first entry was by eye',
+        why: told('larder.whyMiscountedMore', { counted: context.countedBefore ? 'yes' : 'no' }),
       },
-      { cause: 'unknown', why: 'nothing we know says which' },
+      { cause: 'unknown', why: told('larder.whyNobodyKnows') },
     ]
   }
   const missing = 0 - by
@@ -89,29 +90,27 @@ export function proposalsFor(off: { pieces: number | null; weightG: number }, co
   if (off.pieces === null && most > 0 && missing <= most * 1.3) {
     proposals.push({
       cause: 'dried-out',
-      why: `its place takes ${Math.round(least)} to ${Math.round(most)} g of water since it was last weighed`,
+      why: told('larder.whyWater', { least: grams(Math.round(least)), most: grams(Math.round(most)) }),
     })
   }
   const expected = (context.usedPerWeek ?? 0) * Math.max(1, context.weeksSince)
   if (expected >= missing * 0.4) {
-    proposals.push({ cause: 'eaten', why: `${context.usedWords}: so much in the time is likely` })
+    proposals.push({ cause: 'eaten', why: told('larder.whyUsualPace', { used: context.used }) })
   }
   if (!proposals.some(({ cause }) => cause === 'eaten')) {
     proposals.push({
       cause: 'eaten',
       why:
-        context.usedPerWeek === null
-          ? 'eaten and not written down is the usual way'
-          : `${context.usedWords}, but somebody may have`,
+        context.usedPerWeek === null ? told('larder.whyUnwritten') : told('larder.whySomebody', { used: context.used }),
     })
   }
   proposals.push(
-    { cause: 'lost', why: 'thrown away and not written down' },
+    { cause: 'lost', why: told('larder.whyThrownAway') },
     {
       cause: 'miscounted',
-      why: context.countedBefore ? 'the last count may have been off' : 'the first entry may have been off',
+      why: told('larder.whyMiscounted', { counted: context.countedBefore ? 'yes' : 'no' }),
     },
-    { cause: 'unknown', why: 'booked as gone, cause unknown, and the year’s reckoning says so' },
+    { cause: 'unknown', why: told('larder.whyUnknown') },
   )
   return proposals
 }
@@ -130,11 +129,7 @@ export function bookedAs(
   if (off.weightG === 0 && pieces === 0) return undefined
   const more = (off.pieces ?? off.weightG) > 0
   if (more !== (cause === 'found') && !['miscounted', 'unknown'].includes(cause)) {
-    throw new Refusal(
-      'invalid',
-      more ? 'There is more than the books say: found, or miscounted before.' : 'There is less than the books say.',
-      'causes',
-    )
+    throw new Refusal('invalid', more ? told('larder.moreThanBooks') : told('larder.lessThanBooks'), 'causes')
   }
   const change = { weightG: off.weightG, pieces }
   const why = 'counted on the shelf'

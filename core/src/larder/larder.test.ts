@@ -16,9 +16,9 @@ describe('run-out', () => {
   })
   it('is today when nothing is on hand, and refuses to guess without a use', () => {
     expect(runOut(0, weekly, '2026-08-25').runsOutOn.p50).toBe('2026-08-25')
-    expect(() => runOut(100, [], '2026-08-25')).toThrow(/no use/)
-    expect(() => runOut(100, [{ date: '2026-09-01', amount: 1 }], '2026-08-25')).toThrow(/after today/)
-    expect(() => runOut(100, [{ date: '2026-02-30', amount: 1 }], '2026-08-25')).toThrow(/not a day/)
+    expect(() => runOut(100, [], '2026-08-25')).toRefuse(/no use/)
+    expect(() => runOut(100, [{ date: '2026-09-01', amount: 1 }], '2026-08-25')).toRefuse(/after today/)
+    expect(() => runOut(100, [{ date: '2026-02-30', amount: 1 }], '2026-08-25')).toRefuse(/not a day/)
   })
 })
 

@@ -1,3 +1,4 @@
+import { told, type Message } from '../message'
 import { findCrops, pantry, unitG, unitNames, units, type Crop, type Form, type Origin, type Unit } from '../almanac'
 import type { CivilDate } from '../households'
 
@@ -21,7 +22,7 @@ export interface PadLine {
   /** the place named, if one was */
   placeId: string | null
   /** what should be looked at before it is kept */
-  doubts: string[]
+  doubts: Message[]
 }
 
 export interface PadHouse {
@@ -158,7 +159,7 @@ const plain = (text: string) => text.toLowerCase().replace(/\s+/g, ' ').trim()
 export function readPadLine(text: string, { crops, places, today }: PadHouse): PadLine | undefined {
   const line = new Line(` ${plain(text).replace(/[,;:()]/g, ' ')} `)
   if (line.rest.trim() === '') return undefined
-  const doubts: string[] = []
+  const doubts: Message[] = []
   const place = [...places]
     .sort((a, b) => b.name.length - a.name.length)
     .find(({ name }) =>
@@ -183,11 +184,10 @@ export function readPadLine(text: string, { crops, places, today }: PadHouse): P
   unit ??= unitWords.get(line.take(new RegExp(`\\b(${unitPattern})${wordEnd}`))?.[1] ?? '') ?? null
   const form = formWords.find(([words]) => words.test(line.rest))?.[1]
   const words = plain(line.rest.replace(/\b(frozen|freezer|dried|brined|cooked|in brine)\b/g, ' ').replace(small, ' '))
-  if (words === '') doubts.push('What is it? Nothing was named.')
+  if (words === '') doubts.push(told('larder.doubtWhat'))
   const known = words === '' ? undefined : bestCrop(crops, words)
   const crop = known?.crop ?? pantry
-  if (!known && words !== '' && source === undefined)
-    doubts.push(`“${words}” is no crop of the almanac: kept by its name.`)
+  if (!known && words !== '' && source === undefined) doubts.push(told('larder.doubtNoCrop', { named: words }))
   const whole = amount === null ? null : Math.ceil(amount)
   const name = known?.exact ? null : words === '' ? null : words[0]!.toUpperCase() + words.slice(1)
   const is = form ?? usualForm(crop, unit, place?.kind === 'freezer')
@@ -208,7 +208,7 @@ export function readPadLine(text: string, { crops, places, today }: PadHouse): P
     placeId: place?.id ?? null,
     doubts,
   }
-  if (weightG === null && amount === null) doubts.push('How many or how much? Nothing was said.')
+  if (weightG === null && amount === null) doubts.push(told('larder.doubtHowMany'))
   // half a bag is one bag, half full
   if (weightG === null && amount !== null && amount !== whole) {
     weightG = Math.max(1, Math.round(amount * (unit ? unitG[unit] : crop.pieceG.value)))

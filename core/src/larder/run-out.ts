@@ -1,6 +1,7 @@
 import { paceDriftLogSd, useHalfLifeWeeks, usePriorWeeks, usualUsesPerWeek } from '../assumptions'
 import { gammaQuantile, mapSpread, normalQuantile, type Spread } from '../chance'
 import { addDays, daysBetween, isCivilDate, type CivilDate } from '../households'
+import { told, fieldNamed } from '../message'
 import { Refusal } from '../refusal'
 
 export interface Use {
@@ -37,14 +38,16 @@ const longestDays = 36500
  * @throws Refusal when there is neither a use nor a prior, or a date lies ahead of today
  */
 export function runOut(onHand: number, uses: readonly Use[], today: CivilDate, prior?: PacePrior): RunOut {
-  if (!isCivilDate(today)) throw new Refusal('invalid', 'today is not a day; write it as 2026-10-02.', 'today')
+  if (!isCivilDate(today))
+    throw new Refusal('invalid', told('larder.todayNotADay', { today: fieldNamed('today') }), 'today')
   if (uses.length === 0 && !prior) {
-    throw new Refusal('invalid', 'There is no use yet to learn a pace from.', 'uses')
+    throw new Refusal('invalid', told('larder.noUseYet'), 'uses')
   }
   uses.forEach((use, i) => {
-    if (!isCivilDate(use.date)) throw new Refusal('invalid', `${use.date} is not a day.`, `uses/${i}/date`)
-    if (use.date > today) throw new Refusal('invalid', `Use ${i + 1} lies after today.`, `uses/${i}/date`)
-    if (!(use.amount > 0)) throw new Refusal('invalid', `Use ${i + 1} must be above 0.`, `uses/${i}/amount`)
+    if (!isCivilDate(use.date))
+      throw new Refusal('invalid', told('larder.useNotADay', { date: use.date }), `uses/${i}/date`)
+    if (use.date > today) throw new Refusal('invalid', told('larder.useAfterToday', { n: i + 1 }), `uses/${i}/date`)
+    if (!(use.amount > 0)) throw new Refusal('invalid', told('larder.useOfNothing', { n: i + 1 }), `uses/${i}/amount`)
   })
   const { mean, cv2, counted, weeks } = watched(uses, today, prior)
   const priorUses = usePriorWeeks * usualUsesPerWeek

@@ -40,6 +40,6 @@ describe('a list from another program', () => {
         .join('\n')
       expect(readSheet(text)).toEqual({ headings: ['Item', 'Qty'], rows: [['jam, damson', '6']] })
     }
-    expect(() => readSheet('nothing')).toThrow(/no list/)
+    expect(() => readSheet('nothing')).toRefuse(/no list/)
   })
 })

@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { told } from '../message'
 import { Refusal } from '../refusal'
 
 /** What a column of somebody's own list says. */
@@ -87,10 +88,7 @@ export function readSheet(text: string): { headings: string[]; rows: string[][] 
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' })
   const [headings, ...rows] = data
   if (!headings || rows.length === 0) {
-    throw new Refusal(
-      'invalid',
-      'There is no list in it: a first line that says what the columns are, and rows under it.',
-    )
+    throw new Refusal('invalid', told('larder.noList'))
   }
   return { headings: headings.map((name) => name.trim()), rows: rows.slice(0, mostRows) }
 }

@@ -66,6 +66,6 @@ describe('a line of stock', () => {
     expect(told('potato-maincrop', { form: 'fresh', unit: 'crate' }).pack).toBe('box')
   })
   it('says how many or how much', () => {
-    expect(() => stockEvents(plum, line({ pieces: null }))).toThrow(/how many or how much/)
+    expect(() => stockEvents(plum, line({ pieces: null }))).toRefuse(/how many or how much/)
   })
 })

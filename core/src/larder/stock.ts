@@ -1,5 +1,6 @@
 import { asGoods, inForm, unitG, type Crop, type Form, type Origin, type Unit } from '../almanac'
 import { draft, type EventDraft } from '../lots'
+import { term, told } from '../message'
 import { Refusal } from '../refusal'
 
 /** A line of the shelf as it is found there, bought, or made elsewhere. */
@@ -49,10 +50,10 @@ export function usualWeightG(crop: Crop, { form, unit, pieces, size, name, lifeD
 export function stockEvents(crop: Crop, line: StockLine, field = 'lines/0'): EventDraft[] {
   const { form, unit, pieces, placeId, source } = line
   if (pieces === null && line.weightG === null) {
-    throw new Refusal('invalid', 'Say how many or how much there is.', `${field}/pieces`)
+    throw new Refusal('invalid', told('larder.howMuchThere'), `${field}/pieces`)
   }
   if (form !== 'fresh' && inForm(crop, form) === crop && form !== 'dried') {
-    throw new Refusal('invalid', `${crop.name} is not kept so.`, `${field}/form`)
+    throw new Refusal('invalid', told('larder.notKeptSo', { crop: term(crop.name) }), `${field}/form`)
   }
   const weightG = line.weightG ?? usualWeightG(crop, line)
   const guessed = line.weightG === null ? { guessed: 'weight' as const } : {}

@@ -1,3 +1,5 @@
+import { told, type Message } from '../message'
+
 /** What the jar shows while dried fruit is conditioned. */
 export interface JarLook {
   /** day of conditioning, from 1 */
@@ -17,33 +19,18 @@ export const safeJarPct = { lo: 60, hi: 65 } as const
 export type JarVerdict = 'throw-out' | 'back-to-dryer' | 'shake-on' | 'done'
 
 /** What to do with a conditioning jar after a look, and why. */
-export function conditioningVerdict(look: JarLook): { verdict: JarVerdict; says: string } {
-  if (look.mould) return { verdict: 'throw-out', says: 'Mould on dried food is not picked off: the whole jar goes.' }
-  if (look.beads)
-    return { verdict: 'back-to-dryer', says: 'Beads on the glass: water is still coming out. Back to the dryer today.' }
-  if (look.jarHumidityPct !== undefined && look.jarHumidityPct > safeJarPct.hi) {
-    return {
-      verdict: 'back-to-dryer',
-      says: `The jar's air stands at ${Math.round(look.jarHumidityPct)} %: above ${safeJarPct.hi} % mould can grow.`,
-    }
-  }
-  const sure = look.jarHumidityPct !== undefined && look.jarHumidityPct < safeJarPct.lo
-  if (look.jarHumidityPct !== undefined && look.jarHumidityPct >= safeJarPct.lo) {
-    return {
-      verdict: 'shake-on',
-      says: `Not yet: the jar's air stands at ${Math.round(look.jarHumidityPct)} %; below ${safeJarPct.lo} % nothing grows. Shake again tomorrow, or give it an hour in the dryer.`,
-    }
-  }
-  if (look.day >= conditioningDays.least) {
-    return {
-      verdict: 'done',
-      says: sure ? 'A week without beads and dry air in the jar: put it by.' : 'A week without beads: put it by.',
-    }
-  }
-  return {
-    verdict: 'shake-on',
-    says: `Shake again tomorrow; ${conditioningDays.least - look.day} more ${conditioningDays.least - look.day === 1 ? 'day' : 'days'}.`,
-  }
+export function conditioningVerdict(look: JarLook): { verdict: JarVerdict; says: Message } {
+  if (look.mould) return { verdict: 'throw-out', says: told('line.jarMould') }
+  if (look.beads) return { verdict: 'back-to-dryer', says: told('line.jarBeads') }
+  const { lo: safe, hi: most } = safeJarPct
+  const humidity = look.jarHumidityPct === undefined ? undefined : Math.round(look.jarHumidityPct)
+  if (look.jarHumidityPct !== undefined && look.jarHumidityPct > most)
+    return { verdict: 'back-to-dryer', says: told('line.jarDamp', { humidity, most }) }
+  if (look.jarHumidityPct !== undefined && look.jarHumidityPct >= safe)
+    return { verdict: 'shake-on', says: told('line.jarNotYet', { humidity, safe }) }
+  if (look.day >= conditioningDays.least)
+    return { verdict: 'done', says: told('line.jarDone', { dry: humidity === undefined ? 'no' : 'yes' }) }
+  return { verdict: 'shake-on', says: told('line.jarShakeOn', { n: conditioningDays.least - look.day }) }
 }
 
 /**

@@ -2,6 +2,7 @@ import { bunchLogSd, weatherAheadLogSd } from '../assumptions'
 import { hourMs, mouldCanStart, type AirSeries } from '../air'
 import { normalPoints, weightedQuantiles, weightedSpread, type Spread } from '../chance'
 import type { Crop, Curing } from '../almanac'
+import { term, told, type Message } from '../message'
 import { Refusal } from '../refusal'
 import { atInstant, instantReaching, spentPower, stalls, type AirflowChange } from './drying-power'
 import { curingPosterior, expectedWeightG, weightShare, type CuringPosterior } from './posterior'
@@ -24,11 +25,7 @@ export interface EndTestResult {
  */
 export function curingOf(crop: Crop): Curing {
   if (!crop.curing) {
-    throw new Refusal(
-      'not-cured',
-      `${crop.name} is not cured or hung to dry: it goes straight to store, pan or table.`,
-      'crop',
-    )
+    throw new Refusal('not-cured', told('line.notCured', { crop: term(crop.name) }), 'crop')
   }
   return crop.curing
 }
@@ -57,7 +54,7 @@ export interface CuringState {
   /** drying power spent by now, kPa·h */
   spentKPaH: number
   posterior: CuringPosterior
-  reasons: string[]
+  reasons: Message[]
 }
 
 /** Evenly weighted guesses of how the time ahead goes against what is expected: by the air, and by what was weighed. */
@@ -144,39 +141,32 @@ function pastHours(lot: CuringLot, curing: Curing) {
   return { stalledHours, stalledForHours, mouldRiskHours }
 }
 
-function curingReasons(lot: CuringLot, state: Omit<CuringState, 'reasons'>): string[] {
-  const reasons: string[] = []
+function curingReasons(lot: CuringLot, state: Omit<CuringState, 'reasons'>): Message[] {
+  const reasons: Message[] = []
   const dryOff = curingOf(lot.crop).dryOffHours?.value
   if (dryOff && (lot.nowMs - lot.air.startMs) / hourMs < dryOff[1] + 1) {
-    reasons.push(`Let them dry off first, ${dryOff[0]} to ${dryOff[1]} hours in the shade; wet skins rot in the dark.`)
+    reasons.push(told('line.dryOffFirst', { least: dryOff[0], most: dryOff[1] }))
   }
-  const { crop } = lot
-  const { clock, budget } = curingOf(crop)
-  const heals = clock === 'healing'
+  const { clock, budget, endTests } = curingOf(lot.crop)
+  const heals = clock === 'healing' ? 'yes' : 'no'
+  const { stalledForHours, stalledHours, mouldRiskHours } = state
   reasons.push(
-    heals
-      ? `The air has given ${Math.round(state.spentKPaH)} hours of good healing; about ${budget.value} is usual for ${crop.plural}.`
-      : `The air has given ${Math.round(state.spentKPaH)} kPa·h of drying; about ${budget.value} is usual for ${crop.plural}.`,
+    told('line.airHasGiven', {
+      spent: Math.round(state.spentKPaH),
+      heals,
+      budget: budget.value,
+      crop: term(lot.crop.plural),
+    }),
   )
-  if (state.stalledForHours >= 6) {
-    reasons.push(
-      heals
-        ? `Stalled for ${state.stalledForHours} hours: too cold or too hot for skin to heal.`
-        : `Stalled for ${state.stalledForHours} hours: the air is too damp to take water.`,
-    )
-  } else if (state.stalledHours >= 24) {
-    reasons.push(`${heals ? 'Healing' : 'Drying'} stood still for ${state.stalledHours} hours in all.`)
-  }
-  if (state.mouldRiskHours >= 24) {
-    reasons.push(`${state.mouldRiskHours} hours damp enough for mould to start: look between them.`)
-  }
-  const passed = lot.tests.filter((t) => t.passed).length
-  const failed = lot.tests.length - passed
-  if (lot.weighings.length > 1 && !heals) reasons.push(`${lot.weighings.length} weighings narrow the window.`)
-  if (failed > 0)
-    reasons.push(`${failed} end ${failed === 1 ? 'test' : 'tests'} not passed yet: the window moves later.`)
-  if (state.stalledForHours < 6 && state.readyNow >= 0.5)
-    reasons.push(`More likely ready than not: try the ${curingOf(crop).endTests.at(-1)!.label.toLowerCase()} test.`)
+  if (stalledForHours >= 6) reasons.push(told('line.stalledFor', { hours: stalledForHours, heals }))
+  else if (stalledHours >= 24) reasons.push(told('line.stoodStill', { hours: stalledHours, heals }))
+  if (mouldRiskHours >= 24) reasons.push(told('line.mouldHours', { hours: mouldRiskHours }))
+  const failed = lot.tests.filter((t) => !t.passed).length
+  const { length: n } = lot.weighings
+  if (n > 1 && heals === 'no') reasons.push(told('line.weighingsNarrow', { n }))
+  if (failed > 0) reasons.push(told('line.testsNotPassed', { n: failed }))
+  if (stalledForHours < 6 && state.readyNow >= 0.5)
+    reasons.push(told('line.likelyReady', { test: term(endTests.at(-1)!.label.toLowerCase()) }))
   return reasons
 }
 

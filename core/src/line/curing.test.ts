@@ -1,3 +1,5 @@
+import { inPlainWords } from '@vadose/words'
+import { told } from '../message'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { hourMs, steadyAir } from '../air'
@@ -75,7 +77,7 @@ describe('the curing clock', () => {
     expect(state.stalledForHours).toBe(120)
     expect(state.mouldRiskHours).toBe(120)
     expect(state.readyAtMs.p50).toBe(Infinity)
-    expect(state.reasons.join(' ')).toMatch(/Stalled for 120 hours/)
+    expect(state.reasons.map(inPlainWords).join(' ')).toMatch(/Stalled for 120 hours/)
   })
 
   const trueBudget = 480
@@ -126,8 +128,13 @@ describe('the curing clock', () => {
   it('says what a fan and a drier room would save', () => {
     const lot = { ...hung(garlic, 15, 80, 'still', 3), air: steadyAir(15, 80, 24 * 400) }
     const [asIs, fan, room] = whatWouldHelp(lot, [
-      { id: 'fan', label: 'Fan', airflow: 'fan' },
-      { id: 'room', label: 'Room', airflow: 'still', airAhead: steadyAir(21, 50, 24 * 200, 72 * hourMs) },
+      { id: 'fan', label: told('line.fanOn'), airflow: 'fan' },
+      {
+        id: 'room',
+        label: told('line.moveTo', { place: 'room' }),
+        airflow: 'still',
+        airAhead: steadyAir(21, 50, 24 * 200, 72 * hourMs),
+      },
     ])
     expect(asIs!.daysSaved).toBe(0)
     expect(fan!.daysSaved).toBeGreaterThan(10)

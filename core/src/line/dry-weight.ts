@@ -1,3 +1,4 @@
+import { told, fieldNamed } from '../message'
 import { Refusal, requireWithin } from '../refusal'
 
 /**
@@ -17,7 +18,10 @@ export function dryWeight(freshWeightG: number, freshMoisturePct: number, target
   if (targetMoisturePct >= freshMoisturePct) {
     throw new Refusal(
       'invalid',
-      'targetMoisturePct must lie below freshMoisturePct: drying takes water away.',
+      told('line.targetAboveFresh', {
+        targetMoisturePct: fieldNamed('targetMoisturePct'),
+        freshMoisturePct: fieldNamed('freshMoisturePct'),
+      }),
       'targetMoisturePct',
     )
   }

@@ -1,6 +1,7 @@
 import { saturationVapourPressureKPa, hourMs } from '../air'
 import type { Spread } from '../chance'
 import type { Crop, Dehydrating } from '../almanac'
+import { term, told } from '../message'
 import { Refusal, requireWithin } from '../refusal'
 import { dryBasis, dryWeight, wetBasisPct } from './dry-weight'
 
@@ -40,7 +41,8 @@ const leastAgainHours = 2
  * @throws Refusal `not-dehydrated`
  */
 export function dehydratingOf(crop: Crop): Dehydrating {
-  if (!crop.dehydrating) throw new Refusal('not-dehydrated', `${crop.name} is not dried in a dehydrator.`, 'crop')
+  if (!crop.dehydrating)
+    throw new Refusal('not-dehydrated', told('line.notDehydrated', { crop: term(crop.name) }), 'crop')
   return crop.dehydrating
 }
 

@@ -1,4 +1,5 @@
 import { normalPoints, weightedSpread, type Spread } from '../chance'
+import { fieldNamed, grams, told } from '../message'
 import { Refusal } from '../refusal'
 import { dryBasis, dryWeight } from './dry-weight'
 import { fitThinLayer, thinLayers, type ThinLayerFit } from './thin-layer'
@@ -35,24 +36,20 @@ export function dryingFit(
   targetMoisturePct: number,
 ): DryingFitAnswer {
   const sorted = [...weighings].sort((a, b) => a.hours - b.hours)
-  if (sorted.length < 2) throw new Refusal('invalid', 'Give at least two weighings.', 'weighings')
+  if (sorted.length < 2) throw new Refusal('invalid', told('line.twoWeighings'), 'weighings')
   sorted.forEach((w, i) => {
     if (!(w.weightG > 0) || !Number.isFinite(w.hours) || w.hours < 0) {
-      throw new Refusal('invalid', 'Every weighing needs hours from 0 and a weight above 0.', 'weighings')
+      throw new Refusal('invalid', told('line.weighingIncomplete'), 'weighings')
     }
     if (i > 0 && w.hours - sorted[i - 1]!.hours < closestHours) {
       const at = Math.round(w.hours * 100) / 100
-      throw new Refusal(
-        'invalid',
-        `Two weighings stand less than a minute apart, at ${at} hours; leave one out.`,
-        'weighings',
-      )
+      throw new Refusal('invalid', told('line.weighingsTooClose', { at }), 'weighings')
     }
   })
   const first = sorted[0]!
   const last = sorted[sorted.length - 1]!
   if (last.hours - first.hours > longestHours) {
-    throw new Refusal('out-of-range', 'The weighings span more than 60 days.', 'weighings')
+    throw new Refusal('out-of-range', told('line.weighingsTooLong'), 'weighings')
   }
   const { targetWeightG } = dryWeight(first.weightG, freshMoisturePct, targetMoisturePct)
   const dryG = first.weightG * (1 - freshMoisturePct / 100)
@@ -60,12 +57,16 @@ export function dryingFit(
   if (lightest < dryG) {
     throw new Refusal(
       'invalid',
-      `${lightest} g is less than the ${Math.round(dryG)} g of dry matter in it; check the weights or freshMoisturePct.`,
+      told('line.lighterThanDry', {
+        lightest: grams(lightest),
+        dry: grams(Math.round(dryG)),
+        freshMoisturePct: fieldNamed('freshMoisturePct'),
+      }),
       'weighings',
     )
   }
   if (last.weightG > first.weightG * 0.998) {
-    throw new Refusal('not-drying', 'The weights do not fall: it is not drying, or the scale is off.', 'weighings')
+    throw new Refusal('not-drying', told('line.notFalling'), 'weighings')
   }
   const m0 = dryBasis(freshMoisturePct)
   const hours = sorted.map((w) => w.hours - first.hours)
@@ -88,11 +89,7 @@ export function dryingFit(
   )
   const best = fits.reduce((a, b) => (b.aicc < a.aicc ? b : a), fits[0]!)
   if (!best || !(best.hours < longestHours)) {
-    throw new Refusal(
-      'stalled',
-      'At this pace it will not get there within 60 days: warmer, drier or thinner.',
-      'weighings',
-    )
+    throw new Refusal('stalled', told('line.tooSlow'), 'weighings')
   }
   const values: number[] = []
   const weights: number[] = []

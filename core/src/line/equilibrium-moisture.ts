@@ -1,3 +1,4 @@
+import { told } from '../message'
 import { Refusal, requireWithin } from '../refusal'
 import { wetBasisPct } from './dry-weight'
 
@@ -72,7 +73,7 @@ export function equilibriumMoisture(
   if (!(grains as readonly string[]).includes(grain)) {
     throw new Refusal(
       'unknown-grain',
-      `There are no constants for “${grain.slice(0, 40)}”. Known: ${grains.join(', ')}.`,
+      told('line.noConstants', { grain: grain.slice(0, 40), known: grains.join(', ') }),
       'grain',
     )
   }
@@ -81,7 +82,7 @@ export function equilibriumMoisture(
   requireWithin(relativeHumidityPct, rh[0], rh[1], 'relativeHumidityPct', '%')
   const use = equation ?? (Object.hasOwn(hendersons, grain) ? 'modified-henderson' : 'modified-halsey')
   const share = relativeHumidityPct / 100
-  const missing = () => new Refusal('invalid', `There are no ${use} constants for ${grain}.`, 'equation')
+  const missing = () => new Refusal('invalid', told('line.noSuchUse', { use, grain }), 'equation')
   let dryPct: number
   let source: string = asae
   if (use === 'modified-henderson') {

@@ -1,3 +1,4 @@
+import { told, type Message } from '../message'
 import { hoursOf, hourMs, joinSeries, type AirSeries } from '../air'
 import { dayMs } from '../households'
 import { curingState, type CuringLot } from './curing-clock'
@@ -7,7 +8,7 @@ import type { CuringPosterior } from './posterior'
 
 export interface Alternative {
   id: string
-  label: string
+  label: Message
   /** air from now on; the lot's own when left out */
   airAhead?: AirSeries
   airflow: Airflow
@@ -17,7 +18,7 @@ export interface Alternative {
 
 export interface AlternativeOutcome {
   id: string
-  label: string
+  label: Message
   readyAtMs: Spread
   /** days sooner than leaving it as it is, at the median; negative is later; Infinity when only this gets there */
   daysSaved: number
@@ -41,7 +42,7 @@ export function whatWouldHelp(
   known?: CuringPosterior,
 ): AlternativeOutcome[] {
   const [past, ownAhead] = splitSeries(lot.air, lot.nowMs)
-  const asIs = { id: 'leave', label: 'Leave it as it is', airflow: airflowAt(lot.airflow, lot.nowMs) }
+  const asIs = { id: 'leave', label: told('line.leave'), airflow: airflowAt(lot.airflow, lot.nowMs) }
   // what was spread thinner stays so wherever it is carried
   const hangs = lot.airflow.at(-1)?.gain ?? 1
   const outcomes: AlternativeOutcome[] = []

@@ -1,3 +1,4 @@
+import { told, type Message } from '../message'
 import { Refusal } from '../refusal'
 import type { CleaningStep, Crop, HungIn } from '../almanac'
 import { asideReasons, endings, type Ending, type EventDraft, type Verdict } from './event'
@@ -133,7 +134,7 @@ export interface ActContext {
   airflowOf: (placeId: string) => 'still' | 'breezy'
 }
 
-export function requireStage(lot: LotHistory, stage: LotHistory['stage'], says: string): void {
+export function requireStage(lot: LotHistory, stage: LotHistory['stage'], says: Message): void {
   if (lot.stage !== stage) throw new Refusal(`not-${stage}`, says)
 }
-export const requireDrying = (lot: LotHistory) => requireStage(lot, 'drying', 'This lot is not on the line.')
+export const requireDrying = (lot: LotHistory) => requireStage(lot, 'drying', told('lots.notOnLine'))

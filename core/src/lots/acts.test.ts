@@ -66,10 +66,10 @@ describe('pieces and grams', () => {
     expect([1, 334, 999, 1000].map((g) => piecesOfGrams(quantity, g))).toEqual([0, 1, 2, 3])
   })
   it('refuse what is not there', () => {
-    expect(() => gramsOfPieces({ weightG: 10, pieces: 1 }, 2)).toThrow(/only 1 left/)
-    expect(() => gramsOfPieces({ weightG: 10, pieces: null }, 1)).toThrow(/not counted/)
-    expect(() => piecesOfGrams({ weightG: 10, pieces: null }, 11)).toThrow(/only 10 g/)
-    expect(() => piecesOfGrams({ weightG: 10, pieces: null }, 0)).toThrow(/above 0/)
+    expect(() => gramsOfPieces({ weightG: 10, pieces: 1 }, 2)).toRefuse(/only 1 left/)
+    expect(() => gramsOfPieces({ weightG: 10, pieces: null }, 1)).toRefuse(/not counted/)
+    expect(() => piecesOfGrams({ weightG: 10, pieces: null }, 11)).toRefuse(/only 10 g/)
+    expect(() => piecesOfGrams({ weightG: 10, pieces: null }, 0)).toRefuse(/above 0/)
   })
 })
 
@@ -104,7 +104,7 @@ describe('acts refused, with what would be possible', () => {
   it.each(refused)('%s', (_name, events, act, code) => {
     const error = refusal(events, act)
     expect(error.code).toBe(code)
-    expect(error.message).toMatch(/\.$/)
+    expect(inPlainWords(error.says)).toMatch(/\.$/)
   })
   it('anything but a correction or a note once nothing is left', () => {
     const gone = at([...fresh, draft('used', { weightG: -700, pieces: -12 })])

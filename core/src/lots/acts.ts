@@ -1,4 +1,5 @@
 import { thinLayerGain } from '../assumptions'
+import { grams, term, told } from '../message'
 import { Refusal } from '../refusal'
 import { requireDrying, surpriseShare, type ActContext, type ActOutcome, type LotAct } from './act'
 import { jarred, loaded, shaken } from './dryer-acts'
@@ -22,7 +23,7 @@ import { used } from './use-act'
 export function perform(act: LotAct, context: ActContext): ActOutcome {
   const { lot } = context
   if (lot.stage === 'gone' && !['correct', 'note', 'judge', 'tag'].includes(act.act)) {
-    throw new Refusal('gone', 'Nothing is left of this lot. Correct its weight first if that is wrong.')
+    throw new Refusal('gone', told('lots.nothingLeft'))
   }
   switch (act.act) {
     case 'weigh':
@@ -37,7 +38,7 @@ export function perform(act: LotAct, context: ActContext): ActOutcome {
     case 'thin': {
       requireDrying(lot)
       const now = lot.airflow.at(-1)
-      if (now?.gain) throw new Refusal('invalid', 'It hangs thinner already.')
+      if (now?.gain) throw new Refusal('invalid', told('lots.thinnerAlready'))
       return { events: [draft('fan', { details: { airflow: now?.airflow ?? 'breezy', gain: thinLayerGain } })] }
     }
     case 'move':
@@ -84,7 +85,7 @@ export function perform(act: LotAct, context: ActContext): ActOutcome {
       }
     case 'germinate': {
       const { sown, came } = act
-      if (came > sown) throw new Refusal('invalid', `${came} of ${sown} cannot come up.`, 'came')
+      if (came > sown) throw new Refusal('invalid', told('lots.cannotComeUp', { came, sown }), 'came')
       return {
         events: [draft('noted', { details: { text: `germination test: ${came} of ${sown} came up`, sown, came } })],
       }
@@ -92,8 +93,7 @@ export function perform(act: LotAct, context: ActContext): ActOutcome {
     case 'judge':
       return { events: [draft('noted', { details: { verdict: act.verdict } })] }
     case 'grade': {
-      if (lot.stage !== 'stored')
-        throw new Refusal('not-stored', 'Sizes are sorted when it is taken down, or in store.')
+      if (lot.stage !== 'stored') throw new Refusal('not-stored', told('lots.sizesLater'))
       const { pack, placeId, quantity } = lot
       return graded(act.grades, quantity.weightG, quantity.pieces ?? 0, placeId, pack ? { pack } : {})
     }
@@ -103,7 +103,7 @@ export function perform(act: LotAct, context: ActContext): ActOutcome {
       return loaded(act, context)
     case 'rotate':
       if (lot.stage !== 'dryer' && lot.stage !== 'drying') {
-        throw new Refusal('not-dryer', 'This lot lies neither on trays nor on the line.')
+        throw new Refusal('not-dryer', told('lots.neitherTraysNorLine'))
       }
       return { events: [draft('rotated')] }
     case 'jar':
@@ -117,14 +117,18 @@ function weighed(act: Extract<LotAct, { act: 'weigh' }>, lot: LotHistory): Event
   const { weightG: now } = lot.quantity
   const details = { scaleG: act.weightG, basis: act.basis }
   if (lot.stage === 'dryer' && act.basis !== 'lot') {
-    throw new Refusal('invalid', 'In the dryer the whole load is weighed.', 'basis')
+    throw new Refusal('invalid', told('lots.wholeLoadWeighed'), 'basis')
   }
   const earlier = lot.stage === 'dryer' ? undefined : lot.weighings.filter((w) => w.basis === act.basis).at(-1)
   const against = act.basis === 'lot' ? now : (earlier?.weightG ?? now)
   if (!act.sure && (act.weightG > against * surpriseShare || (earlier && act.weightG < against * 0.4))) {
     throw new Refusal(
       'surprise',
-      `${act.weightG} g is ${act.weightG > against ? 'more' : 'less'} than it can well be: it was ${against} g. Look at the scale once more, or keep it anyway.`,
+      told('lots.strangeWeight', {
+        weight: grams(act.weightG),
+        more: act.weightG > against ? 'yes' : 'no',
+        was: grams(against),
+      }),
       'weightG',
     )
   }
@@ -135,7 +139,7 @@ function tested(results: { test: string; passed: boolean }[], { crop, lot }: Act
   requireDrying(lot)
   for (const r of results) {
     if (!crop.curing?.endTests.some((t) => t.id === r.test)) {
-      throw new Refusal('invalid', `${crop.name} has no end test “${r.test}”.`, 'results')
+      throw new Refusal('invalid', told('lots.noEndTest', { crop: term(crop.name), test: r.test }), 'results')
     }
   }
   return draft('tested', { details: { results } })
@@ -145,11 +149,11 @@ function checked(act: Extract<LotAct, { act: 'check' }>, context: ActContext): A
   const { crop, lot } = context
   const start = lot.quantity
   if (start.pieces !== null && act.lookedAt > start.pieces) {
-    throw new Refusal('invalid', `There are only ${start.pieces} to look at.`, 'lookedAt')
+    throw new Refusal('invalid', told('lots.onlySoManyToLookAt', { pieces: start.pieces }), 'lookedAt')
   }
   const bad = act.faults.reduce((sum, f) => sum + f.pieces, 0)
   if (bad > act.lookedAt) {
-    throw new Refusal('invalid', `${bad} faulty of ${act.lookedAt} looked at cannot be.`, 'faults')
+    throw new Refusal('invalid', told('lots.moreFaultyThanLookedAt', { bad, lookedAt: act.lookedAt }), 'faults')
   }
   const events = [
     draft('checked', {
@@ -176,7 +180,11 @@ function checked(act: Extract<LotAct, { act: 'check' }>, context: ActContext): A
     const fault = crop.faults.find((f) => f.id === found.fault)
     const action = fault?.actions.find((a) => a.id === found.action)
     if (!fault || !action) {
-      throw new Refusal('invalid', `${crop.name} has no fault “${found.fault}” with “${found.action}”.`, 'faults')
+      throw new Refusal(
+        'invalid',
+        told('lots.noFaultWith', { crop: term(crop.name), fault: found.fault, action: found.action }),
+        'faults',
+      )
     }
     if (action.becomes === 'kept') continue
     const said = { fault: fault.id, cause: fault.label, ...(action.to ? { to: action.to } : {}) }
@@ -219,12 +227,12 @@ function checked(act: Extract<LotAct, { act: 'check' }>, context: ActContext): A
 function corrected(act: Extract<LotAct, { act: 'correct' }>, quantity: Quantity): EventDraft {
   // nothing weighs nothing: with the last gram the last piece goes
   if (act.weightG === 0 && act.pieces) {
-    throw new Refusal('invalid', 'Pieces that weigh nothing are none; say what they weigh.', 'pieces')
+    throw new Refusal('invalid', told('lots.weightlessPieces'), 'pieces')
   }
   const now = quantity.pieces ?? 0
   const pieces = act.weightG === 0 ? 0 - now : act.pieces === undefined ? 0 : act.pieces - now
   if (act.weightG === quantity.weightG && pieces === 0) {
-    throw new Refusal('invalid', 'That is what it stands at already.', 'weightG')
+    throw new Refusal('invalid', told('lots.standsAtThat'), 'weightG')
   }
   const counted = act.pieces === undefined ? {} : { counted: act.pieces }
   return draft('corrected', {

@@ -1,5 +1,6 @@
+import { sentence, term, told } from '../message'
 import { heapOf, requireHeapsAddUp } from '../intake'
-import { hungInWords, type Crop, type HeapTemplate, type HungIn } from '../almanac'
+import type { Crop, HeapTemplate, HungIn } from '../almanac'
 import { Refusal } from '../refusal'
 import { draft, type EventDraft } from './event'
 
@@ -56,7 +57,7 @@ export function bringIn(
 function hungIn(crop: Crop, wanted: HungIn | undefined): { hungIn?: HungIn } {
   const ways = crop.curing?.hangs ?? []
   if (wanted && !ways.includes(wanted)) {
-    throw new Refusal('invalid', `${crop.plural} are not dried ${hungInWords[wanted]}.`, 'hungIn')
+    throw new Refusal('invalid', told('lots.notHungSo', { crop: sentence(term(crop.plural)), way: wanted }), 'hungIn')
   }
   const way = wanted ?? ways[0]
   return way ? { hungIn: way } : {}

@@ -1,5 +1,6 @@
 import { dayMs } from '../households'
 import { conditioningVerdict, dehydratingOf } from '../line'
+import { grams, told, degrees, degreesBetween } from '../message'
 import { Refusal } from '../refusal'
 import { requireStage, surpriseShare, type ActContext, type ActOutcome, type LotAct } from './act'
 import { draft, type EventDraft } from './event'
@@ -12,17 +13,21 @@ const leastPreparedShare = 0.4
 /** The whole lot or a part of it goes on the trays, peeled and cut; a part becomes a lot of its own. */
 export function loaded(act: Extract<LotAct, { act: 'load' }>, { crop, lot }: ActContext): ActOutcome {
   const { airC } = dehydratingOf(crop)
-  if (lot.stage === 'dryer') throw new Refusal('invalid', 'It is in the dryer already.')
+  if (lot.stage === 'dryer') throw new Refusal('invalid', told('lots.inDryerAlready'))
   const { weightG: there, pieces } = lot.quantity
   const taken = act.takenG ?? there
-  if (taken > there) throw new Refusal('not-enough', `There are only ${there} g left.`, 'takenG')
+  if (taken > there) throw new Refusal('not-enough', told('lots.onlyThere', { there: grams(there) }), 'takenG')
   if (act.weightG > taken) {
-    throw new Refusal('invalid', `${act.weightG} g on the trays is more than the ${taken} g taken for it.`, 'weightG')
+    throw new Refusal(
+      'invalid',
+      told('lots.moreOnTrays', { weight: grams(act.weightG), taken: grams(taken) }),
+      'weightG',
+    )
   }
   if (!act.sure && act.weightG < taken * leastPreparedShare) {
     throw new Refusal(
       'surprise',
-      `Only ${act.weightG} g of ${taken} g would go on the trays; the rest counts as trimmings. Take a part of the lot, or keep it anyway.`,
+      told('lots.restIsTrimmings', { weight: grams(act.weightG), taken: grams(taken) }),
       'weightG',
     )
   }
@@ -30,7 +35,7 @@ export function loaded(act: Extract<LotAct, { act: 'load' }>, { crop, lot }: Act
   if (!act.sure && (act.airC < lo - 8 || act.airC > hi + 8)) {
     throw new Refusal(
       'surprise',
-      `${act.airC} °C is far from the usual ${lo === hi ? lo : `${lo}–${hi}`} °C: too cool sours, too hot hardens the outside. Keep it anyway?`,
+      told('lots.strangeDryerAir', { air: degrees(act.airC), usual: lo === hi ? degrees(lo) : degreesBetween(lo, hi) }),
       'airC',
     )
   }
@@ -58,12 +63,12 @@ export function loaded(act: Extract<LotAct, { act: 'load' }>, { crop, lot }: Act
 }
 
 export function jarred(act: Extract<LotAct, { act: 'jar' }>, lot: LotHistory): EventDraft {
-  requireStage(lot, 'dryer', 'This lot is not in the dryer.')
+  requireStage(lot, 'dryer', told('lots.notInDryer'))
   const { weightG } = lot.quantity
   if (!act.sure && act.weightG > weightG * surpriseShare) {
     throw new Refusal(
       'surprise',
-      `${act.weightG} g is more than went in: it stands at ${weightG} g. Look at the scale once more, or keep it anyway.`,
+      told('lots.moreThanWentIn', { weight: grams(act.weightG), weight2: grams(weightG) }),
       'weightG',
     )
   }
@@ -72,7 +77,7 @@ export function jarred(act: Extract<LotAct, { act: 'jar' }>, lot: LotHistory): E
 
 /** A look at the conditioning jar, and what follows from it. */
 export function shaken(act: Extract<LotAct, { act: 'shake' }>, { lot, crop, nowMs }: ActContext): EventDraft[] {
-  requireStage(lot, 'conditioning', 'This lot is in no conditioning jar.')
+  requireStage(lot, 'conditioning', told('lots.notInJar'))
   const { beads, mould, jarHumidityPct } = act
   const seen = { beads, mould, ...(jarHumidityPct === undefined ? {} : { jarHumidityPct }) }
   const { verdict } = conditioningVerdict({ day: jarDay(lot, nowMs), ...seen })

@@ -1,4 +1,5 @@
 import { trimmedShare } from '../assumptions'
+import { grams, term, told } from '../message'
 import { Refusal } from '../refusal'
 import { requireDrying, surpriseShare, type ActContext, type ActOutcome, type Grade, type LotAct } from './act'
 import { draft, type EventDetails, type EventDraft } from './event'
@@ -9,15 +10,16 @@ import { piecesOfGrams } from './quantity'
 export function finished(act: Extract<LotAct, { act: 'finish' }>, { crop, lot }: ActContext): ActOutcome {
   requireDrying(lot)
   if (crop.necks.length > 0 ? !crop.necks.some((n) => n.id === act.neck) : act.neck !== undefined) {
-    throw new Refusal('invalid', `No neck “${act.neck ?? ''}”.`, 'neck')
+    throw new Refusal('invalid', told('lots.noNeck', { neck: act.neck }), 'neck')
   }
-  if (!crop.packs.some((p) => p.id === act.pack)) throw new Refusal('invalid', `No pack “${act.pack}”.`, 'pack')
+  if (!crop.packs.some((p) => p.id === act.pack))
+    throw new Refusal('invalid', told('lots.noPack', { pack: act.pack }), 'pack')
   if (act.ofG !== undefined && act.ofG < lot.quantity.weightG) return partFinished(act, act.ofG, lot, crop)
   const { weightG: before, pieces: piecesBefore } = lot.quantity
   if (!act.sure && act.weightG > before * surpriseShare) {
     throw new Refusal(
       'surprise',
-      `${act.weightG} g is more than went on the line: it stands at ${before} g. Look at the scale once more, or keep it anyway.`,
+      told('lots.moreThanWentOnLine', { weight: grams(act.weightG), before: grams(before) }),
       'weightG',
     )
   }
@@ -25,7 +27,12 @@ export function finished(act: Extract<LotAct, { act: 'finish' }>, { crop, lot }:
   if (!act.sure && act.wasteG !== undefined && act.wasteG > before * most) {
     throw new Refusal(
       'surprise',
-      `${act.wasteG} g of trimmings is ${Math.round((100 * act.wasteG) / before)} % of what there was; ${crop.name.toLowerCase()} seldom loses more than ${Math.round(100 * most)} %. Look at the scale once more, or keep it anyway.`,
+      told('lots.muchTrimmed', {
+        waste: grams(act.wasteG),
+        share: Math.round((100 * act.wasteG) / before),
+        crop: term(crop.name.toLowerCase()),
+        most: Math.round(100 * most),
+      }),
       'wasteG',
     )
   }
@@ -57,7 +64,7 @@ function partFinished(
   crop: ActContext['crop'],
 ): ActOutcome {
   if (act.grades?.length) {
-    throw new Refusal('invalid', 'Take the part down first; its sizes are sorted once it is in store.', 'grades')
+    throw new Refusal('invalid', told('lots.partDownFirst'), 'grades')
   }
   const pieces = piecesOfGrams(lot.quantity, ofG)
   const part: LotHistory = { ...lot, quantity: { weightG: ofG, pieces: pieces || null } }
@@ -92,10 +99,10 @@ export function graded(
 ): ActOutcome {
   const sum = grades.reduce((all, g) => ({ g: all.g + g.weightG, n: all.n + (g.pieces ?? 0) }), { g: 0, n: 0 })
   if (grades.length > 0 && (sum.g >= weightG || (pieces > 0 && sum.n >= pieces))) {
-    throw new Refusal('invalid', 'The sizes must be part of the whole: together fewer and lighter.', 'grades')
+    throw new Refusal('invalid', told('lots.sizesBeyondWhole'), 'grades')
   }
   if (new Set(grades.map((g) => g.grade)).size < grades.length) {
-    throw new Refusal('invalid', 'Each size can be given once.', 'grades')
+    throw new Refusal('invalid', told('lots.sizeOnce'), 'grades')
   }
   const given = new Set(grades.flatMap((g) => (g.pieces === undefined ? [] : [g.grade])))
   const sizes = grades.map((g) => ({
@@ -125,16 +132,14 @@ export function graded(
   }
 }
 
-const stepWords = { thresh: 'threshing', sieve: 'sieving', winnow: 'winnowing' } as const
-
 export function cleaned(act: Extract<LotAct, { act: 'clean' }>, { crop, lot }: ActContext): EventDraft {
   if (!crop.cleaning?.includes(act.step)) {
-    throw new Refusal('invalid', `${crop.name} asks for no ${stepWords[act.step]}.`, 'step')
+    throw new Refusal('invalid', told('lots.asksNoStep', { crop: term(crop.name), step: act.step }), 'step')
   }
   if (act.weightG > lot.quantity.weightG) {
     throw new Refusal(
       'invalid',
-      `After ${stepWords[act.step]} it cannot weigh more than the ${lot.quantity.weightG} g there were. Weigh it whole first if that is wrong.`,
+      told('lots.heavierAfterStep', { step: act.step, were: grams(lot.quantity.weightG) }),
       'weightG',
     )
   }

@@ -1,3 +1,4 @@
+import { grams, term, told } from '../message'
 import { Refusal } from '../refusal'
 import type { ActContext, ActOutcome, LotAct } from './act'
 import { draft } from './event'
@@ -10,10 +11,10 @@ const mostPackedShare = 1.15
 
 /** All of a lot, or a part of it, prepared, bagged and frozen; a part becomes a lot of its own. */
 export function frozen(act: Extract<LotAct, { act: 'freeze' }>, { crop, lot }: ActContext): ActOutcome {
-  if (lot.frozen) throw new Refusal('invalid', 'It is frozen already.')
-  if (!crop.freezing) throw new Refusal('not-frozen', `${crop.name} is not frozen.`, 'act')
+  if (lot.frozen) throw new Refusal('invalid', told('lots.frozenAlready'))
+  if (!crop.freezing) throw new Refusal('not-frozen', told('lots.notFrozen', { crop: term(crop.name) }), 'act')
   if (lot.stage === 'dryer' || lot.stage === 'conditioning') {
-    throw new Refusal('invalid', 'It is in the dryer or its jar; take it out first.')
+    throw new Refusal('invalid', told('lots.inDryerOrJar'))
   }
   const { quantity } = lot
   const { pieces: count, takenG } = act
@@ -26,7 +27,7 @@ export function frozen(act: Extract<LotAct, { act: 'freeze' }>, { crop, lot }: A
   if (!act.sure && (share < leastPackedShare || share > mostPackedShare)) {
     throw new Refusal(
       'surprise',
-      `${act.weightG} g in bags from ${outG} g: ${share > 1 ? 'more than was taken' : 'the rest counts as trimmings'}. Look at the scale once more, or keep it anyway.`,
+      told('lots.strangeBagged', { bagged: grams(act.weightG), from: grams(outG), more: share > 1 ? 'yes' : 'no' }),
       'weightG',
     )
   }

@@ -209,9 +209,9 @@ describe('bringing in', () => {
     ])
   })
   it('refuses heaps that do not add up, saying by how much', () => {
-    expect(() => begin([{ heap: 'sound', weightG: 4900 }], 6000)).toThrow(/1100 g lighter/)
-    expect(() => begin([{ heap: 'sound', weightG: 6001 }], 6000)).toThrow(/1 g heavier/)
-    expect(() => begin([{ heap: 'golden', weightG: 6000 }], 6000)).toThrow(/no heap/)
+    expect(() => begin([{ heap: 'sound', weightG: 4900 }], 6000)).toRefuse(/1,100 g lighter/)
+    expect(() => begin([{ heap: 'sound', weightG: 6001 }], 6000)).toRefuse(/1 g heavier/)
+    expect(() => begin([{ heap: 'golden', weightG: 6000 }], 6000)).toRefuse(/no heap/)
   })
 })
 
@@ -234,7 +234,7 @@ describe('acts', () => {
   })
   it('asks about a surprise and takes it when sure', () => {
     const context = { crop, lot: lotHistory(ledger()), nowMs: 0, airflowOf }
-    expect(() => perform({ act: 'weigh', weightG: 9000, basis: 'lot' }, context)).toThrow(/keep it anyway/)
+    expect(() => perform({ act: 'weigh', weightG: 9000, basis: 'lot' }, context)).toRefuse(/keep it anyway/)
     expect(perform({ act: 'weigh', weightG: 9000, basis: 'lot', sure: true }, context).events[0]!.weightG).toBe(4000)
   })
   it('says each event in words', () => {

@@ -1,3 +1,4 @@
+import { term, told } from '../message'
 import { Refusal } from '../refusal'
 import { requireStage, type ActContext, type ActOutcome, type LotAct, type Taking } from './act'
 import { draft, type EventDetails, type EventDraft } from './event'
@@ -11,7 +12,7 @@ export function moved(act: Extract<LotAct, { act: 'move' }>, context: ActContext
   const { lot, airflowOf } = context
   const { placeId } = act
   const part = partOf(act, lot.quantity)
-  if (!part && placeId === lot.placeId) throw new Refusal('invalid', 'It is there already.', 'placeId')
+  if (!part && placeId === lot.placeId) throw new Refusal('invalid', told('lots.thereAlready'), 'placeId')
   const airflow = { airflow: airflowOf(placeId) }
   if (!part) return { events: [draft('moved', { placeId, details: airflow })] }
   return splitOff(part, lot, { placeId, why: placeId === lot.placeId ? 'kept apart' : 'moved', airflow })
@@ -32,7 +33,7 @@ function splitOff(
 ): ActOutcome {
   const { stage, pack } = lot
   if (stage === 'dryer' || stage === 'conditioning') {
-    throw new Refusal('invalid', 'In the dryer or its jar it stays together; take it out first.')
+    throw new Refusal('invalid', told('lots.staysTogether'))
   }
   return {
     events: [{ ...out, details: { ...out.details, why } }],
@@ -59,9 +60,9 @@ function splitOff(
 
 /** What was taken down too early goes on with its clock. */
 export function hungAgain(act: Extract<LotAct, { act: 'hang' }>, { crop, lot, airflowOf }: ActContext): EventDraft {
-  requireStage(lot, 'stored', 'Only what was taken down is hung again.')
+  requireStage(lot, 'stored', told('lots.notTakenDown'))
   if (!crop.curing || lot.hungAtMs === null) {
-    throw new Refusal('not-cured', `${crop.name} did not hang or lie to dry before.`)
+    throw new Refusal('not-cured', told('lots.neverHung', { crop: term(crop.name) }))
   }
   const hungIn = act.hungIn ?? lot.hungIn
   return draft('hung', {

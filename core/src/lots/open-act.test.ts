@@ -33,6 +33,6 @@ describe('one opened', () => {
   })
   it('only of what is closed and counted', () => {
     const loose = [draft('brought-in', { weightG: 900, placeId: 'c' }), draft('finished', { placeId: 'c' })]
-    expect(() => open(loose)).toThrow(/use a part of it instead/)
+    expect(() => open(loose)).toRefuse(/use a part of it instead/)
   })
 })

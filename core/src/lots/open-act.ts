@@ -1,5 +1,6 @@
 import { openDays } from '../assumptions'
 import type { Form } from '../almanac'
+import { told } from '../message'
 import { Refusal } from '../refusal'
 import type { ActContext, ActOutcome, LotAct } from './act'
 import { draft } from './event'
@@ -18,7 +19,7 @@ export function opened({ placeId }: Extract<LotAct, { act: 'open' }>, { lot }: A
   const { quantity, frozen, made, named, loads } = lot
   const form: Form = frozen ? 'frozen' : (made?.form ?? (loads.length > 0 ? 'dried' : 'fresh'))
   if (lot.stage !== 'stored' || quantity.pieces === null || (form === 'fresh' && !lot.unit)) {
-    throw new Refusal('invalid', 'Nothing of it is closed and counted: use a part of it instead.')
+    throw new Refusal('invalid', told('lots.nothingClosed'))
   }
   const weightG = gramsOfPieces(quantity, 1)
   const aside = { why: 'opened', days: openFor(form, named) } as const

@@ -1,3 +1,4 @@
+import { grams, told } from '../message'
 import { Refusal } from '../refusal'
 
 /** What a lot holds: whole grams and whole pieces, or no count. */
@@ -28,10 +29,10 @@ export function sumOf(changes: readonly QuantityChange[], counted: boolean): Qua
  * @throws Refusal when more is asked for than there is
  */
 export function gramsOfPieces(quantity: Quantity, pieces: number): number {
-  if (quantity.pieces === null) throw new Refusal('invalid', 'This lot is not counted; give a weight.', 'pieces')
-  if (!Number.isInteger(pieces) || pieces < 1) throw new Refusal('invalid', 'Give a whole number of pieces.', 'pieces')
+  if (quantity.pieces === null) throw new Refusal('invalid', told('lots.notCounted'), 'pieces')
+  if (!Number.isInteger(pieces) || pieces < 1) throw new Refusal('invalid', told('lots.wholePieces'), 'pieces')
   if (pieces > quantity.pieces) {
-    throw new Refusal('not-enough', `There are only ${quantity.pieces} left.`, 'pieces')
+    throw new Refusal('not-enough', told('lots.onlyPieces', { pieces: quantity.pieces }), 'pieces')
   }
   return pieces === quantity.pieces ? quantity.weightG : Math.round((quantity.weightG * pieces) / quantity.pieces)
 }
@@ -41,9 +42,10 @@ export function gramsOfPieces(quantity: Quantity, pieces: number): number {
  * @throws Refusal when more is asked for than there is
  */
 export function piecesOfGrams(quantity: Quantity, weightG: number): number {
-  if (!Number.isInteger(weightG) || weightG < 1) throw new Refusal('invalid', 'Give a weight above 0 g.', 'weightG')
+  if (!Number.isInteger(weightG) || weightG < 1)
+    throw new Refusal('invalid', told('lots.weightAboveNothing'), 'weightG')
   if (weightG > quantity.weightG) {
-    throw new Refusal('not-enough', `There are only ${quantity.weightG} g left.`, 'weightG')
+    throw new Refusal('not-enough', told('lots.onlyWeight', { weight: grams(quantity.weightG) }), 'weightG')
   }
   if (quantity.pieces === null) return 0
   if (weightG === quantity.weightG) return quantity.pieces

@@ -1,4 +1,5 @@
 import type { Crop } from '../almanac'
+import { term, told } from '../message'
 import { Refusal } from '../refusal'
 import { gradeNames } from './act'
 import type { Part } from '../message'
@@ -27,11 +28,7 @@ export function labelTold(events: readonly LotEvent[]): Partial<Label> {
 export function requireCanBe(crop: Pick<Crop, 'name' | 'curing' | 'dehydrating'>, stage: Stage): void {
   const can = stage === 'drying' ? crop.curing : stage === 'dryer' || stage === 'conditioning' ? crop.dehydrating : true
   if (!can) {
-    throw new Refusal(
-      'not-cured',
-      `${crop.name} is not dried so: take the lot down first, then put its crop right.`,
-      'crop',
-    )
+    throw new Refusal('not-cured', told('lots.notDriedSo', { crop: term(crop.name) }), 'crop')
   }
 }
 
@@ -60,16 +57,12 @@ export function relabelling(
   const pick = (from: Partial<Label>): Partial<Label> => Object.fromEntries(keys.map((key) => [key, from[key]]))
   const entry = draft('relabelled', { details: { was: pick(was), is: pick(is), ...reason } })
   if (!keys.includes('broughtOn') || broughtAtMs === undefined) return [entry]
-  const told = standing(events)
-  const firstMs = told[0]?.atMs
-  const next = told.find((e) => e.atMs !== firstMs)
+  const kept = standing(events)
+  const firstMs = kept[0]?.atMs
+  const next = kept.find((e) => e.atMs !== firstMs)
   if (next && broughtAtMs > next.atMs) {
-    throw new Refusal(
-      'in-the-way',
-      `Then this could not have been: ${says?.(next) ?? next.kind}. Put that right first.`,
-      'broughtOn',
-    )
+    throw new Refusal('in-the-way', told('lots.inTheWay', { entry: says?.(next) ?? next.kind }), 'broughtOn')
   }
-  const restate = told.filter((e) => e.atMs === firstMs).map(({ id }) => ({ id, instead: { atMs: broughtAtMs } }))
+  const restate = kept.filter((e) => e.atMs === firstMs).map(({ id }) => ({ id, instead: { atMs: broughtAtMs } }))
   return [...retold(events, { restate, ...reason }, says), entry]
 }

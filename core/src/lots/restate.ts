@@ -1,3 +1,4 @@
+import { told } from '../message'
 import { Refusal } from '../refusal'
 import type { EventKind, LotEvent, Telling } from './event'
 
@@ -46,7 +47,7 @@ export function restated(entry: LotEvent, what: Restatement, atMs?: number): Par
   const can = restatable[entry.kind] ?? []
   for (const field of Object.keys(what) as (keyof Restatement)[]) {
     if (what[field] !== undefined && !can.includes(field)) {
-      throw new Refusal('invalid', 'That cannot be said of this entry; strike it out and enter it anew.', field)
+      throw new Refusal('invalid', told('lots.cannotRestate'), field)
     }
   }
   const { weightG, pieces, placeId, cause, text } = what

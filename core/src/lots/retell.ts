@@ -138,8 +138,8 @@ export function retold(
   const undone = undoneIn(events)
   const byId = new Map(events.map((e) => [e.id, e]))
   for (const id of [...strike, ...restate.map((one) => one.id)]) {
-    if (!byId.has(id)) throw new Refusal('not-found', 'There is no such entry of this lot.', 'event')
-    if (undone.has(id)) throw new Refusal('invalid', 'It is struck out already.', 'event')
+    if (!byId.has(id)) throw new Refusal('not-found', told('lots.noSuchEntry'), 'event')
+    if (undone.has(id)) throw new Refusal('invalid', told('lots.struckOutAlready'), 'event')
   }
   const before = new Map(standing(events).map((e) => [e.id, e]))
   const reason = why === undefined ? {} : { why }
@@ -151,7 +151,7 @@ export function retold(
   const asIf = (d: EventDraft): Entry => ({ ...d, atMs: 0, id: ++next })
   const restating = restate.map(({ id, instead }) => {
     const was = before.get(id)
-    if (!was) throw new Refusal('invalid', 'That entry speaks of another one.', 'event')
+    if (!was) throw new Refusal('invalid', told('lots.speaksOfAnother'), 'event')
     const telling = words({ ...was, ...instead, details: { ...was.details, ...instead.details } })
     return {
       id,

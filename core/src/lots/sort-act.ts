@@ -1,4 +1,5 @@
 import { feeding } from '../almanac'
+import { grams, term, told } from '../message'
 import { Refusal } from '../refusal'
 import {
   gradeNames,
@@ -33,20 +34,24 @@ const isGrade = (fate: SortFate): fate is Grade['grade'] => (gradeNames as reado
 function amountOf({ weightG, pieces, all }: SortHeap, left: Quantity, field: string): Amount {
   if (all) return { weightG: left.weightG, pieces: left.pieces ?? 0, by: 'all' }
   if (weightG === undefined && pieces === undefined) {
-    throw new Refusal('invalid', 'Say how many or how much of each heap.', `${field}/weightG`)
+    throw new Refusal('invalid', told('lots.howMuchOfHeap'), `${field}/weightG`)
   }
   if (weightG === undefined) {
     return { weightG: gramsOfPieces(left, pieces!), pieces: pieces!, by: 'pieces' }
   }
   if (weightG > left.weightG) {
-    throw new Refusal('not-enough', `There are only ${left.weightG} g left of it.`, `${field}/weightG`)
+    throw new Refusal('not-enough', told('lots.onlyWeightOfIt', { weight: grams(left.weightG) }), `${field}/weightG`)
   }
   if (pieces === undefined || left.pieces === null) {
     return { weightG, pieces: piecesOfGrams(left, weightG), by: 'weight' }
   }
   const toTheLast = weightG === left.weightG
   if (pieces > left.pieces || (pieces === left.pieces) !== toTheLast) {
-    throw new Refusal('not-enough', `There are only ${left.pieces} left, ${left.weightG} g.`, `${field}/pieces`)
+    throw new Refusal(
+      'not-enough',
+      told('lots.onlyBoth', { pieces: left.pieces, weight: grams(left.weightG) }),
+      `${field}/pieces`,
+    )
   }
   return { weightG, pieces }
 }
@@ -62,16 +67,16 @@ const piecesIn = (amount: Amount, { pieceG }: ActContext['crop']): number =>
 export function sorted(act: SortAct, context: ActContext): ActOutcome {
   const { crop, lot } = context
   if (!['stored', 'fresh', 'drying'].includes(lot.stage)) {
-    throw new Refusal('not-stored', 'In the dryer or its jar it is not sorted; take it out first.')
+    throw new Refusal('not-stored', told('lots.notSortedInDryer'))
   }
   const given = act.heaps.filter(({ weightG, pieces }) => weightG !== 0 && pieces !== 0)
   // what takes all the rest comes last, and what goes back stays where it is
   const rank = ({ fate, all }: SortHeap) => (fate === 'store' ? 2 : all ? 1 : 0)
   const wanted = [...given].sort((a, b) => rank(a) - rank(b))
   if (wanted.filter(({ all }) => all).length > 1) {
-    throw new Refusal('invalid', 'Only one heap can take all the rest.', 'heaps')
+    throw new Refusal('invalid', told('lots.oneHeapTakesRest'), 'heaps')
   }
-  if (wanted.length === 0) throw new Refusal('invalid', 'Nothing was sorted out.', 'heaps')
+  if (wanted.length === 0) throw new Refusal('invalid', told('lots.nothingSortedOut'), 'heaps')
   const events: EventDraft[] = []
   const splitsOff: NonNullable<ActOutcome['splitsOff']> = []
   const left = { ...lot.quantity }
@@ -87,10 +92,10 @@ export function sorted(act: SortAct, context: ActContext): ActOutcome {
   for (const heap of wanted) {
     const field = `heaps/${act.heaps.indexOf(heap)}`
     if (heap.fault !== undefined && !crop.faults.some(({ id }) => id === heap.fault)) {
-      throw new Refusal('invalid', `${crop.name} has no fault “${heap.fault}”.`, `${field}/fault`)
+      throw new Refusal('invalid', told('lots.noFault', { crop: term(crop.name), fault: heap.fault }), `${field}/fault`)
     }
     if (heap.fate === 'store') {
-      if (kept) throw new Refusal('invalid', 'What goes back into store is one heap.', field)
+      if (kept) throw new Refusal('invalid', told('lots.backAsOneHeap'), field)
       kept = heap
       continue
     }
@@ -140,11 +145,7 @@ function weighedOnTheTable(act: SortAct, heaps: readonly SortHeap[], lot: LotHis
   const water = act.rest === 'missing' && sum >= stood * (1 - mostWaterShare)
   if (!onScale || sum === stood || !(water || sum > stood)) return undefined
   if (!act.sure && sum > stood * surpriseShare) {
-    throw new Refusal(
-      'surprise',
-      `${sum} g is more than was poured out: it stands at ${stood} g. Look at the scale once more, or keep it anyway.`,
-      'heaps',
-    )
+    throw new Refusal('surprise', told('lots.moreThanPoured', { sum: grams(sum), stood: grams(stood) }), 'heaps')
   }
   return draft('weighed', { weightG: sum - stood, details: { scaleG: sum, basis: 'lot', why: 'on the table' } })
 }
@@ -218,5 +219,5 @@ function outcomeOf(
 /** @throws Refusal for what harms animals */
 export function requireFeedable(crop: ActContext['crop'], field: string): void {
   const { safe, says } = feeding(crop)
-  if (!safe) throw new Refusal('not-fed', says, field)
+  if (!safe) throw new Refusal('not-fed', told('lots.notFed', { why: term(says) }), field)
 }

@@ -1,3 +1,4 @@
+import { told } from '../message'
 import { Refusal } from '../refusal'
 import type { Taking } from './act'
 import { draft, type EventDraft } from './event'
@@ -9,7 +10,7 @@ import { gramsOfPieces, piecesOfGrams, type Quantity } from './quantity'
  */
 export function taken(kind: EventDraft['kind'], taking: Taking, quantity: Quantity): EventDraft {
   if ((taking.pieces === undefined) === (taking.weightG === undefined)) {
-    throw new Refusal('invalid', 'Say how many pieces or how many grams, one of the two.', 'pieces')
+    throw new Refusal('invalid', told('lots.piecesOrGrams'), 'pieces')
   }
   if (taking.pieces !== undefined) {
     const weightG = -gramsOfPieces(quantity, taking.pieces)

@@ -1,5 +1,6 @@
 import { asideDays } from '../assumptions'
 import type { Crop } from '../almanac'
+import { grams, told } from '../message'
 import { Refusal } from '../refusal'
 import { keptKinds, type ActContext, type ActOutcome, type LotAct } from './act'
 import { draft } from './event'
@@ -21,7 +22,7 @@ export function used(act: Extract<LotAct, { act: 'use' }>, { lot }: ActContext):
   const event = taken('used', act, lot.quantity)
   if (!act.kept?.length) return { events: [event] }
   if (new Set(act.kept.map(({ what }) => what)).size < act.kept.length) {
-    throw new Refusal('invalid', 'Each is kept in one heap.', 'kept')
+    throw new Refusal('invalid', told('lots.keptInOneHeap'), 'kept')
   }
   const usedG = 0 - event.weightG
   const kept = act.kept.map(({ what, weightG }) => ({
@@ -31,7 +32,11 @@ export function used(act: Extract<LotAct, { act: 'use' }>, { lot }: ActContext):
   }))
   const keptG = kept.reduce((sum, one) => sum + one.weightG, 0)
   if (keptG >= usedG) {
-    throw new Refusal('invalid', `${keptG} g kept of ${usedG} g: nothing would have been eaten.`, 'kept/0/weightG')
+    throw new Refusal(
+      'invalid',
+      told('lots.nothingEaten', { kept: grams(keptG), used: grams(usedG) }),
+      'kept/0/weightG',
+    )
   }
   return {
     events: [

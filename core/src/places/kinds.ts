@@ -1,3 +1,4 @@
+import { degrees, told, type Prose } from '../message'
 /**
  * Kinds of place a house has, with how each follows the season: judgement, to be replaced by the place's own fit
  * once it has readings through a year.
@@ -5,7 +6,7 @@
 export interface PlaceKindProfile {
   label: string
   /** whether frost gets in, or it is heated */
-  winter: string
+  winter: Prose
   /** share of the outdoor season that comes through */
   gain: number
   /** days it comes late */
@@ -127,7 +128,7 @@ export const placeKinds = {
   },
   fridge: {
     label: 'Fridge',
-    winter: 'about 4 °C',
+    winter: told('stores.aboutSoWarm', { c: degrees(4) }),
     gain: 0,
     lagDays: 0,
     usualMeanC: 4.5,
@@ -141,7 +142,7 @@ export const placeKinds = {
   },
   freezer: {
     label: 'Freezer',
-    winter: 'about −18 °C',
+    winter: told('stores.aboutSoWarm', { c: degrees(-18) }),
     gain: 0,
     lagDays: 0,
     usualMeanC: -18,

@@ -1,10 +1,11 @@
+import { told, type Message } from '../message'
 import type { ColumnMapping } from './logger-file'
 import { StampReader, type TimeOrder } from './stamp'
 
 /** Something about a file that may not be meant as it was read: asked before anything of it is kept. */
 export interface Doubt {
   about: 'humidity' | 'unit' | 'order' | 'quote' | 'turned' | 'years'
-  says: string
+  says: Message
   /** how the file is to be read if the answer is yes; without it, there is nothing to do but to look */
   mend?: Partial<ColumnMapping>
 }
@@ -22,7 +23,7 @@ export function shareDoubt(humidity: readonly number[], mapping: ColumnMapping):
   if (mapping.share || most > 1 || most === 0) return undefined
   return {
     about: 'humidity',
-    says: `Its humidity is never above ${most}. Is it a share of 1, so that ${most} means ${Math.round(100 * most)} %?`,
+    says: told('readings.doubtShare', { most: String(most), percent: Math.round(100 * most) }),
     mend: { share: true },
   }
 }
@@ -34,7 +35,7 @@ export function unitDoubt(temperatureC: readonly number[], { unit }: ColumnMappi
     const c = Math.round((usual - 32) / 1.8)
     return {
       about: 'unit',
-      says: `It mostly reads ${Math.round(usual)} °C. Is it in °F, ${c} °C?`,
+      says: told('readings.doubtFahrenheit', { read: Math.round(usual), then: c }),
       mend: { unit: 'F' },
     }
   }
@@ -42,7 +43,7 @@ export function unitDoubt(temperatureC: readonly number[], { unit }: ColumnMappi
   if (unit === 'F' && usual < coldestStoreC && written >= 0) {
     return {
       about: 'unit',
-      says: `Read as °F it was mostly ${Math.round(usual)} °C. Is it in °C, ${written} °C?`,
+      says: told('readings.doubtCelsius', { read: Math.round(usual), then: written }),
       mend: { unit: 'C' },
     }
   }
@@ -66,7 +67,6 @@ export function orderDoubt(stamps: readonly string[], { order, zone }: ColumnMap
   const here = fit(stamps, order, zone)
   const there = fit(stamps, other, zone)
   if (there.unread > here.unread || (there.unread === here.unread && there.leaps > here.leaps)) return undefined
-  const words = { 'day-first': 'day, month, year', 'month-first': 'month, day, year' }
   // with dots between, the day comes first wherever dots are written
   const dotted = order === 'day-first' && stamps[0]!.trim().charAt(2) === '.'
   const better = there.unread < here.unread || there.leaps < here.leaps
@@ -74,8 +74,8 @@ export function orderDoubt(stamps: readonly string[], { order, zone }: ColumnMap
   return {
     about: 'order',
     says: better
-      ? `Its dates make better sense as ${words[other]}. Is that how they are written?`
-      : `Its dates can be read both ways: ${stamps[0]!.trim()} as ${words[order]}, or as ${words[other]}. Is it the second?`,
+      ? told('readings.doubtOrder', { order: other })
+      : told('readings.doubtEitherOrder', { stamp: stamps[0]!.trim(), order }),
     mend: { order: other },
   }
 }
@@ -88,13 +88,13 @@ export function yearsDoubt(at: readonly number[], nowMs: number): Doubt | undefi
   if (leap > 0) {
     return {
       about: 'years',
-      says: `Its clock leaps from ${year(at[leap - 1]!)} to ${year(at[leap]!)}. Is that so, or was it set wrong?`,
+      says: told('readings.doubtLeap', { from: year(at[leap - 1]!), to: year(at[leap]!) }),
     }
   }
   if (1000 * last < nowMs - 1.5 * yearMs || 1000 * first > nowMs + 0.1 * yearMs) {
     return {
       about: 'years',
-      says: `Its last reading is of ${year(last)}. Is that so, or was the logger's clock wrong?`,
+      says: told('readings.doubtYear', { year: year(last) }),
     }
   }
   return undefined

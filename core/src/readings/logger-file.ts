@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { told, type Message } from '../message'
 import { Refusal } from '../refusal'
 import { orderDoubt, shareDoubt, unitDoubt, yearsDoubt, type Doubt } from './doubts'
 import { StampReader, type TimeOrder } from './stamp'
@@ -48,11 +49,7 @@ export function readHead(text: string): FileHead {
     (row) => row.some(stampLike) && row.some((cell) => Number.isFinite(number(cell)) && !stampLike(cell)),
   )
   if (first < 0) {
-    throw new Refusal(
-      'invalid',
-      'No line of this file looks like a reading: a date with a time, a temperature and a humidity, with commas, semicolons or tabs between.',
-      'file',
-    )
+    throw new Refusal('invalid', told('readings.noReadingInFile'), 'file')
   }
   const width = data[first]!.length
   const above = first > 0 ? data[first - 1]! : []
@@ -117,7 +114,7 @@ export interface LoggerFile {
   lines: number
   /** lines that could not be read; the first of them with why */
   unreadable: number
-  why: { line: number; says: string }[]
+  why: { line: number; says: Message }[]
   /** lines that repeat an instant and were left out */
   repeated: number
   /** stretches in which the logger wrote nothing for more than three of its steps */
@@ -146,11 +143,11 @@ export function readLoggerFile(
   const { skip, headings } = readHead(text.slice(0, 64_000))
   for (const field of ['time', 'temperature', 'humidity'] as const) {
     if (!Number.isInteger(mapping[field]) || mapping[field] < 0 || mapping[field] >= headings.length) {
-      throw new Refusal('invalid', `Say which column is the ${field}.`, field)
+      throw new Refusal('invalid', told('readings.whichColumn', { field }), field)
     }
   }
   if (mapping.temperature === mapping.humidity) {
-    throw new Refusal('invalid', 'Temperature and humidity cannot be the same column.', 'humidity')
+    throw new Refusal('invalid', told('readings.sameColumn'), 'humidity')
   }
   const stamps = new StampReader(mapping.order, mapping.zone)
   const written: string[] = []
@@ -168,13 +165,13 @@ export function readLoggerFile(
     if (line <= skip) return
     const fault = rowFault(row, mapping, stamps)
     written.push(stampOf(row, mapping))
-    if (typeof fault === 'string') {
+    if ('says' in fault) {
       unreadable++
       if (why.length < mostShown) why.push({ line, says: fault })
       return
     }
     if (at.length >= mostReadings) {
-      throw new Refusal('too-large', `More than ${mostReadings.toLocaleString('en')} readings; split the file.`, 'file')
+      throw new Refusal('too-large', told('readings.tooMany', { most: mostReadings.toLocaleString('en') }), 'file')
     }
     rising &&= at.length === 0 || fault.at > at[at.length - 1]!
     at.push(fault.at)
@@ -201,7 +198,7 @@ export function readLoggerFile(
   if (at.length === 0) {
     throw new Refusal(
       'invalid',
-      `No line could be read${why[0] ? `: line ${why[0].line}, ${why[0].says}` : ''}.`,
+      told('readings.noLineRead', { known: why[0] ? 'yes' : 'no', line: why[0]?.line, why: why[0]?.says }),
       'file',
     )
   }
@@ -220,12 +217,10 @@ export function readLoggerFile(
         : [
             {
               about: 'quote' as const,
-              says: `A quotation mark on line ${openQuote} is never closed: what follows it is one field. Is that meant?`,
+              says: told('readings.doubtQuote', { line: openQuote }),
             },
           ]),
-      ...(newestFirst
-        ? [{ about: 'turned' as const, says: 'It is written newest first, and was read from its end. Is that so?' }]
-        : []),
+      ...(newestFirst ? [{ about: 'turned' as const, says: told('readings.doubtTurned') }] : []),
       ...[
         orderDoubt(written, mapping),
         shareDoubt(humidity, mapping),
@@ -257,18 +252,18 @@ function rowFault(
   row: string[],
   m: ColumnMapping,
   stamps: StampReader,
-): string | { at: number; t: number; rh: number; rain: number } {
+): Message | { at: number; t: number; rh: number; rain: number } {
   const written = stampOf(row, m)
   const ms = stamps.read(written)
-  if (!Number.isFinite(ms)) return `“${written.trim().slice(0, 40)}” is no date and time`
+  if (!Number.isFinite(ms)) return told('readings.noStamp', { written: written.trim().slice(0, 40) })
   const shown = number(row[m.temperature])
-  if (!Number.isFinite(shown)) return 'no temperature'
+  if (!Number.isFinite(shown)) return told('readings.noTemperature')
   const t = Math.round((m.unit === 'F' ? ((shown - 32) * 5) / 9 : shown) * 100) / 100
-  if (t < -60 || t > 90) return `${shown} °${m.unit} cannot be`
+  if (t < -60 || t > 90) return told('readings.temperatureCannotBe', { shown, unit: m.unit })
   const rh = number(row[m.humidity]) * (m.share ? 100 : 1)
-  if (!Number.isFinite(rh)) return 'no humidity'
+  if (!Number.isFinite(rh)) return told('readings.noHumidity')
   // sensors in wet air overshoot a little
-  if (rh < 0 || rh > 106) return `${rh} % cannot be`
+  if (rh < 0 || rh > 106) return told('readings.humidityCannotBe', { humidity: rh })
   const rain = m.rain === undefined ? 0 : number(row[m.rain])
   return { at: Math.round(ms / 1000), t, rh: Math.min(100, rh), rain: Number.isFinite(rain) ? Math.max(0, rain) : 0 }
 }

@@ -1,3 +1,4 @@
+import { inPlainWords } from '@vadose/words'
 import fc from 'fast-check'
 import { DateTime } from 'luxon'
 import { describe, expect, it } from 'vitest'
@@ -24,7 +25,7 @@ describe('a logger file', () => {
     expect(file.at.map(iso)[0]).toBe('2026-09-30T22:05:00.000Z')
     // 50 °F is 10 °C, 14 °F is −10 °C by definition; water does not boil in a cellar
     expect(file.temperatureC).toEqual([10, -10])
-    expect(file.why).toEqual([{ line: 3, says: '212 °F cannot be' }])
+    expect(file.why.map(({ line, says }) => [line, inPlainWords(says)])).toEqual([[3, '212 °F cannot be']])
   })
   it('with date and time apart, offsets in the heading, or instants with their own offset', () => {
     expect(whole('Date,Time,T,RH\n2026-10-01,00:05,10,80').at.map(iso)).toEqual(['2026-09-30T22:05:00.000Z'])
@@ -52,13 +53,13 @@ describe('a logger file', () => {
     expect(file.gaps.map((g) => (g.to - g.from) / 60)).toEqual([95])
   })
   it('refuses what is no log, and columns that are not there', () => {
-    expect(() => readHead('Dear diary,\nit rained.')).toThrow(/No line of this file/)
+    expect(() => readHead('Dear diary,\nit rained.')).toRefuse(/No line of this file/)
     const text = 't,temp,rh\n2026-07-01 00:00,10,80'
     const mapping = guessMapping(readHead(text), 'UTC')
-    expect(() => readLoggerFile(text, { ...mapping, humidity: 9 })).toThrow(/humidity/)
-    expect(() => readLoggerFile(text, { ...mapping, humidity: mapping.temperature })).toThrow(/same column/)
-    expect(() => readLoggerFile(text, { ...mapping, zone: 'Mars/Olympus' })).toThrow(/no time zone/)
-    expect(() => readLoggerFile(text, { ...mapping, order: 'seconds' })).toThrow(/No line could be read/)
+    expect(() => readLoggerFile(text, { ...mapping, humidity: 9 })).toRefuse(/humidity/)
+    expect(() => readLoggerFile(text, { ...mapping, humidity: mapping.temperature })).toRefuse(/same column/)
+    expect(() => readLoggerFile(text, { ...mapping, zone: 'Mars/Olympus' })).toRefuse(/no time zone/)
+    expect(() => readLoggerFile(text, { ...mapping, order: 'seconds' })).toRefuse(/No line could be read/)
   })
   it('reads rain where a station gives it', () => {
     const file = whole('time,temp C,rh,rain mm\n2026-07-01 00:00,10,80,0\n2026-07-01 01:00,10,80,2.4')
@@ -83,7 +84,7 @@ describe('a file that lies quietly is asked about', () => {
     const text = rows((i) => `${hour(i)},8,0.${80 + (i % 9)}`)
     const [doubt] = asked(text)
     expect(doubt).toMatchObject({ about: 'humidity', mend: { share: true } })
-    expect(doubt!.says).toContain('88 %')
+    expect(inPlainWords(doubt!.says)).toContain('88 %')
     const mended = readLoggerFile(text, { ...guessMapping(readHead(text), 'UTC'), ...doubt!.mend })
     expect(mended.relativeHumidityPct.slice(0, 3)).toEqual([80, 81, 82].map((pct) => expect.closeTo(pct, 6)))
     expect(about(asked(text, doubt!.mend))).toEqual([])
@@ -190,7 +191,7 @@ describe('summer time', () => {
       expect(winterClock(zone, 2026)).toBe(clock)
       expect(clockZone(clock).offset(0)).toBe(clockZone(zone).offset(Date.UTC(2026, /Australia/.test(zone) ? 6 : 0, 1)))
     }
-    expect(() => winterClock('Mars/Olympus', 2026)).toThrow(/no time zone/)
+    expect(() => winterClock('Mars/Olympus', 2026)).toRefuse(/no time zone/)
   })
   it('agrees with luxon through a year in four zones', () => {
     fc.assert(

@@ -1,4 +1,5 @@
 import { IANAZone, FixedOffsetZone, type Zone } from 'luxon'
+import { told } from '../message'
 import { Refusal } from '../refusal'
 
 /** How a file writes its instants. */
@@ -20,7 +21,7 @@ export function clockZone(name: string): Zone {
   }
   const zone = IANAZone.create(name)
   if (!fixed && zone.isValid) return zone
-  throw new Refusal('invalid', `“${name}” is no time zone; write Europe/Vienna, UTC or UTC+1.`, 'zone')
+  throw new Refusal('invalid', told('readings.noTimeZone', { name }), 'zone')
 }
 
 /**

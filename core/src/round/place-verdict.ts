@@ -1,4 +1,5 @@
-import { degrees, term, told, type Message } from '../message'
+import { endSaid, type End } from '../almanac'
+import { degrees, told, type Message } from '../message'
 
 /** A lot in a place, as far as the place's air matters to it. */
 export interface LotInPlace {
@@ -6,13 +7,13 @@ export interface LotInPlace {
   /** on the line: how long it has stood still, whether it will ever be ready here, and whether it heals or dries */
   drying?: { stalledForHours: number; neverReady: boolean; heals: boolean }
   /** in store: what ends it first */
-  endedBy?: string
+  endedBy?: End
   /** the air of these days is below what it stands, °C: the coldest of them */
   frostC?: number
 }
 
 /** Ends that a place's own air brings about. */
-const airsDoing = ['rooting', 'mould', 'frost']
+const airsDoing: readonly End[] = ['rooting', 'mould', 'frost']
 /** standing still for less is a night's rest, hours */
 const stallCountsFromHours = 12
 
@@ -45,6 +46,6 @@ export function placeVerdict(lots: readonly LotInPlace[]): Verdict {
     return { suits: false, says: told('verdict.never', { heals: never.heals ? 'yes' : 'no', code: never.code }) }
   const threatened = lots.find((lot) => lot.endedBy !== undefined && airsDoing.includes(lot.endedBy))
   if (threatened)
-    return { suits: false, says: told('verdict.threat', { end: term(threatened.endedBy!), code: threatened.code }) }
+    return { suits: false, says: told('verdict.threat', { end: endSaid(threatened.endedBy!), code: threatened.code }) }
   return { suits: true, says: told('verdict.suits') }
 }

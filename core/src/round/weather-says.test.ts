@@ -67,7 +67,7 @@ describe('whether a place suits what is in it', () => {
     )
   })
   it('names the stored lot that the air itself will end; age is not the place’s doing', () => {
-    for (const end of ['rooting', 'mould', 'frost'])
+    for (const end of ['rooting', 'mould', 'frost'] as const)
       expect(verdictOf([{ code: 'N26-1', endedBy: end }])).toEqual({ suits: false, says: `${end} threatens N26-1` })
     expect(verdictOf([{ code: 'N26-1', endedBy: 'rot' }]).suits).toBe(true)
   })

@@ -1,7 +1,8 @@
+import { degrees, term, told, type Message } from '../message'
 import { airSeries, type AirSeries } from '../air'
 import { timeLeftLogSd } from '../assumptions'
 import { gridSpread, type Spread } from '../chance'
-import type { Crop } from '../almanac'
+import type { Crop, EndWord } from '../almanac'
 import { requireWithin } from '../refusal'
 import { endShares, lifeModel, priorWeights, unitLife, type LifeModel } from './life-model'
 import { badShare, noneBad, spreadPerWeek, stand, type Bad } from './standing'
@@ -208,7 +209,7 @@ export interface KeepAnswer {
   endedBy: End
   weightLossPctPerMonth: number
   respirationWPerKg: number
-  hazards: { end: End; sharePct: number; note: string }[]
+  hazards: { end: End; sharePct: number; note: Message }[]
   packing: Packing
 }
 
@@ -257,39 +258,39 @@ export function keepAt(
 }
 
 /** What ends it, in a word: what does not breathe does not rot, it grows old. */
-export const endWord = (crop: Crop, end: End): string =>
+export const endWord = (crop: Crop, end: End): EndWord =>
   end === 'rot' && !crop.keeping.respiration && crop.keeping.keptDry ? 'age' : end
 
-/** Why an end comes in this air, in plain words. */
-export function endReason(crop: Crop, end: End, temperatureC: number, relativeHumidityPct: number): string {
+/** Why an end comes in this air. */
+export function endReason(crop: Crop, end: End, temperatureC: number, relativeHumidityPct: number): Message {
   const { keeping } = crop
-  const t = `${Math.round(temperatureC)} °C`.replace('-', '−')
-  const rh = `${Math.round(relativeHumidityPct)} %`
+  const air = { t: degrees(temperatureC), rh: Math.round(relativeHumidityPct) }
   switch (end) {
     case 'sprouting': {
       const times = keeping.sproutingDays?.value ?? [[temperatureC, 1]]
       const worst = times.reduce((a, b) => (b[1] < a[1] ? b : a))
-      return `It sits at ${t}; sprouting is quickest near ${worst[0]} °C.`
+      return told('stores.whySprouting', { t: air.t, worst: degrees(worst[0]) })
     }
     case 'drying out':
-      return `At ${t} and ${rh} it loses water; about ${Math.round(bearableLossPct(crop))} % lost is too light.`
+      return told('stores.whyDryingOut', { t: air.t, rh: air.rh, loss: Math.round(bearableLossPct(crop)) })
     case 'rot':
-      return keeping.respiration
-        ? `It breathes and ages faster the warmer it is; ${t} here.`
-        : `Flavour and fat age faster the warmer it is; ${t} here.`
+      return told('stores.whyRot', { t: air.t, breathes: keeping.respiration ? 'yes' : 'no' })
     case 'rooting':
-      return `${rh} is damper than the ${keeping.rootsAbovePct?.value ?? 0} % at which roots start.`
+      return told('stores.whyRooting', { rh: air.rh, from: keeping.rootsAbovePct?.value ?? 0 })
     case 'mould':
-      return `${rh} at ${t} is damp enough for mould.`
+      return told('stores.whyMould', { t: air.t, rh: air.rh })
     case 'frost':
-      return `It freezes at ${keeping.freezesAtC?.value ?? 0} °C.`.replace('-', '−')
+      return told('stores.whyFrost', { freezes: fine(keeping.freezesAtC?.value ?? 0) })
     case 'chilling':
-      return `Below ${keeping.chillsBelowC?.value ?? 0} °C it chills; ${t} here.`
+      return told('stores.whyChilling', { t: air.t, chills: fine(keeping.chillsBelowC?.value ?? 0) })
     case 'greening':
-      return 'Daylight turns it green.'
+      return told('stores.whyGreening')
     case 'early rot':
-      return 'Some are hurt or infected when they come in; they go in the first weeks.'
+      return told('stores.whyEarlyRot')
     case 'ethylene':
-      return `Gas from ripening fruit nearby: it ${keeping.ethyleneShows ?? 'ages sooner'}.`
+      return told('stores.whyEthylene', { does: term(keeping.ethyleneShows ?? 'ages sooner') })
   }
 }
+
+/** A threshold of the almanac, with the decimals it is written with. */
+const fine = (c: number) => degrees(c, Number.isInteger(c) ? 0 : 1)

@@ -1,4 +1,5 @@
 import { normalQuantile, normalShare } from '../chance'
+import { told, fieldNamed } from '../message'
 import { Refusal, requireWithin } from '../refusal'
 
 const er = 'Ellis & Roberts 1980, Ann. Bot. 45:13–30; 1981, Seed Sci. Technol. 9:373–409 (recalled, not re-read)'
@@ -56,14 +57,14 @@ export function seedLife(
   if (!Object.hasOwn(seedSpecies, species)) {
     throw new Refusal(
       'unknown-species',
-      `There are no viability constants for “${species.slice(0, 40)}”. Known: ${Object.keys(seedSpecies).join(', ')}.`,
+      told('stores.noViability', { species: species.slice(0, 40), known: Object.keys(seedSpecies).join(', ') }),
       'species',
     )
   }
   const { temperatureC: t, moistureWetBasisPct: m } = seedRange
   requireWithin(temperatureC, t[0], t[1], 'temperatureC', '°C')
   requireWithin(moistureWetBasisPct, m[0], m[1], 'moistureWetBasisPct', '%')
-  requireWithin(initialViabilityPct, 1, 99.99, 'initialViabilityPct', '% (no lot germinates to the last seed)')
+  requireWithin(initialViabilityPct, 1, 99.99, 'initialViabilityPct', '%', told('stores.notToTheLastSeed'))
   const { ke, cw, ch, cq, source } = seedSpecies[species as SeedSpecies]
   const sigmaDays =
     10 ** (ke - cw * Math.log10(moistureWetBasisPct) - ch * temperatureC - cq * temperatureC * temperatureC)
@@ -73,7 +74,10 @@ export function seedLife(
   if (target > initialViabilityPct) {
     throw new Refusal(
       'invalid',
-      'targetViabilityPct lies above initialViabilityPct: seed does not gain by waiting.',
+      told('stores.targetAboveInitial', {
+        targetViabilityPct: fieldNamed('targetViabilityPct'),
+        initialViabilityPct: fieldNamed('initialViabilityPct'),
+      }),
       'targetViabilityPct',
     )
   }

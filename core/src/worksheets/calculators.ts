@@ -24,6 +24,7 @@ import {
   type DryingWeighing,
   type MoistureEquation,
 } from '../line'
+import { term, told, fieldNamed } from '../message'
 import { Refusal, requireWithin } from '../refusal'
 import { planting } from '../year'
 import { cure, type CropLookup, type CureInput } from './cure'
@@ -74,7 +75,11 @@ const keep = (input: KeepInput, cropOf: CropLookup) =>
 
 function checkUpdateAnswer(input: CheckUpdateInput, cropOf: CropLookup) {
   if ((input.crop === undefined) === (input.lifeDays === undefined)) {
-    throw new Refusal('invalid', 'Give either crop or lifeDays, one of the two.', 'crop')
+    throw new Refusal(
+      'invalid',
+      told('worksheets.cropOrLife', { crop: fieldNamed('crop'), lifeDays: fieldNamed('lifeDays') }),
+      'crop',
+    )
   }
   return input.lifeDays
     ? checkUpdate({ lifeDays: input.lifeDays }, input.checks)
@@ -83,7 +88,8 @@ function checkUpdateAnswer(input: CheckUpdateInput, cropOf: CropLookup) {
 
 function frozenLifeAnswer(input: { crop: string; temperatures: FrozenStretch[] }, cropOf: CropLookup) {
   const crop = cropOf(input.crop)
-  if (!crop.freezing) throw new Refusal('not-frozen', `${crop.name} is not frozen here.`, 'crop')
+  if (!crop.freezing)
+    throw new Refusal('not-frozen', told('worksheets.notFrozenHere', { crop: term(crop.name) }), 'crop')
   return frozenLife(crop.freezing, input.temperatures)
 }
 

@@ -3,6 +3,7 @@ import { mapSpread } from '../chance'
 import type { Crop } from '../almanac'
 import { curingOf, curingState, type Airflow, type CuringLot } from '../line'
 import { airAhead } from '../places'
+import { term, told, fieldNamed } from '../message'
 import { Refusal } from '../refusal'
 
 /** Finds a crop by its id, or refuses. */
@@ -23,8 +24,7 @@ const longestRecordHours = 400 * 24
 
 function instant(text: string, field: string): number {
   const ms = Date.parse(text)
-  if (!Number.isFinite(ms))
-    throw new Refusal('invalid', `${field} is not an instant; write it as 2026-07-12T08:00:00Z.`, field)
+  if (!Number.isFinite(ms)) throw new Refusal('invalid', told('worksheets.notAnInstant', { field }), field)
   return ms
 }
 
@@ -33,15 +33,16 @@ export function cure(input: CureInput, cropOf: CropLookup) {
   const crop = cropOf(input.crop)
   const curing = curingOf(crop)
   const startMs = instant(input.startedAt, 'startedAt')
-  if (input.air.length === 0) throw new Refusal('invalid', 'Give at least one reading of the air.', 'air')
+  if (input.air.length === 0) throw new Refusal('invalid', told('worksheets.oneReading'), 'air')
   const times = input.air.map((reading, i) => instant(reading.at, `air/${i}/at`))
   const nowMs = Math.max(...times)
-  if (nowMs < startMs) throw new Refusal('invalid', 'All readings of the air lie before startedAt.', 'air')
+  if (nowMs < startMs)
+    throw new Refusal('invalid', told('worksheets.readingsBeforeStart', { startedAt: fieldNamed('startedAt') }), 'air')
   if (nowMs - startMs > longestRecordHours * hourMs) {
-    throw new Refusal('out-of-range', 'The record is longer than 400 days; nothing cures that long.', 'startedAt')
+    throw new Refusal('out-of-range', told('worksheets.recordTooLong'), 'startedAt')
   }
   const within = (ms: number, field: string) => {
-    if (ms < startMs || ms > nowMs) throw new Refusal('invalid', `${field} lies outside the record of the air.`, field)
+    if (ms < startMs || ms > nowMs) throw new Refusal('invalid', told('worksheets.outsideRecord', { field }), field)
     return ms
   }
   const weighings = (input.weighings ?? []).map((w, i) => ({
@@ -53,7 +54,7 @@ export function cure(input: CureInput, cropOf: CropLookup) {
       const known = curing.endTests.map((test) => test.id).join(', ')
       throw new Refusal(
         'invalid',
-        `There is no end test “${t.test}” for ${crop.name}. Known: ${known}.`,
+        told('worksheets.noEndTest', { test: t.test, crop: term(crop.name), known }),
         `tests/${i}/test`,
       )
     }
@@ -76,11 +77,7 @@ export function cure(input: CureInput, cropOf: CropLookup) {
   }
   const state = curingState(lot)
   if (!Object.values(state.readyAtMs).every(Number.isFinite)) {
-    throw new Refusal(
-      'stalled',
-      `In the air of the last days it will not dry within 400 days (${Math.round(state.progress * 100)} % done so far). Move more or drier air past it.`,
-      'air',
-    )
+    throw new Refusal('stalled', told('worksheets.neverDry', { done: Math.round(state.progress * 100) }), 'air')
   }
   return {
     progress: state.progress,

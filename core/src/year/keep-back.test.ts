@@ -40,7 +40,7 @@ describe('keeping back for planting', () => {
         },
       ),
     )
-    expect(() => keepBack(1000, 10, 10, 6)).toThrow(/between 1 and 9/)
+    expect(() => keepBack(1000, 10, 10, 6)).toRefuse(/between 1 and 9/)
     expect(() => keepBack(1000, 10, 2.5, 6)).toThrow()
   })
 })

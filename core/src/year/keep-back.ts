@@ -1,3 +1,4 @@
+import { told } from '../message'
 import { normalDensity, normalQuantile } from '../chance'
 import { Refusal, requireWithin } from '../refusal'
 
@@ -32,7 +33,7 @@ export function keepBack(harvestG: number, pieces: number, keep: number, givesPe
   requireWithin(pieces, 2, 100_000, 'pieces', 'pieces')
   requireWithin(givesPerPiece, 0.1, 1000, 'givesPerPiece', 'pieces')
   if (!Number.isInteger(keep) || keep < 1 || keep >= pieces) {
-    throw new Refusal('invalid', `Keep back between 1 and ${pieces - 1} of them.`, 'keep')
+    throw new Refusal('invalid', told('year.keepBackBetween', { most: pieces - 1 }), 'keep')
   }
   const mean = harvestG / pieces
   const share = keep / pieces

@@ -37,8 +37,8 @@ describe('how much to plant', () => {
     )
   })
   it('refuses shares and yields that cannot be', () => {
-    expect(() => planting(10, 0)).toThrow(/unitsPerPlanted/)
-    expect(() => planting(10, 1, 1)).toThrow(/keepBackFraction/)
-    expect(() => planting(-1, 1)).toThrow(/wantedUnits/)
+    expect(() => planting(10, 0)).toRefuse(/unitsPerPlanted/)
+    expect(() => planting(10, 1, 1)).toRefuse(/keepBackFraction/)
+    expect(() => planting(-1, 1)).toRefuse(/wantedUnits/)
   })
 })

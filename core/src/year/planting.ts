@@ -1,3 +1,4 @@
+import { told } from '../message'
 import { Refusal, requireWithin } from '../refusal'
 
 export interface PlantingAnswer {
@@ -37,7 +38,7 @@ export function planting(
   const kept = 1 - lossFraction
   const toLift = Math.ceil(wantedUnits / ((1 - keepBackFraction) * kept) - 1e-9)
   const toPlant = Math.ceil(toLift / unitsPerPlanted - 1e-9)
-  if (toLift > largest) throw new Refusal('out-of-range', 'That is more than any household lifts.', 'wantedUnits')
+  if (toLift > largest) throw new Refusal('out-of-range', told('year.tooMuchWanted'), 'wantedUnits')
   // what has to be kept back so that, after losses, next year's need can be planted
   const enough = Math.ceil(toPlant / kept - 1e-9)
   const keepBack = (lifted: number) => Math.min(Math.round(lifted * keepBackFraction), enough)

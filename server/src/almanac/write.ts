@@ -2,6 +2,7 @@ import type { Choice, Override, OwnCrop, VarietyKeeps } from '@vadose/contract/a
 import { cropFileById, cropFiles, cropSchema, settables, withOverrides, type CropData } from '@vadose/core/almanac'
 import { varietyKey } from '@vadose/core/checks'
 import { cropIn } from '@vadose/core/forecast'
+import { term, told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import type { Client } from '../database'
 import { checker } from '../validate'
@@ -25,7 +26,7 @@ const mostOwnCrops = 200
 export async function writeOverride(db: Client, householdId: string, { crop, path, value, why = '' }: Override) {
   const file = await fileOf(db, householdId, crop)
   if (!settables(file).some((s) => s.path === path)) {
-    throw new Refusal('invalid', `${file.name} has no number at ${path}.`, 'path')
+    throw new Refusal('invalid', told('almanac.noNumberAt', { crop: term(file.name), path }), 'path')
   }
   if (value === null) return clearOverride(db, householdId, crop, path)
   // the whole file must still hold with the number in it
@@ -36,11 +37,11 @@ export async function writeOverride(db: Client, householdId: string, { crop, pat
 
 export async function writeChoice(db: Client, householdId: string, { crop, topic, choice }: Choice) {
   const found = cropIn(await almanacOf(db, householdId), crop).schools.find((s) => s.topic === topic)
-  if (!found) throw new Refusal('invalid', `There is no question “${topic}” for this crop.`, 'topic')
+  if (!found) throw new Refusal('invalid', told('almanac.noQuestion', { topic }), 'topic')
   if (!found.choices.some((c) => c.id === choice)) {
     throw new Refusal(
       'invalid',
-      `“${choice}” is none of the schools: ${found.choices.map((c) => c.id).join(', ')}.`,
+      told('almanac.noSchool', { choice, known: found.choices.map((c) => c.id).join(', ') }),
       'choice',
     )
   }
@@ -51,19 +52,19 @@ export async function writeChoice(db: Client, householdId: string, { crop, topic
 export async function writeVariety(db: Client, householdId: string, { crop, variety, keeps }: VarietyKeeps) {
   cropIn(await almanacOf(db, householdId), crop)
   const key = varietyKey(variety)
-  if (!key) throw new Refusal('invalid', 'A variety has a name.', 'variety')
+  if (!key) throw new Refusal('invalid', told('almanac.varietyUnnamed'), 'variety')
   return keeps === 'usual' ? unsayVariety(db, householdId, crop, key) : sayVariety(db, householdId, crop, key, keeps)
 }
 
 /** @returns the new crop's id */
 export async function writeOwnCrop(db: Client, householdId: string, wanted: OwnCrop): Promise<string> {
   const own = await ownCropsOf(db, householdId)
-  if (own.length >= mostOwnCrops) throw new Refusal('invalid', `${mostOwnCrops} crops of your own are enough.`)
+  if (own.length >= mostOwnCrops) throw new Refusal('invalid', told('almanac.tooManyOwnCrops', { mostOwnCrops }))
   const template = await fileOf(db, householdId, wanted.template)
   const name = wanted.name.trim()
   const taken = new Set([...cropFiles, ...own].map((c) => c.id))
   if ([...cropFiles, ...own].some((c) => c.name.toLowerCase() === name.toLowerCase())) {
-    throw new Refusal('taken', `The almanac has a “${name}” already.`, 'name')
+    throw new Refusal('taken', told('almanac.cropThereAlready', { name }), 'name')
   }
   const data: CropData = {
     ...structuredClone(template),
@@ -79,17 +80,17 @@ export async function writeOwnCrop(db: Client, householdId: string, wanted: OwnC
 
 export async function dropOwnCrop(db: Client, householdId: string, crop: string) {
   if (!(await ownCropsOf(db, householdId)).some((c) => c.id === crop)) {
-    throw new Refusal('not-found', 'There is no such crop of your own.')
+    throw new Refusal('not-found', told('almanac.noOwnCrop'))
   }
   if (await cropInUse(db, householdId, crop)) {
-    throw new Refusal('in-use', 'There are harvests or lots of it; it stays in the almanac.')
+    throw new Refusal('in-use', told('almanac.cropInUse'))
   }
   return removeOwnCrop(db, householdId, crop)
 }
 
 async function fileOf(db: Client, householdId: string, crop: string): Promise<CropData> {
   const file = cropFileById(crop) ?? (await ownCropsOf(db, householdId)).find((c) => c.id === crop)
-  if (!file) throw new Refusal('unknown-crop', `There is no crop “${crop}”.`, 'crop')
+  if (!file) throw new Refusal('unknown-crop', told('almanac.noCrop', { crop }), 'crop')
   return file
 }
 
@@ -99,7 +100,7 @@ function requireFile(data: CropData, name: string): void {
     checkFile(data)
   } catch (error) {
     if (!(error instanceof Refusal)) throw error
-    throw new Refusal('invalid', `${name}: ${error.message}`, 'value')
+    throw new Refusal('invalid', told('almanac.badValue', { name, why: error.says }), 'value')
   }
 }
 

@@ -1,3 +1,4 @@
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import type { Request, Response } from 'express'
 import { mkdtempSync, rmSync } from 'node:fs'
@@ -16,11 +17,7 @@ export interface AsideStart {
   strict: boolean
 }
 
-const gone = () =>
-  new Refusal(
-    'too-heavy',
-    'That was too much for the server at once. Send it again, or in parts; nothing is kept twice.',
-  )
+const gone = () => new Refusal('too-heavy', told('aside.tooMuch'))
 
 /**
  * The same server once more, in a thread of its own behind a socket that only this user can open: what reads and writes

@@ -1,4 +1,5 @@
 import { makeBackup, readBackups } from '@vadose/contract/backup'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { SettingError } from '../config'
 import type { Server } from '../serve'
@@ -10,12 +11,13 @@ export function serveBackup(server: Server, keeper: Keeper | undefined): void {
   server.anyone(readBackups, state)
 
   server.anyone(makeBackup, async () => {
-    if (!keeper)
-      throw new Refusal('no-backup', 'Nothing is backed up here: this is the demo, or a database kept by others.')
+    if (!keeper) throw new Refusal('no-backup', told('backup.noneHere'))
     try {
       await keeper.make()
     } catch (error) {
-      throw error instanceof SettingError ? new Refusal('no-backup', error.message) : error
+      throw error instanceof SettingError
+        ? new Refusal('no-backup', told('backup.failed', { why: error.message }))
+        : error
     }
     return state()
   })

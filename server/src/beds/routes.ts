@@ -2,6 +2,7 @@ import { addBedEntry as addEndpoint, listBeds, strikeBedEntry as strikeEndpoint 
 import { requireSeeable } from '@vadose/core/beds'
 import { cropIn } from '@vadose/core/forecast'
 import { requireDay } from '@vadose/core/intake'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { almanacOf } from '../almanac'
 import { isUuid } from '../households'
@@ -37,7 +38,7 @@ export function serveBeds(server: Server): void {
 
   server.household(strikeEndpoint, async (visit, { params: { id }, body }) => {
     const struck = isUuid(id) ? await visit.write((db) => strikeBedEntry(db, visit.id, id, body.struck)) : 0
-    if (struck === 0) throw new Refusal('not-found', 'There is no such entry in this household.')
+    if (struck === 0) throw new Refusal('not-found', told('beds.noSuchEntry'))
     return { ok: true }
   })
 }

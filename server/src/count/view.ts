@@ -1,3 +1,4 @@
+import { grams, told, onDay, type Message } from '@vadose/core/message'
 import type { CountView } from '@vadose/contract/count'
 import { keepingOf, troubleOf, type House, type LotState } from '@vadose/core/forecast'
 import { dayMs } from '@vadose/core/households'
@@ -11,9 +12,6 @@ import { entriesOf, finishedLines, openCount, type CountEntry } from './queries'
 export const countable = (house: House): LotState[] =>
   house.lots.filter(({ stage }) => stage === 'stored' || stage === 'fresh')
 
-const monthOf = (date: string) =>
-  new Intl.DateTimeFormat('en-GB', { month: 'long', timeZone: 'UTC' }).format(new Date(`${date}T12:00:00Z`))
-
 /** What was used of a lot since it was put by, in pieces where it is counted. */
 function usedOf({ history, pieces }: LotState): { amount: number; times: number } {
   const used = standing(history.events).filter(({ kind }) => kind === 'used')
@@ -21,14 +19,18 @@ function usedOf({ history, pieces }: LotState): { amount: number; times: number 
   return { amount, times: used.length }
 }
 
-function sinceWords(house: House, lot: LotState): string {
+function sinceSaid(house: House, lot: LotState): Message {
   const { amount } = usedOf(lot)
   const { storedAtMs, piecesAtFirst, weightAtFirstG } = lot.history
   const on = storedAtMs === null ? lot.broughtOn : house.dateOf(storedAtMs)
-  const year = on.slice(0, 4) === house.today.slice(0, 4) ? '' : ` ${on.slice(0, 4)}`
-  const what = (n: number, g: number) => (lot.pieces === null ? `${Math.round(g).toLocaleString('en-GB')} g` : `${n}`)
-  const first = `${what(piecesAtFirst ?? 0, weightAtFirstG)} put by in ${monthOf(on)}${year}`
-  return amount > 0 ? `${first}, ${what(amount, amount)} used` : first
+  const what = (n: number, g: number) => (lot.pieces === null ? grams(Math.round(g)) : n)
+  return told('larder.sincePutBy', {
+    what: what(piecesAtFirst ?? 0, weightAtFirstG),
+    on: onDay(on, 'month'),
+    year: on.slice(0, 4) === house.today.slice(0, 4) ? '' : on.slice(0, 4),
+    used: amount > 0 ? what(amount, amount) : null,
+    some: amount > 0 ? 'yes' : 'no',
+  })
 }
 
 function contextOf(house: House, lot: LotState, counted: boolean): CountContext {
@@ -41,12 +43,12 @@ function contextOf(house: House, lot: LotState, counted: boolean): CountContext 
   const perUse = perWeek ? Math.max(1, Math.round(7 / perWeek)) : 0
   return {
     usedPerWeek: perWeek,
-    usedWords:
+    used:
       perWeek === null
-        ? 'never used yet'
+        ? told('larder.neverUsed')
         : lot.pieces === null
-          ? `${Math.round(perWeek).toLocaleString('en-GB')} g a week is used`
-          : `one in about ${perUse} ${perUse === 1 ? 'day' : 'days'} is used`,
+          ? told('larder.usedWeekly', { weight: grams(Math.round(perWeek)) })
+          : told('larder.usedEvery', { days: perUse }),
     weeksSince,
     waterG: waterG(house, lot, (house.nowMs - lastMs) / dayMs),
     countedBefore: counted,
@@ -88,7 +90,7 @@ export async function countView(db: Client, householdId: string, house: House): 
         const entry = entries.get(lot.id)
         return {
           ...lotRow(house, lot),
-          since: sinceWords(house, lot),
+          since: sinceSaid(house, lot),
           counted: entry ? countedOf(house, lot, entry, past.length > 0) : null,
         }
       })

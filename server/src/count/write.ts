@@ -1,6 +1,7 @@
 import type { CountCause } from '@vadose/core/larder'
 import { cropIn } from '@vadose/core/forecast'
 import { bookedAs, offOf } from '@vadose/core/larder'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { almanacOf } from '../almanac'
 import type { Client } from '../database'
@@ -24,16 +25,16 @@ export async function writeCounted(
   { typed, pieces, weightG, same }: Typed,
 ): Promise<void> {
   if ([pieces, weightG, same].filter((one) => one !== undefined && one !== false).length !== 1) {
-    throw new Refusal('invalid', 'Say how many, how much, or that it is as expected: one of the three.', 'pieces')
+    throw new Refusal('invalid', told('count.oneOfThree'), 'pieces')
   }
   const lot = await lockLot(db, householdId, code)
-  if (!lot) throw new Refusal('not-found', `There is no lot ${code}.`)
+  if (!lot) throw new Refusal('not-found', told('lots.noLot', { code }))
   const { quantity, stage } = await historyOf(db, householdId, lot.id)
   if (stage !== 'stored' && stage !== 'fresh') {
-    throw new Refusal('invalid', `${code} stands on no shelf: it is not counted.`)
+    throw new Refusal('invalid', told('count.onNoShelf', { code }))
   }
   if (pieces !== undefined && quantity.pieces === null) {
-    throw new Refusal('invalid', 'This lot is not counted in pieces; give a weight.', 'pieces')
+    throw new Refusal('invalid', told('count.giveWeight'), 'pieces')
   }
   const at = new Date(nowMs)
   const open = (await openCount(db, householdId))?.id ?? (await beginCount(db, householdId, at))
@@ -53,7 +54,7 @@ export async function writeCounted(
 export async function dropCounted(db: Client, { householdId }: Moment, code: string): Promise<void> {
   const lot = await lockLot(db, householdId, code)
   const open = await openCount(db, householdId)
-  if (!lot || !open) throw new Refusal('not-found', `${code} was not counted.`)
+  if (!lot || !open) throw new Refusal('not-found', told('count.lineNotCounted', { code }))
   await dropEntry(db, householdId, open.id, lot.id)
 }
 
@@ -68,7 +69,7 @@ export async function writeFinished(
   requestId: string | null,
 ): Promise<{ booked: number; asExpected: number }> {
   const open = await openCount(db, householdId)
-  if (!open) throw new Refusal('invalid', 'No count is under way.')
+  if (!open) throw new Refusal('invalid', told('count.noneUnderWay'))
   const almanac = await almanacOf(db, householdId)
   const entries = await entriesOf(db, householdId, open.id)
   const said = new Map(causes.map(({ code, cause }) => [code, cause]))

@@ -2,6 +2,7 @@ import { createHash, randomBytes, randomUUID } from 'node:crypto'
 import type { HouseholdFile } from '@vadose/contract/household-file'
 import { cropFiles, cropSchema, pantry, type CropData } from '@vadose/core/almanac'
 import { householdAddress, isTimeZone } from '@vadose/core/households'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import type { Client } from '../database'
 import { addHousehold, allHouseholds } from '../households'
@@ -51,7 +52,7 @@ function renumbered(details: unknown, numberOf: ReadonlyMap<number, number>): un
   const { strikes } = (details ?? {}) as { strikes?: unknown }
   if (typeof strikes !== 'number') return details
   const number = numberOf.get(strikes)
-  if (number === undefined) throw new Refusal('invalid', 'An entry strikes one that is not there.', 'events')
+  if (number === undefined) throw new Refusal('invalid', told('exports.strikesNothing'), 'events')
   return { ...(details as object), strikes: number }
 }
 
@@ -61,18 +62,17 @@ const checkCrop = checker<CropData>(cropSchema)
 function requireSense(file: HouseholdFile): void {
   const { household, almanac, events, lots, readings } = file
   if (!isTimeZone(household.timeZone)) {
-    throw new Refusal('invalid', `${household.timeZone} is not a known time zone.`, 'household/timeZone')
+    throw new Refusal('invalid', told('households.noTimeZone', { timeZone: household.timeZone }), 'household/timeZone')
   }
   for (const { data } of almanac.own) checkCrop(data)
   const crops = new Set([pantry.id, ...cropFiles.map(({ id }) => id), ...almanac.own.map(({ id }) => id)])
   const strange = lots.find(({ crop }) => !crops.has(crop))
   if (strange)
-    throw new Refusal('unknown-crop', `${strange.code} is of a crop that is not known here: ${strange.crop}.`, 'lots')
-  if (events.some(({ n }, i) => n !== i + 1))
-    throw new Refusal('invalid', 'The entries count from 1 without a gap.', 'events')
+    throw new Refusal('unknown-crop', told('exports.unknownCrop', { code: strange.code, crop: strange.crop }), 'lots')
+  if (events.some(({ n }, i) => n !== i + 1)) throw new Refusal('invalid', told('exports.gapInEntries'), 'events')
   for (const { at, temperatureC, relativeHumidityPct, rainMm } of readings) {
     if ([temperatureC, relativeHumidityPct, rainMm ?? at].some((column) => column.length !== at.length)) {
-      throw new Refusal('invalid', 'The columns of a place’s readings are of unequal length.', 'readings')
+      throw new Refusal('invalid', told('exports.unequalColumns'), 'readings')
     }
   }
 }

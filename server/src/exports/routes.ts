@@ -17,6 +17,7 @@ import {
 import { exportHousehold, importHousehold } from '@vadose/contract/household-file'
 import { planOf } from '@vadose/core/forecast'
 import { addDays, instantOf } from '@vadose/core/households'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { inPlainWords, retell, said } from '@vadose/words'
 import type { Response } from 'express'
@@ -123,7 +124,7 @@ export function serveExports(server: Server, pool: Pool): void {
     const from = query.from ?? '2000-01-01'
     const rows = await visit.read(async (db) => {
       const place = (await placesOf(db, visit.id)).find((p) => p.id === query.place)
-      if (!place) throw new Refusal('not-found', 'There is no such place in this household.', 'place')
+      if (!place) throw new Refusal('not-found', told('places.noSuchPlace'), 'place')
       return readingTable(db, visit.id, place.id, new Date(instantOf(from, 0, visit.household.timeZone)))
     })
     return send(response, 'text/csv', 'vadose-readings.csv', csvOf(rows))
@@ -150,8 +151,7 @@ export function serveExports(server: Server, pool: Pool): void {
   )
   server.household(calendarFeed, async (visit, { params }, response) => {
     const key = await visit.read((db) => calendarKey(db, visit.id))
-    if (key === null || !sameKey(key, params.key))
-      throw new Refusal('not-found', 'There is no calendar at this address.')
+    if (key === null || !sameKey(key, params.key)) throw new Refusal('not-found', told('exports.noCalendar'))
     return response
       .type('text/calendar')
       .set('Cache-Control', 'private, no-cache')

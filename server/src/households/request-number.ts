@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import type { Client } from '../database'
 import { answeredBefore, keepAnswer } from './queries'
@@ -34,7 +35,7 @@ export function requestNumber(
 ): RequestNumber | undefined {
   if (id === undefined) return undefined
   if (typeof id !== 'string' || !isUuid(id)) {
-    throw new Refusal('invalid', 'The number of a request must be a UUID.', 'requestId')
+    throw new Refusal('invalid', told('households.numberNotUuid'), 'requestId')
   }
   const { params, body } = asked
   const hash = createHash('sha256').update(JSON.stringify(params, inOrderOfKeys))
@@ -59,11 +60,7 @@ export async function once<T>(
     // one of a time before this is known by its number alone
     const same = seen.route === null || (seen.route === number.route && seen.contentHash?.equals(number.contentHash))
     if (!same) {
-      throw new Refusal(
-        'number-used',
-        'This request number was used for something else; nothing was written.',
-        'requestId',
-      )
+      throw new Refusal('number-used', told('households.numberUsed'), 'requestId')
     }
     return again ? again(db, seen.answer as T) : (seen.answer as T)
   }

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { inTransaction, type Client, type Pool } from '../database'
 import { householdById, keepAnswer, lockAddresses } from './queries'
@@ -33,9 +34,5 @@ export async function startOnce(
 }
 
 const numberTaken = (id: string): never => {
-  throw new Refusal(
-    'number-used',
-    `The request number ${id} was used for something else; nothing was written.`,
-    'requestId',
-  )
+  throw new Refusal('number-used', told('households.thatNumberUsed', { id }), 'requestId')
 }

@@ -1,6 +1,7 @@
 import type { MoveClock, NewHousehold, Settings } from '@vadose/contract/households'
 import { dayMs, householdAddress, instantOf, isTimeZone, morningAfter } from '@vadose/core/households'
 import { notDescribed, type Described, type PlaceKind } from '@vadose/core/places'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import type { Client, Pool } from '../database'
 import { addPlace, setPlace } from '../places'
@@ -40,9 +41,9 @@ const sensedDays = 14
  */
 export async function startHousehold(pool: Pool, wanted: NewHousehold, number?: RequestNumber): Promise<Started> {
   const timeZone = wanted.timeZone ?? 'UTC'
-  if (!isTimeZone(timeZone)) throw new Refusal('invalid', `${timeZone} is not a known time zone.`, 'timeZone')
+  if (!isTimeZone(timeZone)) throw new Refusal('invalid', told('households.noTimeZone', { timeZone }), 'timeZone')
   if ((wanted.clock === 'practice') !== (wanted.startsOn !== undefined)) {
-    throw new Refusal('invalid', 'A practice clock needs the day it starts on; the real clock takes none.', 'startsOn')
+    throw new Refusal('invalid', told('households.clockWantsDay'), 'startsOn')
   }
   const latitudeDeg = wanted.latitudeDeg ?? 47
   const name = wanted.name.trim()
@@ -105,7 +106,7 @@ export async function writeSettings(db: Client, id: string, settings: Settings):
   if (settings.authorityUrl === undefined && settings.authorityName === undefined) return
   const url = settings.authorityUrl?.trim() ?? ''
   if (url !== '' && !/^https?:\/\/[^\s/]+\.[^\s]+$/.test(url)) {
-    throw new Refusal('invalid', 'The address begins with https:// and names a site.', 'authorityUrl')
+    throw new Refusal('invalid', told('households.addressNotHttps'), 'authorityUrl')
   }
   await setAuthority(db, id, settings.authorityName?.trim() || null, url || null)
 }
@@ -113,7 +114,7 @@ export async function writeSettings(db: Client, id: string, settings: Settings):
 /** Removes a household for good. @throws Refusal where the name typed is another */
 export async function dropHousehold(db: Client, household: HouseholdRow, typed: string): Promise<void> {
   if (typed.trim() !== household.name) {
-    throw new Refusal('invalid', `Type its name, “${household.name}”, to remove it with everything it has.`, 'name')
+    throw new Refusal('invalid', told('households.typeItsName', { household: household.name }), 'name')
   }
   await removeHousehold(db, household.id)
 }
@@ -121,7 +122,7 @@ export async function dropHousehold(db: Client, household: HouseholdRow, typed: 
 /** Moves a practice clock on, its sensors and weather with it. @throws Refusal for a household on the real clock */
 export async function moveClock(db: Client, household: HouseholdRow, to: MoveClock['to']): Promise<void> {
   if (!household.practiceNow) {
-    throw new Refusal('invalid', 'This household lives by the real clock; only a practice clock can be moved.')
+    throw new Refusal('invalid', told('households.realClock'))
   }
   const nowMs = household.practiceNow.getTime()
   const next = morningAfter(nowMs, to === 'next-week' ? 7 : 1, household.timeZone)

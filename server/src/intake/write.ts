@@ -4,6 +4,7 @@ import { cropIn, naturalAirflow } from '@vadose/core/forecast'
 import { daysBetween, instantOf, mondayOf } from '@vadose/core/households'
 import { hungTooLong, proposePickPlace, requireDay, requireUsualSize, standsToJoin } from '@vadose/core/intake'
 import { bringIn, codeStem, draft, nextLotCode } from '@vadose/core/lots'
+import { term, told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { almanacOf } from '../almanac'
 import type { Client } from '../database'
@@ -24,11 +25,11 @@ export async function writeHarvest(db: Client, moment: Moment, harvest: NewHarve
   const places = await placesInUse(db, householdId)
   harvest.heaps.forEach((heap, i) => {
     if (heap.placeId && !places.some((place) => place.id === heap.placeId)) {
-      throw new Refusal('invalid', 'There is no such place in this household.', `heaps/${i}/placeId`)
+      throw new Refusal('invalid', told('places.noSuchPlace'), `heaps/${i}/placeId`)
     }
   })
   const fallback = places[0]?.id
-  if (!fallback) throw new Refusal('invalid', 'Add a place to keep things first.', 'heaps')
+  if (!fallback) throw new Refusal('invalid', told('intake.noPlaceYet'), 'heaps')
   const heaps = harvest.heaps.map((heap) => ({ ...heap, placeId: heap.placeId ?? fallback }))
   const drafts = bringIn(crop, harvest.totalG, heaps, naturalAirflow(places))
   const variety = harvest.variety?.trim() || null
@@ -100,18 +101,18 @@ async function addToLot(
   requestId: string,
 ): Promise<void> {
   const lot = await lockLot(db, householdId, join.code)
-  if (!lot) throw new Refusal('not-found', `There is no lot ${join.code}.`, join.field)
+  if (!lot) throw new Refusal('not-found', told('lots.noLot', { code: join.code }), join.field)
   if (lot.crop !== join.crop.id || lot.heap !== join.heap) {
-    throw new Refusal('invalid', `${join.code} is another crop or another heap.`, join.field)
+    throw new Refusal('invalid', told('intake.joinsAnother', { code: join.code }), join.field)
   }
   const { quantity, stage, frozen, made, unit } = await historyOf(db, householdId, lot.id)
   if (!standsToJoin(stage, hangs) || frozen || made || unit) {
-    throw new Refusal('invalid', `${join.code} has gone on its way; make what came in a lot of its own.`, join.field)
+    throw new Refusal('invalid', told('intake.goneOnItsWay', { code: join.code }), join.field)
   }
   if (hangs && hungTooLong(lot.broughtOn, today)) {
     throw new Refusal(
       'invalid',
-      `${join.code} has hung for ${daysBetween(lot.broughtOn, today)} days: what comes now would hold it back. Make it a lot of its own.`,
+      told('intake.hungTooLong', { code: join.code, days: daysBetween(lot.broughtOn, today) }),
       join.field,
     )
   }
@@ -136,7 +137,7 @@ export async function writePick(db: Client, moment: Moment, { requestId, crop: i
   const { householdId, today } = moment
   const crop = cropIn(await almanacOf(db, householdId), id)
   const heap = crop.heaps[0]!
-  if (heap.hangs) throw new Refusal('invalid', `${crop.name} is dried or cured: bring it in as a harvest.`, 'crop')
+  if (heap.hangs) throw new Refusal('invalid', told('intake.bringInAsHarvest', { crop: term(crop.name) }), 'crop')
   if (!sure) requireUsualSize(crop, weightG, true, 'weightG')
   const place = proposePickPlace(await placesInUse(db, householdId))
   const addTo = await pickLotSince(db, householdId, crop.id, heap.id, mondayOf(today), today)

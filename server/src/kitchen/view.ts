@@ -3,6 +3,7 @@ import type { House } from '@vadose/core/forecast'
 import { cropIn } from '@vadose/core/forecast'
 import { recipesFrom, scaleOf, yieldOf } from '@vadose/core/kitchen'
 import { standing, type LotEvent } from '@vadose/core/lots'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import type { Client } from '../database'
 import { eventsOfLots, type EventOfLot } from '../projections'
@@ -41,7 +42,7 @@ const mostDepth = 6
 /** What went into a lot, depth first, back to the beds. */
 export async function madeOf(db: Client, householdId: string, house: House, code: string): Promise<MadeOf> {
   const [start] = await lotsByCodes(db, householdId, [code])
-  if (!start) throw new Refusal('not-found', `There is no lot ${code}.`)
+  if (!start) throw new Refusal('not-found', told('lots.noLot', { code }))
   const parts: MadeOf['parts'] = []
   const seen = new Set<string>([code])
   const follow = async (lot: PartRow, depth: number): Promise<void> => {

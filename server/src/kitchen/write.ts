@@ -3,6 +3,7 @@ import { pantry } from '@vadose/core/almanac'
 import { cropIn, cropNow } from '@vadose/core/forecast'
 import { bagAfterCut, dishOf, type BagVerdict, type DishLot } from '@vadose/core/kitchen'
 import { codeStem, eventSays, nextLotCode } from '@vadose/core/lots'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { almanacOf } from '../almanac'
 import type { Client } from '../database'
@@ -25,13 +26,13 @@ export async function writeDish(
   const almanac = await almanacOf(db, householdId)
   const places = await placesInUse(db, householdId)
   const place = places.find(({ id }) => id === dish.placeId)
-  if (!place) throw new Refusal('invalid', 'There is no such place in this household, or it is out of use.', 'placeId')
+  if (!place) throw new Refusal('invalid', told('places.noSuchPlaceOrRetired'), 'placeId')
   const pots = new Map<string, Pot>()
   // locked in the order of their codes, so that two evenings do not wait for each other
   const codes = [...dish.takes.map(({ code }) => code.toUpperCase()), ...(dish.into ? [dish.into.toUpperCase()] : [])]
   for (const code of [...new Set(codes)].sort()) {
     const row = await lockLot(db, householdId, code)
-    if (!row) throw new Refusal('not-found', `There is no lot ${code}.`, 'takes')
+    if (!row) throw new Refusal('not-found', told('lots.noLot', { code }), 'takes')
     const lot = await historyOf(db, householdId, row.id)
     const grown = cropIn(almanac, row.crop)
     pots.set(code, { code, row, crop: grown, lot })
@@ -39,7 +40,7 @@ export async function writeDish(
   const takes = dish.takes.map((one) => ({ ...one, code: one.code.toUpperCase() }))
   const into = dish.into ? pots.get(dish.into.toUpperCase()) : undefined
   if (into && takes.some(({ code }) => code === into.code)) {
-    throw new Refusal('invalid', 'A bag is not topped up from itself.', 'into')
+    throw new Refusal('invalid', told('kitchen.toppedFromItself'), 'into')
   }
   const lots = takes.map(({ code }) => pots.get(code)!)
   const outcome = dishOf({ ...dish, takes }, lots, into)
@@ -107,7 +108,7 @@ export async function writePowerCut(
   let last = { code: '', entry: 0 }
   for (const { code, verdict } of [...bags].sort((a, b) => (a.code < b.code ? -1 : 1))) {
     const row = await lockLot(db, householdId, code.toUpperCase())
-    if (!row) throw new Refusal('not-found', `There is no lot ${code}.`, 'bags')
+    if (!row) throw new Refusal('not-found', told('lots.noLot', { code }), 'bags')
     const events = bagAfterCut(verdict, await historyOf(db, householdId, row.id), says, nowMs)
     await enter(db, householdId, row.id, new Date(nowMs), events, requestId, cropIn(almanac, row.crop))
     if (verdict === 'throw-out') thrownOut++

@@ -1,5 +1,6 @@
 import { readLabels, readTag } from '@vadose/contract/labels'
 import { cropIn, type House, type LotState } from '@vadose/core/forecast'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { codeIn, lotByCode, lotRow } from '../lots'
 import type { Server, Visit } from '../serve'
@@ -35,7 +36,7 @@ export function serveLabels(server: Server): void {
     const code = codeIn(params.code)
     const house = await visit.house()
     const lot = await visit.read((db) => lotByCode(db, visit.id, code))
-    if (!lot) throw new Refusal('not-found', `There is no lot ${code}.`)
+    if (!lot) throw new Refusal('not-found', told('lots.noLot', { code }))
     const here = house.lot(code)
     const crop = here?.cropData ?? cropIn(house.almanac, lot.crop)
     const svg = tagSvg(crop, lot, visit.household, addressOf(visit, code), here ? formOnTag(house, here) : {})
@@ -44,25 +45,25 @@ export function serveLabels(server: Server): void {
 
   server.household(readLabels, async (visit, { query }, response) => {
     const codes = [...new Set((query.lots ?? '').toUpperCase().split(',').filter(Boolean))]
-    if (codes.length === 0) throw new Refusal('invalid', 'Say which lots: lots=G26-1,N26-4.', 'lots')
-    if (codes.length > mostLabels) throw new Refusal('too-large', `At most ${mostLabels} labels at once.`, 'lots')
+    if (codes.length === 0) throw new Refusal('invalid', told('labels.whichLots'), 'lots')
+    if (codes.length > mostLabels) throw new Refusal('too-large', told('labels.tooMany', { mostLabels }), 'lots')
     const sheet = query.sheet ?? 'a4-21'
     if (!Object.hasOwn(labelSheets, sheet)) {
       throw new Refusal(
         'invalid',
-        `There is no label sheet “${sheet}”. Known: ${Object.keys(labelSheets).join(', ')}.`,
+        told('labels.noSheet', { sheet, known: Object.keys(labelSheets).join(', ') }),
         'sheet',
       )
     }
     const { columns, rows } = labelSheets[sheet as LabelSheetId]
     const skip = Number(query.skip ?? 0)
     if (!Number.isInteger(skip) || skip < 0 || skip >= columns * rows) {
-      throw new Refusal('invalid', `skip counts the labels used already: 0 to ${columns * rows - 1}.`, 'skip')
+      throw new Refusal('invalid', told('labels.skipBetween', { most: columns * rows - 1 }), 'skip')
     }
     const house = await visit.house()
     const labels = codes.map((code) => {
       const lot = house.lot(code)
-      if (!lot) throw new Refusal('not-found', `There is no lot ${code} here any more.`, 'lots')
+      if (!lot) throw new Refusal('not-found', told('labels.lotGone', { code }), 'lots')
       return {
         words: tagWords(lot.cropData, lotRow(house, lot), visit.household, formOnTag(house, lot)),
         address: addressOf(visit, code),

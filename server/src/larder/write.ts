@@ -6,6 +6,7 @@ import { daysBetween, instantOf } from '@vadose/core/households'
 import { requireDay } from '@vadose/core/intake'
 import { stockEvents } from '@vadose/core/larder'
 import { codeStem, draft, nextLotCode } from '@vadose/core/lots'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { almanacOf } from '../almanac'
 import type { Client } from '../database'
@@ -39,11 +40,11 @@ export async function writeStock(
     const on = line.on ?? today
     requireDay(on, today, `${field}/on`, oldestStockDays)
     if (!places.some(({ id }) => id === line.placeId)) {
-      throw new Refusal('invalid', 'There is no such place in this household, or it is out of use.', `${field}/placeId`)
+      throw new Refusal('invalid', told('places.noSuchPlaceOrRetired'), `${field}/placeId`)
     }
     const lifeDays = line.bestBefore === undefined ? (line.lifeDays ?? null) : daysBetween(on, line.bestBefore)
     if (lifeDays !== null && lifeDays < 1) {
-      throw new Refusal('invalid', 'The date on the packet lies before the day it was put by.', `${field}/bestBefore`)
+      throw new Refusal('invalid', told('larder.packetDateTooEarly'), `${field}/bestBefore`)
     }
     const events = stockEvents(
       crop,

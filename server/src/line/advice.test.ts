@@ -33,7 +33,7 @@ describe('advice for the line as a whole', () => {
     expect(ids).toContain('thinner')
     expect(ids).not.toContain('dryer')
     const thinner = options.find((o: { id: string }) => o.id === 'thinner')
-    expect(thinner.label).toBe('Here, in smaller bunches')
+    expect(thinner.label).toEqual({ says: 'line.thinner', bunched: 'yes' })
     expect(thinner.daysSaved === null || thinner.daysSaved >= 0).toBe(true)
   })
 })

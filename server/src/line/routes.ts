@@ -1,5 +1,6 @@
 import { readLine, readLineAdvice, readLineLot } from '@vadose/contract/line'
 import { bestMoves, pullTomorrow } from '@vadose/core/forecast'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import type { Server } from '../serve'
 import { lineLotDetail, lineView } from './view'
@@ -21,7 +22,7 @@ export function serveLine(server: Server): void {
   server.household(readLineLot, async (visit, { params }) => {
     const house = await visit.house()
     const lot = house.lot(params.code.toUpperCase())
-    if (lot?.stage !== 'drying') throw new Refusal('not-found', `There is no lot ${params.code} on the line.`)
+    if (lot?.stage !== 'drying') throw new Refusal('not-found', told('line.notOnTheLine', { code: params.code }))
     return lineLotDetail(house, lot)
   })
 }

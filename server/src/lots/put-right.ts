@@ -16,6 +16,7 @@ import {
   type Label,
   type Restatement,
 } from '@vadose/core/lots'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { almanacOf } from '../almanac'
 import type { Client } from '../database'
@@ -26,8 +27,7 @@ import { enter } from './ledger'
 import { codesOfHarvest, requestOf, setHarvest, setLabel, touchedBy, writtenWith, type LockedLot } from './queries'
 import { ledgerOf, lotCalled, retell } from './retell'
 
-const cameAfter = (code: string) =>
-  new Refusal('not-last', `Something came after it on ${code}: undo that first, or put it right there.`, 'event')
+const cameAfter = (code: string) => new Refusal('not-last', told('lots.somethingAfter', { code }), 'event')
 
 /** Where a lot and the numbers of an act's entries on it. */
 interface Touched {
@@ -57,7 +57,7 @@ export async function undoAct(
   const lot = await lotCalled(db, householdId, code)
   if (lastActed(await ledgerOf(db, householdId, lot))?.id !== event) throw cameAfter(code)
   if ((await requestOf(db, householdId, event)) === null) {
-    throw new Refusal('invalid', 'It came with a file or the sample data: strike it out with a reason.', 'event')
+    throw new Refusal('invalid', told('lots.cameWithFile'), 'event')
   }
   const touched = await actOf(db, householdId, event)
   for (const one of touched) {
@@ -115,9 +115,9 @@ export async function strikeEntry(
   const lot = await lotCalled(db, householdId, code)
   const events = await ledgerOf(db, householdId, lot)
   if (!events.some(({ id }) => id === event)) {
-    throw new Refusal('not-found', 'There is no such entry of this lot.', 'event')
+    throw new Refusal('not-found', told('lots.noSuchEntry'), 'event')
   }
-  if (undoneIn(events).has(event)) throw new Refusal('invalid', 'It is struck out already.', 'event')
+  if (undoneIn(events).has(event)) throw new Refusal('invalid', told('lots.struckOutAlready'), 'event')
   const touched = await actOf(db, householdId, event)
   await strikeAll(db, moment, touched, why, requestId)
   return touched.map((one) => one.code)
@@ -133,16 +133,16 @@ export async function restateEntry(
 ): Promise<string[]> {
   const { householdId, today, timeZone } = moment
   const lot = await lotCalled(db, householdId, code)
-  const told = standing(await ledgerOf(db, householdId, lot))
-  const entry = told.find(({ id }) => id === event)
-  if (!entry) throw new Refusal('not-found', 'There is no such entry of this lot.', 'event')
+  const entries = standing(await ledgerOf(db, householdId, lot))
+  const entry = entries.find(({ id }) => id === event)
+  if (!entry) throw new Refusal('not-found', told('lots.noSuchEntry'), 'event')
   if (what.placeId && !(await placesOf(db, householdId)).some(({ id }) => id === what.placeId)) {
-    throw new Refusal('invalid', 'There is no such place in this household.', 'placeId')
+    throw new Refusal('invalid', told('places.noSuchPlace'), 'placeId')
   }
   if (what.on !== undefined) {
     requireDay(what.on, today, 'on')
-    if (what.on < civilDateOf(told[0]!.atMs, timeZone)) {
-      throw new Refusal('invalid', 'That was before the lot came in.', 'on')
+    if (what.on < civilDateOf(entries[0]!.atMs, timeZone)) {
+      throw new Refusal('invalid', told('lots.beforeItCame'), 'on')
     }
   }
   const instead = restated(entry, what, what.on === undefined ? undefined : instantOf(what.on, 12, timeZone))
@@ -177,7 +177,7 @@ export async function relabel(
     if (label.crop !== undefined && label.heap === undefined) label.heap = heapLike(crop, own.heap)
     if (await relabelOne(db, moment, own, label, why, requestId)) changed.push(one)
   }
-  if (changed.length === 0) throw new Refusal('invalid', 'That is what the tag says already.')
+  if (changed.length === 0) throw new Refusal('invalid', told('lots.tagSaysSo'))
   if (whole && lot.harvestId) await setHarvest(db, householdId, lot.harvestId, await lotCalled(db, householdId, code))
   return changed
 }

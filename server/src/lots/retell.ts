@@ -13,7 +13,7 @@ import { lockLot, type LockedLot } from './queries'
 /** @throws Refusal `not-found` */
 export async function lotCalled(db: Client, householdId: string, code: string): Promise<LockedLot> {
   const lot = await lockLot(db, householdId, code)
-  if (!lot) throw new Refusal('not-found', `There is no lot ${code}.`)
+  if (!lot) throw new Refusal('not-found', told('lots.noLot', { code }))
   return lot
 }
 

@@ -9,6 +9,7 @@ import {
 import { ifRelabelled, keepsElsewhere, keepsIfTakenDown, movedSince } from '@vadose/core/forecast'
 import type { LotAct } from '@vadose/core/lots'
 import { endWord } from '@vadose/core/stores'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { eventsOfLots } from '../projections'
 import type { Server } from '../serve'
@@ -45,7 +46,7 @@ export function serveLots(server: Server): void {
     }
     const { row, events, beside } = await visit.read(async (db) => {
       const row = await lotByCode(db, visit.id, code)
-      if (!row) throw new Refusal('not-found', `There is no lot ${code}.`)
+      if (!row) throw new Refusal('not-found', told('lots.noLot', { code }))
       return { row, events: await eventsOfLots(db, visit.id, [row.id]), beside: await besideLot(db, visit.id, row.id) }
     })
     return lotView(house, row, events, beside)
@@ -118,7 +119,7 @@ export function serveLots(server: Server): void {
     const code = codeIn(params.code)
     const house = await visit.house()
     const lot = house.lot(code)
-    if (!lot) throw new Refusal('not-found', `Nothing is left of ${code}.`)
+    if (!lot) throw new Refusal('not-found', told('lots.noneLeftOf', { code }))
     return ifRelabelled(house, lot, query, visit.moment.timeZone)
   })
 }

@@ -1,6 +1,7 @@
 import { cropIn, cropNow, naturalAirflow } from '@vadose/core/forecast'
 import type { Message } from '@vadose/core/message'
 import { codeStem, eventSays, nextLotCode, perform, standing, type LotAct } from '@vadose/core/lots'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import type { Client } from '../database'
 import { historyFrom, ledgersOf, setupOf } from '../projections'
@@ -32,13 +33,13 @@ export async function writeAct(
   requestId: string | null,
 ): Promise<Written> {
   const lot = await lockLot(db, householdId, code)
-  if (!lot) throw new Refusal('not-found', `There is no lot ${code}.`)
+  if (!lot) throw new Refusal('not-found', told('lots.noLot', { code }))
   const { almanac, places } = await setupOf(db, householdId, setupRevision)
   const grown = cropIn(almanac, lot.crop)
   for (const id of placesNamed(act)) {
     const place = places.find((one) => one.id === id)
-    if (!place) throw new Refusal('invalid', 'There is no such place in this household.', 'placeId')
-    if (place.retiredOn) throw new Refusal('invalid', `${place.name} is out of use.`, 'placeId')
+    if (!place) throw new Refusal('invalid', told('places.noSuchPlace'), 'placeId')
+    if (place.retiredOn) throw new Refusal('invalid', told('places.outOfUse', { place: place.name }), 'placeId')
   }
   const ledgers = await ledgersOf(db, householdId, [lot.id])
   const history = historyFrom(ledgers, lot.id)

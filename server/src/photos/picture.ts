@@ -1,3 +1,4 @@
+import { told, type Message } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import sharp from 'sharp'
 
@@ -10,7 +11,7 @@ const largestBytes = 1_400_000
 const qualities = [82, 70, 55, 40]
 const taken = new Set(['jpeg', 'png', 'webp'])
 
-const refuse = (message: string) => new Refusal('invalid', message, 'photo')
+const refuse = (message: Message) => new Refusal('invalid', message, 'photo')
 
 /** HEIF files name their brand behind `ftyp`. @source ISO/IEC 14496-12, 4.3; 23008-12 */
 const isHeif = (data: Buffer): boolean =>
@@ -23,14 +24,12 @@ const isHeif = (data: Buffer): boolean =>
  */
 export async function pictureOf(data: Buffer): Promise<Buffer> {
   if (isHeif(data)) {
-    throw refuse(
-      'This picture is in HEIC, which many programs cannot show. Set the camera to JPEG (“most compatible”), or save this one as JPEG, and take it again.',
-    )
+    throw refuse(told('photos.heic'))
   }
   try {
     const picture = sharp(data, { limitInputPixels: mostPixels, failOn: 'error', sequentialRead: true })
     const { format } = await picture.metadata()
-    if (!taken.has(format)) throw refuse('A picture is a JPEG, PNG or WebP file.')
+    if (!taken.has(format)) throw refuse(told('photos.whatAPictureIs'))
     const small = picture
       .rotate()
       .resize(longestPx, longestPx, { fit: 'inside', withoutEnlargement: true })
@@ -41,9 +40,7 @@ export async function pictureOf(data: Buffer): Promise<Buffer> {
     }
   } catch (error) {
     if (error instanceof Refusal) throw error
-    throw refuse(
-      /pixel limit/i.test(String(error)) ? 'The picture has too many pixels.' : 'That is no picture, or a part of one.',
-    )
+    throw refuse(/pixel limit/i.test(String(error)) ? told('photos.tooManyPixels') : told('photos.noPicture'))
   }
-  throw refuse('The picture cannot be made small enough to keep.')
+  throw refuse(told('photos.tooLarge'))
 }

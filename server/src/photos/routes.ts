@@ -1,4 +1,5 @@
 import { addPhoto, readPhoto } from '@vadose/contract/photos'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { lockLot, codeIn } from '../lots'
 import type { Server } from '../serve'
@@ -11,7 +12,7 @@ export function servePhotos(server: Server): void {
     const jpeg = await pictureOf(body as unknown as Buffer)
     await visit.write(async (db) => {
       const lot = await lockLot(db, visit.id, code)
-      if (!lot) throw new Refusal('not-found', `There is no lot ${code}.`)
+      if (!lot) throw new Refusal('not-found', told('lots.noLot', { code }))
       await keepPhoto(db, visit.id, lot.id, jpeg)
     })
     return { bytes: jpeg.length }
@@ -20,7 +21,7 @@ export function servePhotos(server: Server): void {
   server.household(readPhoto, async (visit, { params }, response) => {
     const code = codeIn(params.code)
     const jpeg = await visit.read((db) => photoOf(db, visit.id, code))
-    if (!jpeg) throw new Refusal('not-found', `There is no picture of ${code}.`)
+    if (!jpeg) throw new Refusal('not-found', told('photos.noneOfLot', { code }))
     return response.type('image/jpeg').send(jpeg)
   })
 }

@@ -10,6 +10,7 @@ import {
   retirePlace,
 } from '@vadose/contract/places'
 import { weatherOf } from '@vadose/core/forecast'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { strikeReadings as strikeReadingsEndpoint } from '@vadose/contract/readings'
 import { addDays, instantOf } from '@vadose/core/households'
@@ -28,7 +29,7 @@ function idOf({ id }: { id: string }): string {
   if (!isUuid(id)) throw noSuchPlace()
   return id
 }
-const noSuchPlace = () => new Refusal('not-found', 'There is no such place in this household.')
+const noSuchPlace = () => new Refusal('not-found', told('places.noSuchPlace'))
 
 export function servePlaces(server: Server): void {
   server.household(listPlaces, async (visit) => {
@@ -75,12 +76,12 @@ export function servePlaces(server: Server): void {
 
   server.household(joinPlace, async (visit, { params, body: { requestId, into } }) => {
     const id = idOf(params)
-    if (id === into) throw new Refusal('invalid', 'It is that place already.', 'into')
+    if (id === into) throw new Refusal('invalid', told('places.itselfAlready'), 'into')
     return visit.write(async (db, moment) => {
       const place = await placeNamed(db, visit.id, id)
       const other = await placeNamed(db, visit.id, into)
       if (other.retiredOn || other.within === id)
-        throw new Refusal('invalid', `${other.name} cannot take it in.`, 'into')
+        throw new Refusal('invalid', told('places.cannotTakeIn', { other: other.name }), 'into')
       const parts = (await placesOf(db, visit.id)).filter((one) => one.within === id)
       const moved: string[] = []
       for (const from of [place, ...parts]) {
@@ -96,7 +97,7 @@ export function servePlaces(server: Server): void {
 
   server.household(strikeReadingsEndpoint, async (visit, { params, body: { from, to, struck } }) => {
     const { timeZone } = visit.moment
-    if (to < from) throw new Refusal('invalid', 'The last day is before the first.', 'to')
+    if (to < from) throw new Refusal('invalid', told('places.lastBeforeFirst'), 'to')
     const readings = await visit.write(async (db) => {
       if (!(await placesOf(db, visit.id)).some((place) => place.id === params.id)) throw noSuchPlace()
       const span = {

@@ -1,6 +1,7 @@
 import type { NewPlace } from '@vadose/contract/places'
 import { dayMs } from '@vadose/core/households'
 import { notDescribed, type Described, type PlaceKind } from '@vadose/core/places'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import type { Client } from '../database'
 import type { HouseholdRow } from '../households'
@@ -14,7 +15,7 @@ const sensedDays = 14
 /** @throws Refusal `not-found` */
 export async function placeNamed(db: Client, householdId: string, id: string): Promise<PlaceRow> {
   const place = (await placesOf(db, householdId)).find((one) => one.id === id)
-  if (!place) throw new Refusal('not-found', 'There is no such place in this household.')
+  if (!place) throw new Refusal('not-found', told('places.noSuchPlace'))
   return place
 }
 
@@ -33,8 +34,7 @@ const describe = (was: Described, now: Saying): Described => ({
 /** “Cellar, top shelf”: a part is called by its whole. */
 const partName = (whole: string, part: string) => {
   const name = `${whole}, ${part}`
-  if (name.length > 40)
-    throw new Refusal('invalid', `“${name}” is too long a name; 40 letters are read on a tag.`, 'name')
+  if (name.length > 40) throw new Refusal('invalid', told('places.nameTooLong', { name }), 'name')
   return name
 }
 
@@ -43,8 +43,11 @@ async function requireFree(db: Client, householdId: string, name: string, butId?
     (place) => place.id !== butId && place.name.toLowerCase() === name.toLowerCase(),
   )
   if (taken) {
-    const since = taken.retiredOn ? ', out of use' : ''
-    throw new Refusal('taken', `There is a ${taken.name} already${since}.`, 'name')
+    throw new Refusal(
+      'taken',
+      told('places.taken', { name: taken.name, retired: taken.retiredOn ? 'yes' : 'no' }),
+      'name',
+    )
   }
 }
 
@@ -55,8 +58,8 @@ async function requireFree(db: Client, householdId: string, name: string, butId?
 export async function writePlace(db: Client, household: HouseholdRow, place: NewPlace): Promise<string> {
   const { practiceNow } = household
   const whole = place.within === undefined ? null : await placeNamed(db, household.id, place.within)
-  if (whole?.within) throw new Refusal('invalid', `${whole.name} is a part already; divide the whole.`, 'within')
-  if (whole?.retiredOn) throw new Refusal('invalid', `${whole.name} is out of use.`, 'within')
+  if (whole?.within) throw new Refusal('invalid', told('places.partAlready', { whole: whole.name }), 'within')
+  if (whole?.retiredOn) throw new Refusal('invalid', told('places.outOfUse', { place: whole.name }), 'within')
   const name = whole ? partName(whole.name, place.name.trim()) : place.name.trim()
   await requireFree(db, household.id, name)
   const id = await addPlace(db, household.id, {
@@ -86,7 +89,7 @@ export async function changePlace(
   const place = await placeNamed(db, householdId, id)
   const whole = place.within === null ? undefined : await placeNamed(db, householdId, place.within)
   if (whole && to.kind && to.kind !== whole.kind) {
-    throw new Refusal('invalid', `It is a part of ${whole.name} and of its kind; put that right there.`, 'kind')
+    throw new Refusal('invalid', told('places.kindOfWhole', { whole: whole.name }), 'kind')
   }
   const kind = to.kind ?? place.kind
   const name = to.name?.trim() || place.name
@@ -119,18 +122,16 @@ export async function retire(db: Client, householdId: string, id: string, on: st
     for (const one of both) {
       const codes = await codesIn(db, householdId, one.id)
       if (codes.length > 0) {
-        const more = codes.length > 3 ? ` and ${codes.length - 3} more` : ''
         throw new Refusal(
           'invalid',
-          `${codes.slice(0, 3).join(', ')}${more} still there: move what lies in ${one.name} first.`,
+          told('places.notEmpty', { codes: codes.slice(0, 3).join(', '), more: codes.length - 3, place: one.name }),
         )
       }
     }
     const left = places.filter((one) => one.retiredOn === null && !both.includes(one) && one.kind !== 'outdoors')
-    if (left.length === 0) throw new Refusal('invalid', 'It is the last place there is to keep things.')
+    if (left.length === 0) throw new Refusal('invalid', told('places.lastPlace'))
   }
   const whole = places.find((one) => one.id === place.within)
-  if (on === null && whole?.retiredOn)
-    throw new Refusal('invalid', `${whole.name} is out of use; take that back first.`)
+  if (on === null && whole?.retiredOn) throw new Refusal('invalid', told('places.takeWholeBack', { whole: whole.name }))
   for (const one of on === null ? [place] : both) await setRetired(db, householdId, one.id, on)
 }

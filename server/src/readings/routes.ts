@@ -10,6 +10,7 @@ import {
   type NewReadingImport,
 } from '@vadose/contract/readings'
 import { civilDateOf, dayMs } from '@vadose/core/households'
+import { told, onDay } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { inTransaction, type Client, type Pool } from '../database'
 import { isUuid, lockHousehold, nowOf } from '../households'
@@ -38,17 +39,13 @@ const oldestMs = 20 * 365 * dayMs
 
 function requireRecent(firstMs: number, nowMs: number, timeZone: string, field: string): void {
   if (firstMs < nowMs - oldestMs) {
-    throw new Refusal(
-      'invalid',
-      `${civilDateOf(firstMs, timeZone)} is more than 20 years back; check the order of day and month, and the logger's clock.`,
-      field,
-    )
+    throw new Refusal('invalid', told('readings.tooFarBack', { on: onDay(civilDateOf(firstMs, timeZone)) }), field)
   }
 }
 
 async function placeIn(db: Client, householdId: string, id: string) {
   const place = (await placesOf(db, householdId)).find((one) => one.id === id)
-  if (!place) throw new Refusal('invalid', 'There is no such place in this household.', 'placeId')
+  if (!place) throw new Refusal('invalid', told('places.noSuchPlace'), 'placeId')
   return place
 }
 
@@ -57,11 +54,15 @@ function requireColumns(given: NewReadingImport): void {
   for (const field of ['temperatureC', 'relativeHumidityPct', 'rainMm'] as const) {
     const column = given[field]
     if (column && column.length !== at.length) {
-      throw new Refusal('invalid', `${field} has ${column.length} values for ${at.length} instants.`, field)
+      throw new Refusal(
+        'invalid',
+        told('readings.unequalColumns', { field, length: column.length, length2: at.length }),
+        field,
+      )
     }
   }
   for (let i = 1; i < at.length; i++) {
-    if (at[i]! <= at[i - 1]!) throw new Refusal('invalid', 'Instants must rise, each given once.', `at/${i}`)
+    if (at[i]! <= at[i - 1]!) throw new Refusal('invalid', told('readings.instantsRise'), `at/${i}`)
   }
 }
 
@@ -100,7 +101,9 @@ export function serveReadings(server: Server, pool: Pool): void {
       if (expected.at.length > 0 && place.kind !== 'outdoors') {
         throw new Refusal(
           'invalid',
-          `${new Date(expected.at[0]! * 1000).toISOString().slice(0, 16).replace('T', ' ')} UTC lies ahead of now. Check the order of day and month, and the clock; only outdoors takes a forecast.`,
+          told('readings.liesAhead', {
+            at: new Date(expected.at[0]! * 1000).toISOString().slice(0, 16).replace('T', ' '),
+          }),
           'at',
         )
       }
@@ -136,7 +139,7 @@ export function serveReadings(server: Server, pool: Pool): void {
 
   server.household(undoImportEndpoint, async (visit, { params: { id } }) => {
     const removed = isUuid(id) ? await visit.write((db) => undoImport(db, visit.id, id)) : undefined
-    if (removed === undefined) throw new Refusal('not-found', 'There is no such import to take back.')
+    if (removed === undefined) throw new Refusal('not-found', told('readings.noSuchImport'))
     return { removed }
   })
 
@@ -166,7 +169,7 @@ export function serveReadings(server: Server, pool: Pool): void {
 
   server.household(removeSensorEndpoint, async (visit, { params: { id } }) => {
     const gone = isUuid(id) && (await visit.write((db) => removeSensor(db, visit.id, id)))
-    if (!gone) throw new Refusal('not-found', 'There is no such sensor.')
+    if (!gone) throw new Refusal('not-found', told('readings.noSuchSensor'))
     return { ok: true }
   })
 
@@ -174,18 +177,14 @@ export function serveReadings(server: Server, pool: Pool): void {
     const token = /^Bearer (\S+)$/.exec(request.headers.authorization ?? '')?.[1]
     const sensor = token ? await sensorOfToken(pool, hashOfToken(token)) : undefined
     if (!sensor) {
-      throw new Refusal('unknown-sensor', 'No sensor has this token. Send it as “Authorization: Bearer TOKEN”.')
+      throw new Refusal('unknown-sensor', told('readings.noSuchToken'))
     }
     return inTransaction(pool, sensor.householdId, async (db) => {
       const household = (await lockHousehold(db, sensor.householdId))!
       const nowMs = nowOf(household)
       const late = readings.findIndex((reading) => Date.parse(reading.at) > nowMs + aheadMs)
       if (late >= 0) {
-        throw new Refusal(
-          'invalid',
-          `${readings[late]!.at} lies more than a day ahead; check the sensor's clock.`,
-          `readings/${late}/at`,
-        )
+        throw new Refusal('invalid', told('readings.sensorAhead', { at: readings[late]!.at }), `readings/${late}/at`)
       }
       requireRecent(
         Math.min(...readings.map((reading) => Date.parse(reading.at))),

@@ -1,5 +1,6 @@
 import { previewMove, readArrangement, readClimate, readStores, readThermometers } from '@vadose/contract/stores'
 import { arrangementProblem, movePreview, thermometerWorth } from '@vadose/core/forecast'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import type { Server } from '../serve'
 import { climateView, inWords, storesView } from './view'
@@ -13,7 +14,7 @@ export function serveStores(server: Server): void {
   server.household(readClimate, async (visit, { params }) => {
     const house = await visit.house()
     const place = house.place(params.id)
-    if (!place) throw new Refusal('not-found', 'There is no such place in this household.')
+    if (!place) throw new Refusal('not-found', told('places.noSuchPlace'))
     return house.shown(`climate of ${place.id}`, [], () => climateView(house, place))
   })
 
@@ -44,7 +45,7 @@ export function serveStores(server: Server): void {
     const house = await visit.house()
     const lot = house.lot(query.lot)
     const place = house.place(query.place)
-    if (!lot || !place) throw new Refusal('not-found', 'There is no such lot or place in this household.')
+    if (!lot || !place) throw new Refusal('not-found', told('stores.noSuchLotOrPlace'))
     const { keeps, dries } = movePreview(house, lot, place)
     return {
       code: lot.code,

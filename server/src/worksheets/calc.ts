@@ -1,3 +1,4 @@
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { refusalBody } from '../refusals'
 import { calculate, calculatorNamed } from './calculate'
@@ -12,7 +13,7 @@ async function main(): Promise<void> {
     try {
       input = JSON.parse(Buffer.concat(chunks).toString('utf8'))
     } catch {
-      throw new Refusal('invalid', 'Standard input is not valid JSON.')
+      throw new Refusal('invalid', told('worksheets.inputNotJson'))
     }
     process.stdout.write(JSON.stringify(calculate(name, input)) + '\n')
   } catch (error) {

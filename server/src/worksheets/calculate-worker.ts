@@ -1,3 +1,4 @@
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { calculate, calculatorNamed } from './calculate'
 
@@ -6,7 +7,7 @@ export interface Calculation {
   name: string
   text: string
 }
-export type Calculated = { answer: string } | { refusal: Pick<Refusal, 'code' | 'message' | 'field'> }
+export type Calculated = { answer: string } | { refusal: Pick<Refusal, 'code' | 'says' | 'field'> }
 
 /** Reads, checks, works out and writes: a piscina worker's task. */
 export default function ({ name, text }: Calculation): Calculated {
@@ -15,14 +16,14 @@ export default function ({ name, text }: Calculation): Calculated {
     try {
       input = JSON.parse(text)
     } catch {
-      throw new Refusal('invalid', 'The request is not valid JSON.')
+      throw new Refusal('invalid', told('input.notJson'))
     }
     return { answer: JSON.stringify(calculate(calculatorNamed(name), input)) }
   } catch (error) {
-    if (error instanceof Refusal) return { refusal: { code: error.code, message: error.message, field: error.field } }
+    if (error instanceof Refusal) return { refusal: { code: error.code, says: error.says, field: error.field } }
     // nested deeper than anybody's input
     if (error instanceof RangeError)
-      return { refusal: { code: 'invalid', message: 'It is nested too deeply.', field: undefined } }
+      return { refusal: { code: 'invalid', says: told('input.nestedTooDeeply'), field: undefined } }
     throw error
   }
 }

@@ -2,7 +2,9 @@ import { calculatorInputs } from '@vadose/contract/worksheets'
 import type { ErrorBody } from '@vadose/contract/shapes'
 import { calculators, runCalculator, type CalculatorName } from '@vadose/core/worksheets'
 import { cropById } from '@vadose/core/almanac'
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
+import { allInPlainWords } from '@vadose/words'
 import { refusalBody } from '../refusals'
 import { checker } from '../validate'
 
@@ -14,7 +16,7 @@ const mostInputs = 20_000
 /** @throws Refusal `unknown-calculator` */
 export function calculatorNamed(name: string): CalculatorName {
   if (Object.hasOwn(calculators, name)) return name as CalculatorName
-  throw new Refusal('not-found', `There is no calculator “${name}”. Known: ${Object.keys(calculators).join(', ')}.`)
+  throw new Refusal('not-found', told('worksheets.noCalculator', { name, known: Object.keys(calculators).join(', ') }))
 }
 
 /**
@@ -23,7 +25,7 @@ export function calculatorNamed(name: string): CalculatorName {
  */
 export function calculate(name: CalculatorName, input: unknown): unknown {
   if (!Array.isArray(input)) return answer(name, input)
-  if (input.length > mostInputs) throw new Refusal('too-large', `At most ${mostInputs} inputs at once.`)
+  if (input.length > mostInputs) throw new Refusal('too-large', told('worksheets.tooManyInputs', { mostInputs }))
   return input.map((one): unknown | ErrorBody => {
     try {
       return answer(name, one)
@@ -34,4 +36,6 @@ export function calculate(name: CalculatorName, input: unknown): unknown {
   })
 }
 
-const answer = (name: CalculatorName, input: unknown): unknown => runCalculator(name, checks[name]!(input), cropById)
+/** Scripts are answered in plain words: what core says is said here. */
+const answer = (name: CalculatorName, input: unknown): unknown =>
+  allInPlainWords(runCalculator(name, checks[name]!(input), cropById))

@@ -1,3 +1,4 @@
+import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { availableParallelism } from 'node:os'
 import { Piscina } from 'piscina'
@@ -30,16 +31,16 @@ export class Calculators {
       .run({ name, text }, { signal: AbortSignal.timeout(limitMs) })
       .catch((error: Error) => {
         if (error.name === 'AbortError' || error.name === 'TimeoutError') {
-          throw new Refusal('too-much', `That takes longer than ${limitMs / 1000} s; send less at once.`)
+          throw new Refusal('too-much', told('worksheets.tooSlow', { seconds: limitMs / 1000 }))
         }
         if (/queue/i.test(error.message)) {
-          throw new Refusal('too-many', 'The calculators are busy; send it again in a while.')
+          throw new Refusal('too-many', told('worksheets.busy'))
         }
         throw error
       })
     if ('answer' in calculated) return calculated.answer
-    const { code, message, field } = calculated.refusal
-    throw new Refusal(code, message, field)
+    const { code, says, field } = calculated.refusal
+    throw new Refusal(code, says, field)
   }
 
   end = () => this.threads.destroy()

@@ -7,7 +7,7 @@ import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { ApiError } from '../call'
-import { inUnits, useFrame, weight } from '../households'
+import { useFrame, weight } from '../households'
 import { allCrops, cropColour, currentAlmanac } from './almanac'
 import ConditionRulers from './ConditionRulers.vue'
 import CropList from './CropList.vue'
@@ -17,7 +17,7 @@ import { numberRows } from './number-words'
 import PathLine from './PathLine.vue'
 import SchoolsCard from './SchoolsCard.vue'
 import { say } from './say'
-import { sayWord } from '../voice'
+import { sayWord, sayProse } from '../voice'
 
 const frame = useFrame()
 const route = useRoute()
@@ -116,7 +116,7 @@ async function removeOwn() {
           <p class="soft">
             {{
               say('atHomeUsuallyInA', {
-                atHome: inUnits(crop.keeping.atHome.value),
+                atHome: sayProse(crop.keeping.atHome.value),
                 packs: crop.packs.map((p) => p.label).join(', '),
                 pieceG: weight(crop.pieceG.value),
               })
@@ -157,7 +157,7 @@ async function removeOwn() {
       <section class="card stack cautions">
         <h2>{{ say('careful') }}</h2>
         <ul class="plain">
-          <li v-for="c in crop.cautions" :key="c.id">{{ inUnits(c.text) }}</li>
+          <li v-for="c in crop.cautions" :key="c.id">{{ sayProse(c.text) }}</li>
           <li v-if="!crop.cautions.length">{{ say('nothingSpecialTheUsualKitchen') }}</li>
         </ul>
         <p class="soft">

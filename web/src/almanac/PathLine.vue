@@ -1,16 +1,26 @@
 <script setup lang="ts">
+import { sayPart } from '../voice'
 import { pathOf, type Crop, type PathStep } from '@vadose/core/almanac'
 import { scaleLinear } from 'd3-scale'
 import { area, curveMonotoneX } from 'd3-shape'
 import { computed } from 'vue'
-import { inUnits, temperature } from '../households'
+import { temperature } from '../households'
 import { say } from './say'
-import { sayWord } from '../voice'
 
 /** A crop's way from bed to plate as one line, as thick as the weight that is left: water leaving, slowly. */
 const props = defineProps<{ crop: Crop; colour: string }>()
 const width = 960
 const height = 74
+const stepWords: Record<PathStep['id'], string> = {
+  ready: say('pathReady'),
+  lift: say('pathLift'),
+  cure: say('pathDry'),
+  heal: say('pathHeal'),
+  finish: say('pathFinish'),
+  keep: say('pathKeep'),
+  freeze: say('pathOrFreeze'),
+  dry: say('pathOrDry'),
+}
 const steps = computed(() => pathOf(props.crop).filter((s) => !['freeze', 'dry'].includes(s.id)))
 const others = computed(() => pathOf(props.crop).filter((s) => ['freeze', 'dry'].includes(s.id)))
 /** Each step takes room by the root of its days, so that a week and a winter are both legible. */
@@ -25,7 +35,7 @@ const x = scaleLinear([0, 1], [0, width])
 const weightAfter = computed(() => {
   let now = 1
   return steps.value.map((s) => {
-    if (s.id === 'cure') now *= props.crop.curing?.finalWeightRatio.value ?? 1
+    if (s.id === 'cure' || s.id === 'heal') now *= props.crop.curing?.finalWeightRatio.value ?? 1
     if (s.id === 'keep') now *= 1 - props.crop.keeping.largestLossPct.value / 100
     return now
   })
@@ -42,11 +52,7 @@ const ribbon = computed(() => {
 })
 const span = ([a, b]: [number, number]): string => {
   const unit = (d: number) =>
-    d >= 60
-      ? [Math.round(d / 30.4), sayWord('months')]
-      : d >= 21
-        ? [Math.round(d / 7), sayWord('weeks')]
-        : [d, sayWord('days')]
+    d >= 60 ? [Math.round(d / 30.4), say('months')] : d >= 21 ? [Math.round(d / 7), say('weeks')] : [d, say('days')]
   const [lo, u] = unit(a)
   const [hi, v] = unit(b)
   return u === v ? (lo === hi ? `${lo} ${u}` : `${lo}–${hi} ${u}`) : `${lo} ${u} – ${hi} ${v}`
@@ -64,15 +70,15 @@ const columns = computed(() => edges.value.map(([a, b]) => `${(b - a).toFixed(4)
     </svg>
     <ol :style="{ gridTemplateColumns: columns }">
       <li v-for="s in steps" :key="s.id">
-        <strong>{{ inUnits(s.label) }}</strong>
+        <strong>{{ stepWords[s.id] }}</strong>
         <span v-if="s.days" class="days">{{ span(s.days) }}</span>
-        <span class="soft">{{ inUnits(s.detail) }}</span>
+        <span class="soft">{{ sayPart(s.detail) }}</span>
       </li>
     </ol>
     <figcaption class="soft">
       {{ say('theBandIsAsThick') }}
       <template v-for="o in others" :key="o.id">
-        <strong> {{ inUnits(o.label) }}:</strong> {{ inUnits(o.detail)
+        <strong> {{ stepWords[o.id] }}:</strong> {{ sayPart(o.detail)
         }}<template v-if="o.days">{{ say('at', { span: span(o.days), temperature: temperature(-18, 0) }) }}</template
         >.
       </template>

@@ -3,7 +3,7 @@ import { Choices } from '../kit'
 import type { Crop } from '@vadose/core/almanac'
 import { schoolOf } from './almanac'
 import { say } from './say'
-import { sayWord } from '../voice'
+import { sayWord, sayProse } from '../voice'
 
 /** Where practitioners differ, with the household's choice; when it is ready; the ways of keeping it. */
 defineProps<{ crop: Crop }>()
@@ -30,7 +30,7 @@ const wayWord: Record<string, string> = {
         class="sides"
         :label="s.question"
         :model-value="schoolOf(crop, s.topic)"
-        :options="s.choices.map((c) => ({ id: c.id, label: c.label, detail: c.does }))"
+        :options="s.choices.map((c) => ({ id: c.id, label: sayProse(c.label), detail: c.does }))"
         @update:model-value="$event && $emit('choose', s.topic, $event)"
       />
     </div>
@@ -40,14 +40,16 @@ const wayWord: Record<string, string> = {
         <li v-for="s in crop.readiness.schools" :key="s.id">{{ s.label }}</li>
       </ul>
       <p class="soft">
-        {{ say('tooEarlyTooLate', { earlyCost: crop.readiness.earlyCost, lateCost: crop.readiness.lateCost }) }}
+        {{
+          say('tooEarlyTooLate', { earlyCost: crop.readiness.earlyCost, lateCost: sayProse(crop.readiness.lateCost) })
+        }}
       </p>
     </div>
     <div class="school">
       <h3>{{ say('waysOfKeeping') }}</h3>
       <ul>
         <li v-for="w in crop.ways" :key="w.way">
-          <strong>{{ wayWord[w.way] }}</strong> <span class="soft">{{ w.note }}</span>
+          <strong>{{ wayWord[w.way] }}</strong> <span class="soft">{{ sayProse(w.note) }}</span>
         </li>
       </ul>
     </div>

@@ -13,7 +13,7 @@ import {
 import { computed, shallowRef } from 'vue'
 import { languageHere } from '../voice'
 import { retoldCrop } from './retold-crop'
-import { type Language } from '@vadose/words'
+import { type Language } from '@vadose/words/page'
 
 /** The almanac as the household has it; what ships until the household's changes are known. */
 const almanac = shallowRef(almanacWith(noChanges))

@@ -1,5 +1,5 @@
 import type { Crop } from '@vadose/core/almanac'
-import { retell, type Language } from '@vadose/words'
+import { retell, type Language } from '@vadose/words/page'
 
 /** What of a crop is told to people; the rest are names by which it is known to the program. */
 const prose = new Set(

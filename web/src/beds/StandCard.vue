@@ -3,7 +3,7 @@ import type { StandView } from '@vadose/contract/beds'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropColour, cropOf } from '../almanac'
-import { amount, fullDate, inUnits, longDate, sentence, shortDate, useFrame } from '../households'
+import { amount, fullDate, longDate, sentence, shortDate, useFrame } from '../households'
 import BedLook from './BedLook.vue'
 import SeasonLine from './SeasonLine.vue'
 import { useWriteDown } from './write-down'
@@ -70,7 +70,7 @@ const planted = computed(() => {
         >{{ nextWord[verdict.next.what] }}:
         {{ verdict.next.on <= frame.today ? say('today') : fullDate(verdict.next.on) }}.
       </template>
-      <template v-if="planted">{{ sentence(inUnits(planted)) }}.</template>
+      <template v-if="planted">{{ sentence(planted) }}.</template>
     </p>
     <div class="row">
       <ElButton type="primary" :plain="verdict?.state === 'lift'" :aria-expanded="open" @click="emit('turn')">{{

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayProse } from '../voice'
 import { useView } from '../view'
 import { readLot } from '@vadose/contract/lots'
 import { asksForAll } from '@vadose/core/checks'
@@ -7,7 +8,7 @@ import { ElButton } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { cropOf, lotCrop } from '../almanac'
-import { amount, inUnits } from '../households'
+import { amount } from '../households'
 import { useAct } from '../lots'
 import CheckDone from './CheckDone.vue'
 import FaultSign from './FaultSign.vue'
@@ -76,7 +77,7 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
     <template v-else-if="step === 'look'">
       <ul v-if="careful.length > 0" class="notice careful" :aria-label="say('careful')">
         <li v-for="(c, i) in careful" :key="c.id">
-          <strong v-if="i === 0">{{ say('careful2') }}</strong>{{ inUnits(c.text) }}
+          <strong v-if="i === 0">{{ say('careful2') }}</strong>{{ sayProse(c.text) }}
         </li>
       </ul>
       <section class="stack">
@@ -151,13 +152,13 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
       <section v-for="f in faults" :key="f.id" class="card stack" :class="f.spreads">
         <p class="soft with-sign">
           <FaultSign :fault="f.id" />{{
-            say('with', { found: found.get(f.id), label: f.label.toLowerCase(), cause: f.cause })
+            say('with', { found: found.get(f.id), label: f.label.toLowerCase(), cause: sayProse(f.cause) })
           }}
         </p>
         <Choices
           :label="say('whatToDoWith2', { label: f.label })"
           :model-value="actionOf(f.id)"
-          :options="f.actions.map((a) => ({ id: a.id, label: a.label, detail: inUnits(a.detail) }))"
+          :options="f.actions.map((a) => ({ id: a.id, label: a.label, detail: sayProse(a.detail) }))"
           @update:model-value="$event && chosen.set(f.id, $event)"
         />
         <p v-if="f.spreads === 'quickly'" class="bad">{{ say('itRunsToItsNeighbours') }}</p>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { sayFact } from '../voice'
 import { finishCount, type CountCause, type CountView } from '@vadose/contract/count'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropColour, lotCrop, lotName } from '../almanac'
-import { amount, inUnits, useAttempt, weight } from '../households'
+import { amount, useAttempt, weight } from '../households'
 import { Choices } from '../kit'
 import { write } from '../view'
 import { isOff, linesOf, offWords, tallyOf } from './count'
@@ -40,8 +41,10 @@ const choices = (line: (typeof off.value)[number]) => {
     .filter((cause) => cause !== 'dried-out' || line.counted!.offPieces === null)
     .map((id) => ({ id, label: causeWords[id] }))
 }
-const whyOf = (line: (typeof off.value)[number]) =>
-  line.counted!.proposals.find(({ cause }) => cause === causeOf(line.code))?.why ?? ''
+const whyOf = (line: (typeof off.value)[number]) => {
+  const proposal = line.counted!.proposals.find(({ cause }) => cause === causeOf(line.code))
+  return proposal ? sayFact(proposal.why) : ''
+}
 const wide = (line: (typeof off.value)[number]) => {
   const c = line.counted!
   const there =
@@ -99,7 +102,7 @@ const book = () =>
           :options="choices(line)"
           @update:model-value="$event && (said = { ...said, [line.code]: $event })"
         />
-        <p class="soft">{{ inUnits(whyOf(line)) }}</p>
+        <p class="soft">{{ whyOf(line) }}</p>
       </div>
     </section>
     <section class="card">

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { sayFact } from '../voice'
 import type { CountLine } from '@vadose/contract/count'
 import { ElButton } from 'element-plus'
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { cropColour, lotCrop, lotName } from '../almanac'
-import { amount, inUnits, largeUnit, weight } from '../households'
+import { amount, largeUnit, weight } from '../households'
 import { saidOf, type Said } from './count'
 import ShelfDrawing from './ShelfDrawing.vue'
 import { say } from './say'
@@ -57,7 +58,7 @@ function onKey(event: KeyboardEvent) {
         {{ lotName(line) }} <span class="soft">{{ line.code }}</span>
       </h3>
       <p class="soft">
-        {{ say('expected', { amount: amount(line.pieces, line.weightG, crop.piece), since: inUnits(line.since) }) }}
+        {{ say('expected', { amount: amount(line.pieces, line.weightG, crop.piece), since: sayFact(line.since) }) }}
       </p>
       <div class="row">
         <input

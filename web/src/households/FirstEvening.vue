@@ -6,9 +6,8 @@ import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { useView, write } from '../view'
 import { useAttempt } from './attempt'
-import { inUnits } from './in-units'
 import { say } from './say'
-import { sayWord } from '../voice'
+import { sayWord, sayProse } from '../voice'
 
 /** From nothing to a first round: each step can be skipped, and looked up again. */
 const { answer: places } = useView(listPlaces)
@@ -56,7 +55,7 @@ const lines = (n: number) => say('lineThere', { n })
           :aria-pressed="chosen === k"
           @click="choose(k)"
         >
-          {{ sayWord(placeKinds[k].label) }}<span class="soft">{{ inUnits(placeKinds[k].winter) }}</span>
+          {{ sayWord(placeKinds[k].label) }}<span class="soft">{{ sayProse(placeKinds[k].winter) }}</span>
         </button>
       </div>
       <form v-if="chosen" class="row" @submit.prevent="add">

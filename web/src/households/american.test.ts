@@ -1,9 +1,9 @@
+import { degreesBetween, told } from '@vadose/core/message'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { useLanguage } from '../voice'
+import { useLanguage, sayProse } from '../voice'
 import {
   dateRange,
   fullDate,
-  inUnits,
   longDate,
   momentOf,
   monthOf,
@@ -50,11 +50,13 @@ describe('dates as America writes them', () => {
   })
 })
 
-describe('a sentence that is still core’s own', () => {
-  it('is retold word by word, whatever it is weighed in', () => {
-    expect(inUnits('92 hours damp enough for mould to start')).toBe('92 hours damp enough for mold to start')
+describe('a text of the almanac', () => {
+  it('is retold word by word, with its temperatures in the household’s degrees', () => {
+    const air = told('almanac.shadeAndMovingAir', { air: degreesBetween(15, 30) })
+    expect(sayProse(air)).toBe('shade and moving air, 15–30 °C; out of rain and hard sun')
     useUnits('us')
-    expect(inUnits('grey mould above 10 °C, 2 kg of it')).toBe('gray mold above 50 °F, 4.41 lb of it')
+    expect(sayProse(air)).toBe('shade and moving air, 59–86 °F; out of rain and hard sun')
+    expect(sayProse('damp enough for mould to start')).toBe('damp enough for mold to start')
   })
   it('has rain in inches where pounds are weighed: 25.4 mm to the inch, by definition', () => {
     expect([rainfall(25.4), rainfall(0.6, 1)]).toEqual(['25 mm', '0.6 mm'])

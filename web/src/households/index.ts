@@ -1,6 +1,5 @@
 export * from './attempt'
 export * from './frame'
-export * from './in-units'
 export * from './refused'
 export * from './words'
 export { default as YearStrip } from './YearStrip.vue'

@@ -1,9 +1,5 @@
 import { ApiError } from '../call'
-import { sayFact } from '../voice'
-import { inUnits } from './in-units'
 
-/** What went wrong, as a refusal that a form can show, in the household's units. */
+/** What went wrong, as a refusal that a form can show. */
 export const refused = (error: unknown): ApiError =>
-  error instanceof ApiError
-    ? new ApiError(error.code, error.says ? sayFact(error.says) : inUnits(error.message), error.field)
-    : new ApiError('internal', String(error))
+  error instanceof ApiError ? error : new ApiError('internal', String(error))

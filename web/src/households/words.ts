@@ -1,5 +1,5 @@
 import { gramsPerOunce, gramsPerPound, rainWords, weightWords } from '@vadose/core/households'
-import { retell } from '@vadose/words'
+import { retell } from '@vadose/words/page'
 import { shallowRef } from 'vue'
 import { languageHere, localeHere, unitsHere } from '../voice'
 import { say } from './say'

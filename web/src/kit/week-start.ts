@@ -1,4 +1,4 @@
-import type { Language } from '@vadose/words'
+import type { Language } from '@vadose/words/page'
 import dayjs from 'dayjs'
 
 /** The week of calendars begins on Monday in Britain, on Sunday in America. */

@@ -4,6 +4,8 @@ import { computed, ref } from 'vue'
 import { gramsFrom, smallUnit, weight } from '../households'
 import { Choices, NumberField } from '../kit'
 import { say } from './say'
+import { sayFact } from '../voice'
+import { Refusal } from '@vadose/core/refusal'
 
 /** Salt for what is in the crock, both ways: how much to weigh out, or how strong it has become. */
 const props = defineProps<{ produceG: number }>()
@@ -28,7 +30,7 @@ const answer = computed(() => {
     const { saltG, note } = brine(method.value ?? 'of-total', waterG.value, props.produceG, number(percent.value))
     return { figure: say('ofSalt', { weight: weight(Math.round(saltG)) }), note }
   } catch (error) {
-    return { figure: '', note: (error as Error).message }
+    return { figure: '', note: error instanceof Refusal ? sayFact(error.says) : String(error) }
   }
 })
 </script>

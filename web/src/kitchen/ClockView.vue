@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayFact } from '../voice'
 import { listPlaces } from '@vadose/contract/places'
 import { actSays, delayed, preparings } from '@vadose/core/kitchen'
 import { ElButton, ElInput } from 'element-plus'
@@ -154,7 +155,7 @@ const usualPacked = 0.92
       >
         {{ wait > 0 ? '' : '+' }}{{ clock(wait) }}
       </p>
-      <p class="says">{{ actSays(act, act.crop ? cropOf(act.crop).plural : null) }}</p>
+      <p class="says">{{ sayFact(actSays(act, act.crop ? cropOf(act.crop).plural : null)) }}</p>
       <button type="button" class="huge" @click="done">{{ say('done') }}</button>
       <div class="row">
         <ElButton v-if="act.what === 'into-pan'" @click="later(3)">{{ say('notBoilingYet') }}</ElButton>
@@ -166,7 +167,7 @@ const usualPacked = 0.92
       <h2>{{ say('then') }}</h2>
       <ul class="bare rows">
         <li v-for="(a, i) in next" :key="i">
-          <strong>{{ atTime(a.at) }}</strong> {{ actSays(a, a.crop ? cropOf(a.crop).plural : null) }}
+          <strong>{{ atTime(a.at) }}</strong> {{ sayFact(actSays(a, a.crop ? cropOf(a.crop).plural : null)) }}
         </li>
       </ul>
     </section>

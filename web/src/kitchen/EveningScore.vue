@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { weight } from '../households'
 import type { Score } from '@vadose/core/kitchen'
 import { computed } from 'vue'
 import { cropColour, cropOf } from '../almanac'
@@ -71,8 +72,8 @@ const says = computed(() =>
             clockAt: clockAt(props.from, props.score.waterOn),
             clockAt2: clockAt(props.from, props.score.boils!),
           }),
-    inFreezer: inFreezer.value.toFixed(1),
-    mostKg: props.mostKg.toFixed(1),
+    inFreezer: weight(1000 * inFreezer.value),
+    most: weight(1000 * props.mostKg),
   }),
 )
 </script>
@@ -156,7 +157,7 @@ const says = computed(() =>
               say('batchKgTo', {
                 batch: n.batch,
                 name: cropOf(n.crop).name.toLowerCase(),
-                kg: n.kg.toFixed(1),
+                weight: weight(1000 * n.kg),
                 clockAt: clockAt(from, n.from),
                 clockAt2: clockAt(from, n.to),
               })
@@ -210,7 +211,7 @@ const says = computed(() =>
         {{
           inFreezer >= mostKg - 0.05
             ? say('fullForToday')
-            : say('kgMoreMayFreezeToday', { mostKg: (mostKg - inFreezer).toFixed(1) })
+            : say('kgMoreMayFreezeToday', { weight: weight(1000 * (mostKg - inFreezer)) })
         }}
       </text>
       <g v-if="score.idle && score.idle.from < ends">

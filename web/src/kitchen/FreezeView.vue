@@ -13,7 +13,7 @@ import { countFrom, HowMuch, useAct, type HowMuchOf } from '../lots'
 import { placeOptions } from '../places'
 import { useView } from '../view'
 import { say } from './say'
-import { sayWord } from '../voice'
+import { sayWord, sayPart } from '../voice'
 
 /** A lot, or a part of it, prepared, bagged and put into the freezer. */
 const route = useRoute()
@@ -124,7 +124,7 @@ async function freeze(sure = false) {
         }}</template><template v-if="chosen.minutes.water && chosen.minutes.steam">{{ say('or') }}</template
         ><template v-if="chosen.minutes.steam">{{ say('minOverSteam', { steam: chosen.minutes.steam }) }}</template>
       </p>
-      <p v-if="chosen" class="soft">{{ sayWord(chosen.note) }}</p>
+      <p v-if="chosen" class="soft">{{ sayPart(chosen.note) }}</p>
     </section>
     <section class="card stack">
       <h2>{{ say('whatGoesIn') }}</h2>
@@ -162,8 +162,8 @@ async function freeze(sure = false) {
         v-model="pack"
         :label="say('packedIn')"
         :options="[
-          { id: 'bag', label: sayWord('bags') },
-          { id: 'box', label: sayWord('boxes') },
+          { id: 'bag', label: say('bags') },
+          { id: 'box', label: say('boxes') },
           { id: 'vacuum', label: say('vacuumBags') },
           { id: 'mould', label: say('blocksFromMoulds') },
         ]"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { weight } from '../households'
 import { ElInput } from 'element-plus'
 import { Pick } from '../kit'
 import { clockAt, type KitchenSetup } from './evening'
@@ -68,7 +69,7 @@ const evenings = ['1', '2', '3'].map((id) => ({ id, label: id }))
       /></label>
     </div>
     <p class="soft">
-      {{ say('aboutHalfAKiloTo', { mostKg: mostKg.toFixed(1) }) }}
+      {{ say('aboutHalfAKiloTo', { most: weight(1000 * mostKg) }) }}
     </p>
   </section>
 </template>

@@ -5,7 +5,7 @@ import { ElButton } from 'element-plus'
 import { cropOf, lotName } from '../almanac'
 import { weight } from '../households'
 import { say } from './say'
-import { sayWord } from '../voice'
+import { sayFact } from '../voice'
 
 /** What no evening has room for, and what else may become of it. */
 defineProps<{ rest: GlutPlan['leftOver']; lots: readonly LotRow[]; more: boolean }>()
@@ -25,7 +25,7 @@ const whyNot = {
       <template v-if="lots[l.heap]">
         <p>
           <strong>{{ lotName(lots[l.heap]!) }}</strong> {{ weight(l.kg * 1000) }}
-          <span class="soft">{{ whyNot[l.why] }}. {{ sayWord(l.instead) }}</span>
+          <span class="soft">{{ whyNot[l.why] }}. {{ sayFact(l.instead) }}</span>
         </p>
         <ElButton v-if="more" @click="$emit('evening')">{{ say('anotherEvening') }}</ElButton>
         <RouterLink class="el-button" :to="{ path: '/kitchen', query: { lots: lots[l.heap]!.code } }">{{

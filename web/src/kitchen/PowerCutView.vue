@@ -14,6 +14,7 @@ import { useLastAct } from '../lots'
 import { useView, write } from '../view'
 import { keepIn, keptIn } from './evening'
 import { say } from './say'
+import { sayFact } from '../voice'
 
 /** The power was off: the rule proposes, the hand in the bag decides, bag by bag. */
 const route = useRoute()
@@ -52,7 +53,7 @@ const rule = computed(() => {
     const measured = read.value.trim() === '' ? undefined : toCelsius(number(read.value))
     return powerCut(number(litres.value), fill.value, off, toCelsius(number(room.value)), -18, measured)
   } catch (error) {
-    return { refused: error instanceof Refusal ? error.message : String(error) }
+    return { refused: error instanceof Refusal ? sayFact(error.says) : String(error) }
   }
 })
 const answer = computed(() => (rule.value && 'outcome' in rule.value ? rule.value : undefined))
@@ -153,7 +154,7 @@ const book = () =>
           <i :style="{ width: `${Math.min(100, (number(hours) / Math.max(1, answer.safeHours * 1.6)) * 100)}%` }"></i>
           <b :style="{ left: `${100 / 1.6}%` }"></b>
         </div>
-        <p>{{ answer.advice }}</p>
+        <p>{{ sayFact(answer.advice) }}</p>
         <p class="soft">
           {{ say('theRuleGivesThisFreezer', { safeHours: Math.round(answer.safeHours) }) }}
         </p>

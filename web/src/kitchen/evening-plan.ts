@@ -1,7 +1,9 @@
 import type { AlmanacChanges } from '@vadose/core/almanac'
 import { wrap, type Remote } from 'comlink'
-import { onBeforeUnmount, ref, watch, type Ref } from 'vue'
+import type { Message } from '@vadose/core/message'
+import { computed, onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue'
 import { currentAlmanac } from '../almanac'
+import { sayFact } from '../voice'
 import type { EveningAsked, Planned, Planner } from './evening.worker'
 
 /** A worker takes plain values, none that Vue watches. */
@@ -15,8 +17,8 @@ export function usePlan(asked: Ref<Omit<EveningAsked, 'changes'> | null>) {
   const worker = new Worker(new URL('./evening.worker.ts', import.meta.url), { type: 'module' })
   const planner: Remote<Planner> = wrap<Planner>(worker)
   onBeforeUnmount(() => worker.terminate())
-  const planned = ref<Exclude<Planned, { refusal: string }>>()
-  const refusal = ref('')
+  const planned = ref<Exclude<Planned, { refusal: Message }>>()
+  const refused = shallowRef<Message>()
   let latest = 0
   watch(
     asked,
@@ -29,10 +31,11 @@ export function usePlan(asked: Ref<Omit<EveningAsked, 'changes'> | null>) {
       const answer = await planner.plan(plain({ ...now, changes: currentAlmanac().changes as AlmanacChanges }))
       // an answer to what was asked before is late
       if (own !== latest) return
-      refusal.value = 'refusal' in answer ? answer.refusal : ''
+      refused.value = 'refusal' in answer ? answer.refusal : undefined
       planned.value = 'refusal' in answer ? undefined : answer
     },
     { immediate: true },
   )
+  const refusal = computed(() => (refused.value ? sayFact(refused.value) : ''))
   return { planned, refusal }
 }

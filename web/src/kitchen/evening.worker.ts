@@ -1,5 +1,6 @@
 import { almanacWith, type AlmanacChanges } from '@vadose/core/almanac'
 import { boilMinutes, glutPlan, type FreeTime, type GlutPlan, type Kitchen } from '@vadose/core/kitchen'
+import type { Message } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { expose } from 'comlink'
 
@@ -10,7 +11,7 @@ export interface EveningAsked {
   kitchen: Kitchen
   stoveKW: number
 }
-export type Planned = { plan: GlutPlan; boilsAfter: number } | { refusal: string }
+export type Planned = { plan: GlutPlan; boilsAfter: number } | { refusal: Message }
 
 const planner = {
   plan({ changes, heaps, evenings, kitchen, stoveKW }: EveningAsked): Planned {
@@ -20,7 +21,7 @@ const planner = {
       const own = heaps.map(({ crop, ...heap }) => ({ ...heap, crop: byId.get(crop)! }))
       return { plan: glutPlan(own, evenings, { ...kitchen, boilMinutes: boilsAfter }), boilsAfter }
     } catch (error) {
-      if (error instanceof Refusal) return { refusal: error.message }
+      if (error instanceof Refusal) return { refusal: error.says }
       throw error
     }
   },

@@ -75,7 +75,7 @@ const containers = computed(() => {
   return [...count].map(([id, n]) => ({ id, n, label: sayWord(id === 'loose' || n === 1 ? id : units[id]) }))
 })
 const sources = [
-  { id: 'grown', label: sayWord('grown') },
+  { id: 'grown', label: say('grown') },
   { id: 'bought', label: say('boughtGiven') },
   { id: 'noted', label: say('withANote') },
 ] as const

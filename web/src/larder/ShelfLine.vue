@@ -2,11 +2,11 @@
 import type { LarderLot, LarderView } from '@vadose/contract/larder'
 import { computed } from 'vue'
 import { lotCrop, lotName } from '../almanac'
-import { amount, inUnits, longDate, shortDate, weight } from '../households'
+import { amount, longDate, shortDate, weight } from '../households'
 import { littleOf, opensOne, TakeForm } from '../lots'
 import Shelf from './Shelf.vue'
 import { say } from './say'
-import { sayWord } from '../voice'
+import { sayWord, sayFact } from '../voice'
 
 /** A line of the shelf: what stands there, how long it keeps, one taken by one tap. */
 const props = defineProps<{
@@ -60,7 +60,7 @@ const sourceWords = { grown: '', bought: 'bought', given: 'given', caught: 'caug
     </p>
     <p class="soft" :class="{ bad: lot.lossAvoidedPerKg > 0.15 }">
       {{ lot.overdueSince || lot.aside ? '▲ ' : lot.lossAvoidedPerKg > 0.15 ? say('eatNow') : ''
-      }}{{ lot.stage === 'fresh' ? inUnits(lot.why) : until }}
+      }}{{ lot.stage === 'fresh' ? sayFact(lot.why) : until }}
     </p>
     <!-- plain buttons in the kit's dress: with five hundred lines a component each would hold the page up -->
     <div class="row no-print">

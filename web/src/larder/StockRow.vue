@@ -36,7 +36,7 @@ const sourceWords: Record<Origin, string> = {
   cooked: 'cooked',
 }
 const sources = origins.map((id) => ({ id, label: sourceWords[id] }))
-const counted = [{ id: '', label: sayWord('pieces') }, ...unitNames.map((id) => ({ id, label: sayWord(units[id]) }))]
+const counted = [{ id: '', label: say('pieces') }, ...unitNames.map((id) => ({ id, label: sayWord(units[id]) }))]
 const dated = computed(() => {
   const { on, dated } = props.line
   return dated === 'today'

@@ -1,3 +1,4 @@
+import { sayFact } from '../voice'
 import type { NewStockLine } from '@vadose/contract/larder'
 import type { PlaceView } from '@vadose/contract/places'
 import { readPadLine, type PadLine } from '@vadose/core/larder'
@@ -5,8 +6,9 @@ import { allCrops } from '../almanac'
 import { say } from './say'
 
 /** A line as it was read, and as it has been put right since. */
-export interface StockDraft extends PadLine {
+export interface StockDraft extends Omit<PadLine, 'doubts'> {
   key: number
+  doubts: string[]
 }
 
 /** Kinds of place that suit a form, the best first. */
@@ -41,12 +43,13 @@ export function readPad(
     const line = readPadLine(one, { crops: allCrops(), places, today })
     if (!line) return []
     const placeId = placeFor(line, places, chosen)
+    const doubts = line.doubts.map((doubt) => sayFact(doubt))
     return [
       {
         ...line,
         placeId,
         key,
-        ...(placeId === null ? { doubts: [...line.doubts, say('whereIsItThereIs')] } : {}),
+        doubts: placeId === null ? [...doubts, say('whereIsItThereIs')] : doubts,
       },
     ]
   })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayFact } from '../voice'
 import type { LineView } from '@vadose/contract/line'
 import { ElButton, ElInput } from 'element-plus'
 import { ref } from 'vue'
@@ -29,7 +30,7 @@ async function shake(code: string, beads: boolean, mould = false) {
           <h3>
             {{ lotName(l) }} <RouterLink class="code" :to="`/lots/${l.code}`">{{ l.code }}</RouterLink>
           </h3>
-          <p class="soft">{{ weight(l.weightG) }}. {{ l.jar.says ?? say('notLookedAtYet') }}</p>
+          <p class="soft">{{ weight(l.weightG) }}. {{ l.jar.says ? sayFact(l.jar.says) : say('notLookedAtYet') }}</p>
         </div>
         <ol class="days" :aria-label="say('dayOf', { day: Math.min(l.jar.day, l.jar.of), of: l.jar.of })">
           <li v-for="d in l.jar.of" :key="d" :class="{ past: d < l.jar.day || (d === l.jar.day && l.jar.shakenToday) }">

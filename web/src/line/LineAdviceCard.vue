@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { sayFact } from '../voice'
 import { useView } from '../view'
 import { readLineAdvice, type LineAdvice } from '@vadose/contract/line'
 import { ElButton } from 'element-plus'
 import { computed } from 'vue'
 import { lotName } from '../almanac'
-import { inUnits } from '../households'
 import { useAct } from '../lots'
 import { say } from './say'
 
@@ -26,6 +26,7 @@ const word = (place: LineAdvice['tomorrow'][number]) => {
   return change > 1.15 ? say('driesFasterThanToday') : change < 0.85 ? say('driesSlowerThanToday') : say('driesAsToday')
 }
 const shown = computed(() => (advice.value?.tomorrow.length || advice.value?.moves.length ? advice.value : undefined))
+const small = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 </script>
 
 <template>
@@ -46,7 +47,7 @@ const shown = computed(() => (advice.value?.tomorrow.length || advice.value?.mov
         <li v-for="m in shown.moves" :key="m.code" class="move">
           <span>
             <RouterLink :to="`/line?lot=${m.code}`">{{ m.code }}</RouterLink> {{ lotName(m) }}:
-            <strong>{{ inUnits(m.option.label.charAt(0).toLowerCase() + m.option.label.slice(1)) }}</strong>
+            <strong>{{ small(sayFact(m.option.label)) }}</strong>
             <span class="soft">{{ gain(m.option) }}</span>
           </span>
           <RouterLink v-if="m.option.inDryer" class="el-button" :to="`/lots/${m.code}/dry`">{{
@@ -55,7 +56,7 @@ const shown = computed(() => (advice.value?.tomorrow.length || advice.value?.mov
           <ElButton
             v-else-if="m.option.act"
             :disabled="busy"
-            :aria-label="say('doItFor', { code: m.code, label: inUnits(m.option.label) })"
+            :aria-label="say('doItFor', { code: m.code, label: sayFact(m.option.label) })"
             @click="act(m.code, m.option.act)"
             >{{ say('doIt') }}</ElButton
           >

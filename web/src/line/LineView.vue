@@ -5,7 +5,7 @@ import { ElButton } from 'element-plus'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { cropColour, cropOf, lotName } from '../almanac'
-import { dateRange, inUnits, useFrame, weight } from '../households'
+import { dateRange, useFrame, weight } from '../households'
 import { CleanForm, TroubledLots, useAct, WeighField } from '../lots'
 import { bringIntoView } from '../kit'
 import { ReadField } from '../places'
@@ -17,7 +17,7 @@ import JarsCard from './JarsCard.vue'
 import RopeChart from './RopeChart.vue'
 import WeightChart from './WeightChart.vue'
 import { say } from './say'
-import { sayWord } from '../voice'
+import { sayWord, sayFact } from '../voice'
 
 const frame = useFrame()
 const route = useRoute()
@@ -158,7 +158,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         @done="open = undefined"
       />
       <ul class="reasons">
-        <li v-for="r in chosen.reasons" :key="r">{{ inUnits(r) }}</li>
+        <li v-for="r in chosen.reasons" :key="r.says">{{ sayFact(r) }}</li>
       </ul>
     </section>
     <LineAdviceCard v-if="view.lots.length" />
@@ -179,7 +179,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
         <ul v-else-if="detail" class="options rows">
           <li v-for="o in detail.options" :key="o.id">
             <div>
-              {{ inUnits(o.label) }}
+              {{ sayFact(o.label) }}
               <p class="soft">
                 {{ says(o) }}
               </p>
@@ -191,7 +191,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
             <ElButton
               v-else-if="o.act"
               :disabled="busy"
-              :aria-label="say('doIt2', { label: inUnits(o.label) })"
+              :aria-label="say('doIt2', { label: sayFact(o.label) })"
               @click="act(chosen!.code, o.act!)"
               >{{ say('doIt') }}</ElButton
             >

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { endSaid } from '@vadose/core/almanac'
 import { readElsewhere, readMoved, type KeepingView, type LotView } from '@vadose/contract/lots'
 import { computed } from 'vue'
 import { cropColour, LearntLine } from '../almanac'
-import { inUnits, longDate, shortDate, untilDate, useFrame } from '../households'
+import { longDate, shortDate, untilDate, useFrame } from '../households'
 import { useView } from '../view'
 import SurvivalChart from './SurvivalChart.vue'
 import { say } from './say'
@@ -31,7 +32,7 @@ const colour = computed(() => cropColour(props.lot.crop))
             <strong>{{
               p.beyond ? say('overAYear') : say('to', { nineInTenUntil: longDate(p.nineInTenUntil) })
             }}</strong>
-            <span class="soft">{{ say('endsIt', { endedBy: p.endedBy }) }}</span>
+            <span class="soft">{{ say('endsIt', { endedBy: sayFact(endSaid(p.endedBy)) }) }}</span>
           </li>
         </ul>
       </section>
@@ -78,10 +79,10 @@ const colour = computed(() => cropColour(props.lot.crop))
         <h2>{{ say('whatWillEndIt') }}</h2>
         <div v-for="e in keeping.endedBy" :key="e.end" class="end">
           <p class="row between">
-            <strong>{{ e.end }}</strong><span>{{ Math.round(e.share * 100) }} in 100</span>
+            <strong>{{ sayFact(endSaid(e.end)) }}</strong><span>{{ Math.round(e.share * 100) }} in 100</span>
           </p>
           <div class="bar"><i :style="{ width: `${e.share * 100}%`, background: colour }"></i></div>
-          <p class="soft">{{ inUnits(e.why) }}</p>
+          <p class="soft">{{ sayFact(e.why) }}</p>
         </div>
       </section>
     </div>

@@ -7,7 +7,7 @@ import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropOf, heapLabel, lotCrop, lotName } from '../almanac'
 import { linkTo } from '../call'
-import { amount, dateRange, inUnits, longDate, momentOf, useFrame, weight } from '../households'
+import { amount, dateRange, longDate, momentOf, useFrame, weight } from '../households'
 import { useView } from '../view'
 import { useAct } from './act'
 import MadeOf from './MadeOf.vue'
@@ -25,7 +25,7 @@ import NoteForm from './NoteForm.vue'
 import { opensOne } from './one-of'
 import WeighField from './WeighField.vue'
 import { say } from './say'
-import { sayWord } from '../voice'
+import { sayWord, sayFact, sayProse } from '../voice'
 
 const props = defineProps<{ lot: LotView; wide?: boolean }>()
 const frame = useFrame()
@@ -185,7 +185,7 @@ defineExpose({ toggle })
         }}
       </p>
       <ul>
-        <li v-for="reason in curing.reasons" :key="reason">{{ inUnits(reason) }}</li>
+        <li v-for="reason in curing.reasons" :key="reason.says">{{ sayFact(reason) }}</li>
       </ul>
       <RouterLink :to="`/line?lot=${lot.code}`">{{ say('seeItOnTheDrying') }}</RouterLink>
     </section>
@@ -214,7 +214,8 @@ defineExpose({ toggle })
       <h2>{{ say('inTheJarBeforeIt') }}</h2>
       <p class="figure">{{ say('dayOf', { day: Math.min(lot.jar.day, lot.jar.of), of: lot.jar.of }) }}</p>
       <p class="soft">
-        {{ lot.jar.says ?? say('notLookedAtYet') }} <RouterLink to="/line">{{ say('shakeItAndLook') }}</RouterLink>
+        {{ lot.jar.says ? sayFact(lot.jar.says) : say('notLookedAtYet') }}
+        <RouterLink to="/line">{{ say('shakeItAndLook') }}</RouterLink>
       </p>
     </section>
     <section v-if="lot.pictured" class="card">
@@ -230,7 +231,7 @@ defineExpose({ toggle })
     <section class="card cautions">
       <h2>{{ say('careful') }}</h2>
       <ul class="bare">
-        <li v-for="c in crop.cautions" :key="c.id">{{ inUnits(c.text) }}</li>
+        <li v-for="c in crop.cautions" :key="c.id">{{ sayProse(c.text) }}</li>
       </ul>
       <p class="soft">{{ say('adviceNotAuthorityYourLocal') }}</p>
     </section>

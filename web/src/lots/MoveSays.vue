@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { endSaid } from '@vadose/core/almanac'
+import { sayFact } from '../voice'
 import type { MovePreview } from '@vadose/contract/stores'
 import { computed } from 'vue'
-import { dateRange, inUnits, sentence, shortDate, untilDate } from '../households'
+import { dateRange, sentence, shortDate, untilDate } from '../households'
 import { say } from './say'
 
 /** What a move does, in words: to how long it keeps, or to its drying. */
@@ -38,7 +40,9 @@ const damp = (hours: number) => (hours === 0 ? say('noHourDampEnoughFor') : say(
       <strong :class="keeps.daysGained < -3 ? 'bad' : 'good'">{{ says }}</strong>
     </p>
     <p class="soft">
-      {{ say('wouldEndItThere', { endedBy: sentence(keeps.to.endedBy), why: inUnits(keeps.to.why) }) }}
+      {{
+        say('wouldEndItThere', { endedBy: sentence(sayFact(endSaid(keeps.to.endedBy))), why: sayFact(keeps.to.why) })
+      }}
     </p>
   </div>
   <div v-else-if="dries" class="says" aria-live="polite">

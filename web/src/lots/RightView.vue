@@ -10,7 +10,6 @@ import { Choices, DayField, Pick } from '../kit'
 import { useView } from '../view'
 import { usePutRight } from './put-right'
 import { say } from './say'
-import { sayWord } from '../voice'
 
 /** A lot's own tag, struck through and written over, with what that changes before anything is done. */
 const route = useRoute()
@@ -70,7 +69,7 @@ const says = (d: Dates | null) =>
     ? say('noDates')
     : d.says === 'use within'
       ? say('useBy', { to: d.to ? longDate(d.to) : '–' })
-      : `${d.says === 'ready' ? sayWord('ready') : sayWord('9 in 10 to')} ${dateRange(d.from, d.to)}`
+      : `${d.says === 'ready' ? say('readyWord') : say('nineInTenTo')} ${dateRange(d.from, d.to)}`
 const { relabel, strikeHarvest, refusal, busy } = usePutRight()
 async function putRight() {
   if (await relabel(code, { ...changes.value, whole: whole.value === 'whole' && others.value > 0 })) {

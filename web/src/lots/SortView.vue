@@ -15,7 +15,7 @@ import SortHand from './SortHand.vue'
 import SortHeaps from './SortHeaps.vue'
 import { heapsToSort, heapsWithKeys, makesLot, tableHeaps, tableOf, throwsFrom, type Throw } from './sort-table'
 import { say } from './say'
-import { sayWord } from '../voice'
+import { sayProse } from '../voice'
 
 /** A lot poured out on the table and sorted by what becomes of it: the amount in the hand first, then one tap for the heap. */
 const route = useRoute()
@@ -140,7 +140,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey, { capture: tr
       <ElButton v-if="refusal.code === 'surprise'" @click="keep(rest, true)">{{ say('keepItAnyway') }}</ElButton>
     </p>
     <p v-if="crop.cautions.length" class="caution">
-      <strong>{{ say('careful2') }}</strong> {{ sayWord(crop.cautions[0]!.text) }}
+      <strong>{{ say('careful2') }}</strong> {{ sayProse(crop.cautions[0]!.text) }}
     </p>
     <p v-if="leftG > 0 && !nothing" class="soft rest">
       {{ say('isTheTableEmptyThough', { weight: weight(leftG) }) }}

@@ -17,7 +17,6 @@ import {
 import { fullDate, monthOf, shortDate } from '../households'
 import { monthStep, shownCurve, tenths, type SurvivalPoint as Point } from './survival'
 import { say } from './say'
-import { sayWord } from '../voice'
 
 const props = defineProps<{
   keeping: KeepingView
@@ -54,8 +53,8 @@ const levels = computed(() => [
   // above its line, for the axis ends there
   { y: y.value(1), label: 'all', up: 3 },
   { y: y.value(0.9), label: '9 in 10' },
-  { y: y.value(0.5), label: sayWord('half') },
-  { y: y.value(0), label: sayWord('none') },
+  { y: y.value(0.5), label: say('half') },
+  { y: y.value(0), label: say('none') },
 ])
 const until = computed(() => props.keeping.nineInTenUntil.p50)
 const { at, listeners } = useReader<Point>({

@@ -3,12 +3,12 @@ import { addPlace, listRetiredPlaces, retirePlace, type PlaceView } from '@vados
 import { placeKinds, type PlaceKind } from '@vadose/core/places'
 import { ElButton, ElInput } from 'element-plus'
 import { ref } from 'vue'
-import { humidity, inUnits, longDate, temperature, useAttempt } from '../households'
+import { humidity, longDate, temperature, useAttempt } from '../households'
 import { Choices } from '../kit'
 import { useView, write } from '../view'
 import PlaceRight from './PlaceRight.vue'
 import { say } from './say'
-import { sayWord } from '../voice'
+import { sayWord, sayProse } from '../voice'
 
 /** The places of the house with their air: added to, put right, divided, joined, taken out of use. */
 defineProps<{ places: PlaceView[] }>()
@@ -19,7 +19,7 @@ const kind = ref<PlaceKind | undefined>('cool-room')
 const kinds = (Object.keys(placeKinds) as PlaceKind[]).map((id) => ({
   id,
   label: sayWord(placeKinds[id].label),
-  detail: inUnits(placeKinds[id].winter),
+  detail: sayProse(placeKinds[id].winter),
 }))
 const righting = ref<string>()
 const add = async () => {

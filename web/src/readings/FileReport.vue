@@ -5,6 +5,7 @@ import { computed, reactive } from 'vue'
 import { humidity, temperature } from '../households'
 import type { FileSummary } from './reader.worker'
 import { say } from './say'
+import { sayFact } from '../voice'
 
 /** What is in a file, before any of it is written. */
 const props = defineProps<{ summary: FileSummary; place: string; busy: boolean }>()
@@ -69,7 +70,7 @@ const there = computed(() => props.summary.readings - props.summary.fresh)
             say('ofLines', {
               count: count(summary.unreadable),
               count2: count(summary.lines),
-              why: summary.why.map((w) => say('line', { line: w.line, says: w.says })).join('; '),
+              why: summary.why.map((w) => say('line', { line: w.line, says: sayFact(w.says) })).join('; '),
               unreadable: summary.unreadable > summary.why.length ? ' …' : '',
             })
           }}
@@ -77,7 +78,7 @@ const there = computed(() => props.summary.readings - props.summary.fresh)
       </template>
     </dl>
     <section v-for="doubt in open" :key="doubt.about" class="notice row" role="alert">
-      <p>{{ doubt.says }}</p>
+      <p>{{ sayFact(doubt.says) }}</p>
       <ElButton v-if="doubt.mend" type="primary" @click="$emit('mend', doubt.mend)">{{ say('yesReadItSo') }}</ElButton>
       <ElButton @click="fine.add(doubt.about)">{{ doubt.mend ? say('noItIsRightAs') : say('itIsRight') }}</ElButton>
     </section>

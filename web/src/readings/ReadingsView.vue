@@ -25,6 +25,7 @@ import SensorsCard from './SensorsCard.vue'
 import StrikeSpan from './StrikeSpan.vue'
 import type { FileSummary, Reader, Refused } from './reader.worker'
 import { say } from './say'
+import { refusalSaid } from '../voice'
 
 const frame = useFrame()
 const route = useRoute()
@@ -78,7 +79,8 @@ async function step<T extends object>(work: (reader: Remote<Reader>) => Promise<
   try {
     const answer = await work(begin())
     if (!('refusal' in answer)) return answer
-    refusal.value = answer.refusal
+    refusal.value =
+      typeof answer.refusal === 'string' ? answer.refusal : await refusalSaid(answer.refusal, answer.refusal.says)
   } catch (error) {
     refusal.value = say('theFileCouldNotBe', { error: String(error) })
   } finally {

@@ -8,12 +8,13 @@ import {
   type FileHead,
   type LoggerFile,
 } from '@vadose/core/readings'
+import type { Message } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { expose } from 'comlink'
 import { ApiError, beHere, call } from '../call'
 
 export interface Refused {
-  refusal: string
+  refusal: Message | string
 }
 const headBytes = 64_000
 export const headingsOf = (head: FileHead): string => head.headings.join('|').slice(0, 2000)
@@ -40,7 +41,8 @@ async function told<T>(work: () => Promise<T>): Promise<T | Refused> {
   try {
     return await work()
   } catch (error) {
-    if (error instanceof Refusal || error instanceof ApiError) return { refusal: error.message }
+    if (error instanceof Refusal) return { refusal: error.says }
+    if (error instanceof ApiError) return { refusal: error.says ?? error.message }
     throw error
   }
 }

@@ -5,17 +5,7 @@ import { ElButton } from 'element-plus'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { cropColour, lotCrop, lotName } from '../almanac'
-import {
-  amount,
-  fullDate,
-  BackupNotice,
-  humidity,
-  inUnits,
-  shortDate,
-  temperature,
-  useFrame,
-  weight,
-} from '../households'
+import { amount, fullDate, BackupNotice, humidity, shortDate, temperature, useFrame, weight } from '../households'
 import { TroubledLots, useAct } from '../lots'
 import AlarmsCard from './AlarmsCard.vue'
 import JobRow from './JobRow.vue'
@@ -132,7 +122,7 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
                 ><strong>{{ lotName(lot) }}</strong></RouterLink
               >
               <span class="soft"> {{ amount(lot.pieces, lot.weightG, lotCrop(lot).piece) }}</span>
-              <p class="soft">{{ lot.urgent ? say('soon') : '' }}{{ inUnits(lot.why) }}</p>
+              <p class="soft">{{ lot.urgent ? say('soon') : '' }}{{ sayFact(lot.why) }}</p>
             </div>
             <ElButton
               :aria-label="say('useSomeOf', { pieces: lot.pieces === null ? 'yes' : 'no', code: lot.code })"

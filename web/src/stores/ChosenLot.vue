@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { endSaid } from '@vadose/core/almanac'
 import type { StoredLotView } from '@vadose/contract/stores'
 import { ElButton } from 'element-plus'
 import { lotName } from '../almanac'
 import { dateRange, sentence, untilDate, weight } from '../households'
 import { say } from './say'
-import { sayWord } from '../voice'
+import { sayFact } from '../voice'
 
 /** The lot that was tapped in the house: how long it keeps where it is, and what can be done with it. */
 defineProps<{ lot: StoredLotView }>()
@@ -26,7 +27,7 @@ defineEmits<{ move: []; open: [] }>()
         {{
           say('chancesInEndsItFirst', {
             dateRange: dateRange(lot.keeps.nineInTenUntil.p10, lot.keeps.nineInTenUntil.p90),
-            endedBy: sentence(sayWord(lot.keeps.endedBy)),
+            endedBy: sentence(sayFact(endSaid(lot.keeps.endedBy))),
           })
         }}
       </p>

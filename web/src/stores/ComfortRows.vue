@@ -8,7 +8,7 @@ import { sayWord } from '../voice'
 /** Who is happy here, and when: a bar of months for each crop, hatched where it will do, hollow where it loses. */
 const props = defineProps<{ view: PlaceClimate }>()
 const kinds = [
-  { id: 'well', says: sayWord('well'), css: 'well' },
+  { id: 'well', says: say('well'), css: 'well' },
   { id: 'will do', says: say('itWillDo'), css: 'does' },
   { id: 'loses', says: say('losesByIt'), css: 'loses' },
 ] as const

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { endSaid } from '@vadose/core/almanac'
 import type { StoresView } from '@vadose/contract/stores'
 import { asideWords } from '@vadose/core/lots'
 import { ElButton } from 'element-plus'
@@ -128,7 +129,7 @@ function dropped(event: DragEvent) {
     </div>
     <p v-for="c in place.conflicts" :key="c.kind + c.codes.join()" class="bad threat">▲ {{ sayFact(c.says) }}</p>
     <p v-for="t in threats" :key="t.code" class="bad threat">
-      {{ say('willEndItHere', { code: t.code, endedBy: t.keeps!.endedBy }) }}
+      {{ say('willEndItHere', { code: t.code, endedBy: sayFact(endSaid(t.keeps!.endedBy)) }) }}
     </p>
   </section>
 </template>

@@ -6,7 +6,7 @@ import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { lotName } from '../almanac'
-import { humidity, inUnits, temperature, untilDate, weight } from '../households'
+import { humidity, temperature, untilDate, weight } from '../households'
 import { LotDrawer } from '../lots'
 import { PlaceRight, ReadField } from '../places'
 import { useView } from '../view'
@@ -14,7 +14,7 @@ import ClimateChart from './ClimateChart.vue'
 import ComfortRows from './ComfortRows.vue'
 import ThermometerCard from './ThermometerCard.vue'
 import { say } from './say'
-import { sayWord, sayFact } from '../voice'
+import { sayWord, sayFact, sayProse } from '../voice'
 
 /** One place: its air as it is and will be, who likes it there, what lies there, what it is like. */
 const route = useRoute()
@@ -27,7 +27,7 @@ const kg = computed(() => (view.value?.lots ?? []).reduce((sum, lot) => sum + lo
 const kinds = (Object.keys(placeKinds) as PlaceKind[]).map((id) => ({
   id,
   label: sayWord(placeKinds[id].label),
-  detail: inUnits(placeKinds[id].winter),
+  detail: sayProse(placeKinds[id].winter),
 }))
 const known = computed(() => {
   const { fittedDays, gain, lagDays } = view.value!

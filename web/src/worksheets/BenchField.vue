@@ -36,7 +36,7 @@ const picks = computed(() => {
       @update:model-value="emit('set', $event)"
     >
       <template v-if="field.unit || field.suffix" #suffix>{{
-        field.unit ? unitName(field.unit) : sayWord(field.suffix!)
+        field.unit ? unitName(field.unit) : field.suffix!
       }}</template>
     </ElInput>
     <Pick

@@ -10,15 +10,16 @@ import BenchField from './BenchField.vue'
 import DrawnResult from './DrawnResult.vue'
 import { linkQuery, readForm, typedDefaults, type Typed } from './form'
 import { useBench } from './run'
-import { reasonsOf, refusalWords, sheetAsText } from './sheet-words'
+import { fieldNamesOf, reasonsOf, sheetAsText } from './sheet-words'
 import type { Field, Worksheet } from './field'
 import { worksheetNamed, worksheets } from './worksheets'
 import { say } from './say'
+import { sayFact } from '../voice'
 
 const route = useRoute()
 const router = useRouter()
 const frame = useFrame()
-const { result, running, progress, run, cancel } = useBench()
+const { result, running, progress, run, cancel, failure } = useBench()
 const sheet = computed(() => worksheetNamed(String(route.params['name'] ?? '')) ?? worksheets()[0]!)
 const unknown = computed(() => Boolean(route.params['name']) && !worksheetNamed(String(route.params['name'])))
 const typed = reactive<Typed>({})
@@ -148,8 +149,8 @@ const link = () =>
           </div>
         </form>
         <section class="card stack answer" aria-live="polite">
-          <p v-if="bad" class="notice bad" role="alert">{{ bad.message }}</p>
-          <p v-else-if="refusal" class="notice bad" role="alert">{{ refusalWords(sheet, refusal.message) }}</p>
+          <p v-if="bad ?? failure" class="notice bad" role="alert">{{ bad?.message ?? failure }}</p>
+          <p v-else-if="refusal" class="notice bad" role="alert">{{ sayFact(refusal.says, fieldNamesOf(sheet)) }}</p>
           <template v-else-if="lines.length">
             <dl>
               <div v-for="(l, i) in lines" :key="l.label" :class="{ first: i === 0, long: l.text.length > 44 }">

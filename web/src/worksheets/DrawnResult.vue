@@ -1,19 +1,16 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import BarsChart from './BarsChart.vue'
 import type { Drawing } from './drawing'
 import PlaneChart from './PlaneChart.vue'
 import PlotChart from './PlotChart.vue'
-import { drawingInUnits } from './sheet-words'
 import SpansChart from './SpansChart.vue'
 
-const props = defineProps<{ drawing: Drawing }>()
-const shown = computed(() => drawingInUnits(props.drawing))
+defineProps<{ drawing: Drawing }>()
 </script>
 
 <template>
-  <PlotChart v-if="shown.kind === 'plot'" :drawing="shown" />
-  <BarsChart v-else-if="shown.kind === 'bars'" :drawing="shown" />
-  <PlaneChart v-else-if="shown.kind === 'plane'" :drawing="shown" />
-  <SpansChart v-else :drawing="shown" />
+  <PlotChart v-if="drawing.kind === 'plot'" :drawing="drawing" />
+  <BarsChart v-else-if="drawing.kind === 'bars'" :drawing="drawing" />
+  <PlaneChart v-else-if="drawing.kind === 'plane'" :drawing="drawing" />
+  <SpansChart v-else :drawing="drawing" />
 </template>

@@ -1,9 +1,11 @@
+import type { GlutPlan } from '@vadose/core/kitchen'
+import type { Message, Part } from '@vadose/core/message'
 import { cropOf } from '../almanac'
 import { yearDate } from '../households'
 import { says } from './units'
 import type { Worksheet } from './field'
 import { say } from './say'
-import { sayWord } from '../voice'
+import { sayFact, sayPart, sayWord } from '../voice'
 
 export interface AnswerLine {
   label: string
@@ -12,6 +14,7 @@ export interface AnswerLine {
   spread?: string
 }
 
+type LeftOver = GlutPlan['leftOver'][number]
 const isDate = (value: unknown): value is string => typeof value === 'string' && /^\d{4}-\d\d-\d\d/.test(value)
 
 function words(value: unknown, line: Worksheet['says'][number]): string {
@@ -20,16 +23,22 @@ function words(value: unknown, line: Worksheet['says'][number]): string {
   if (typeof value === 'boolean') return value ? say('yes') : say('no')
   if (isDate(value)) return yearDate(value.slice(0, 10))
   if (Array.isArray(value)) {
-    if (value.length === 0) return sayWord('nothing')
+    if (value.length === 0) return say('nothing')
     return value
-      .map((v: { crop?: string; kg?: number; why?: string; instead?: string }) =>
+      .map((v: { crop?: string; kg?: number; why?: LeftOver['why']; instead?: Message }) =>
         v.crop
-          ? `${cropOf(v.crop).name}, ${says(v.kg ?? 0, 'kg', '', 1)} (${sayWord(v.why ?? '')}). ${sayWord(v.instead ?? '')}`
+          ? say('leftOver', {
+              crop: cropOf(v.crop).name,
+              weight: says(v.kg ?? 0, 'kg', '', 1),
+              why: v.why,
+              instead: v.instead && sayFact(v.instead),
+            })
           : String(v),
       )
       .join(' ')
   }
-  return sayWord(String(value))
+  // a message of core's, or a word that the answer chooses from
+  return typeof value === 'object' ? sayPart(value as Part) : sayWord(String(value))
 }
 
 /** The answer in the worksheet's words, most wanted first. */

@@ -29,12 +29,12 @@ export const dryingDrawings: Drawings<
     ],
     dots: [
       { x: i.temperatureC, y: a.vapourPressureKPa, label: say('thisAir') },
-      { x: a.dewPointC, y: a.vapourPressureKPa, label: 'dew' },
+      { x: a.dewPointC, y: a.vapourPressureKPa, label: say('dew') },
     ],
   }),
   cure: (i, a) => ({
     kind: 'spans',
-    axis: { label: say('daysSinceItWasHung'), unit: 'days', min: 0 },
+    axis: { label: say('daysSinceItWasHung'), unit: say('days'), min: 0 },
     rows: [
       {
         label: say('readyChancesIn'),
@@ -48,7 +48,7 @@ export const dryingDrawings: Drawings<
         from: 0,
         to: dayOf(i.air.at(-1)?.at ?? i.startedAt, i.startedAt),
         hatched: true,
-        says: 'measured',
+        says: say('measured'),
       },
     ],
   }),
@@ -60,7 +60,7 @@ export const dryingDrawings: Drawings<
         label: say('fresh'),
         parts: [
           { label: say('dryMatter'), value: i.freshWeightG * (1 - i.freshMoisturePct / 100) },
-          { label: 'water', value: (i.freshWeightG * i.freshMoisturePct) / 100, hatched: true },
+          { label: say('waterWord'), value: (i.freshWeightG * i.freshMoisturePct) / 100, hatched: true },
         ],
         says: say('water', { freshMoisturePct: i.freshMoisturePct }),
       },
@@ -68,7 +68,7 @@ export const dryingDrawings: Drawings<
         label: say('dried'),
         parts: [
           { label: say('dryMatter'), value: i.freshWeightG * (1 - i.freshMoisturePct / 100) },
-          { label: 'water', value: (a.targetWeightG * i.targetMoisturePct) / 100, hatched: true },
+          { label: say('waterWord'), value: (a.targetWeightG * i.targetMoisturePct) / 100, hatched: true },
         ],
         says: say('water2', { targetMoisturePct: i.targetMoisturePct }),
       },
@@ -76,25 +76,25 @@ export const dryingDrawings: Drawings<
   }),
   'drying-fit': (i, a) => ({
     kind: 'plot',
-    x: { label: say('hoursInTheDryer'), unit: 'h', min: 0 },
+    x: { label: say('hoursInTheDryer'), unit: say('h'), min: 0 },
     y: { label: say('weight'), quantity: 'weightG', min: 0 },
     lines: [{ label: say('curve', { model: a.model }), points: a.curve.map((p) => [p.hours, p.weightG]) }],
     dots: i.weighings.map((w) => ({ x: w.hours, y: w.weightG })),
     rules: [
       { y: a.targetWeightG, label: say('dryAtThisWeight') },
-      { x: a.readyAtHours.p50, label: 'done' },
+      { x: a.readyAtHours.p50, label: say('doneWord') },
     ],
   }),
   'dried-life': (i) => ({
     kind: 'plot',
     x: { label: say('temperatureOfThePlace'), quantity: 'temperatureC' },
-    y: { label: say('goodFor'), unit: 'months', min: 0 },
+    y: { label: say('goodFor'), unit: say('monthsWord'), min: 0 },
     lines: (['fruit', 'vegetable'] as const).map((kind) => ({
       label: kind,
       dashed: kind !== i.kind,
       points: line(steps(5, 35), (t) => calculators['dried-life']({ kind, temperatureC: t }).months),
     })),
-    rules: [{ x: i.temperatureC, label: 'here' }],
+    rules: [{ x: i.temperatureC, label: say('here') }],
   }),
   'equilibrium-moisture': (i, a) => ({
     kind: 'plot',
@@ -109,18 +109,18 @@ export const dryingDrawings: Drawings<
         ),
       },
     ],
-    dots: [{ x: i.relativeHumidityPct, y: a.moistureWetBasisPct, label: 'here' }],
+    dots: [{ x: i.relativeHumidityPct, y: a.moistureWetBasisPct, label: say('here') }],
     ...(i.grain === 'bean' || i.grain === 'maize' ? { rules: [{ y: 14, label: say('keepsAYearBelowThis') }] } : {}),
   }),
   'seed-life': (i, a) => {
     const end = Math.max(a.daysToTarget, a.days, 1) * 1.4
     return {
       kind: 'plot',
-      x: { label: say('yearsInStore'), unit: 'years', min: 0 },
+      x: { label: say('yearsInStore'), unit: say('years'), min: 0 },
       y: { label: say('seedsAlive'), unit: '%', min: 0, max: 100 },
       lines: [
         {
-          label: 'alive',
+          label: say('alive'),
           points: line(steps(0, end), (d) => calculators['seed-life']({ ...i, days: d }).viabilityPct).map(([d, v]) => [
             d / 365.25,
             v,
@@ -128,7 +128,7 @@ export const dryingDrawings: Drawings<
         },
       ],
       rules: [{ y: a.targetViabilityPct, label: say('sowAgainBeforeThis') }],
-      dots: [{ x: a.days / 365.25, y: a.viabilityPct, label: 'asked' }],
+      dots: [{ x: a.days / 365.25, y: a.viabilityPct, label: say('asked') }],
     }
   },
 }

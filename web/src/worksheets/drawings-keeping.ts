@@ -1,3 +1,5 @@
+import { sayPart } from '../voice'
+import { grams } from '@vadose/core/message'
 import { beliefAfterChecks, checkSize } from '@vadose/core/checks'
 import {
   keepAt,
@@ -10,7 +12,6 @@ import {
 import { line, steps, type Drawings } from './curve'
 import type { PlotDrawing } from './drawing'
 import { say } from './say'
-import { sayWord } from '../voice'
 
 /** Keeping, looking over, using up and planting. */
 export const keepingDrawings: Drawings<
@@ -33,16 +34,16 @@ export const keepingDrawings: Drawings<
       xs,
       ys,
       values,
-      at: { x: i.temperatureC, y: i.relativeHumidityPct, label: sayWord('here') },
+      at: { x: i.temperatureC, y: i.relativeHumidityPct, label: say('here') },
     }
   },
   'check-size': (i, a) => ({
     kind: 'plot',
-    x: { label: say('howManyYouLookAt'), unit: 'pieces', min: 0, max: i.lotSize },
-    y: { label: say('sureOfFindingOneIf'), unit: 'of 100', min: 0, max: 100 },
+    x: { label: say('howManyYouLookAt'), unit: say('piecesWord'), min: 0, max: i.lotSize },
+    y: { label: say('sureOfFindingOneIf'), unit: say('ofAHundred'), min: 0, max: 100 },
     lines: [
       {
-        label: 'sure',
+        label: say('sure'),
         points: Array.from({ length: 99 }, (_, k) => k + 1)
           .map((pct): [number, number] => [checkSize(i.lotSize, i.badFraction, pct / 100), pct])
           .filter(([n], k, all) => k === 0 || n !== all[k - 1]![0]),
@@ -70,8 +71,8 @@ export const keepingDrawings: Drawings<
     const curve = (weights: Float64Array) => line(steps(0, end), (d) => 100 * meanSoundShare(model, weights, d))
     return {
       kind: 'plot',
-      x: { label: say('daysInStore'), unit: 'days', min: 0 },
-      y: { label: say('stillSound'), unit: 'of 100', min: 0, max: 100 },
+      x: { label: say('daysInStore'), unit: say('days'), min: 0 },
+      y: { label: say('stillSound'), unit: say('ofAHundred'), min: 0, max: 100 },
       lines: [
         { label: say('beforeLooking'), dashed: true, points: curve(before) },
         { label: say('afterLooking'), points: curve(after) },
@@ -85,16 +86,16 @@ export const keepingDrawings: Drawings<
   },
   'check-policy': (_i, a) => ({
     kind: 'bars',
-    axis: { label: say('piecesSpoiltByANeighbour'), unit: 'pieces', min: 0 },
+    axis: { label: say('piecesSpoiltByANeighbour'), unit: say('piecesWord'), min: 0 },
     bars: [
       {
         label: say('everySoManyWeeks'),
-        parts: [{ label: 'lost', value: a.everyWeeks.lostBySpread, hatched: true }],
+        parts: [{ label: say('lost'), value: a.everyWeeks.lostBySpread, hatched: true }],
         says: say('looks', { looks: a.everyWeeks.looks.toFixed(1) }),
       },
       {
         label: say('whenTheBeliefSays'),
-        parts: [{ label: 'lost', value: a.byBelief.lostBySpread }],
+        parts: [{ label: say('lost'), value: a.byBelief.lostBySpread }],
         says: say('looks', { looks: a.byBelief.looks.toFixed(1) }),
       },
     ],
@@ -106,7 +107,7 @@ export const keepingDrawings: Drawings<
     const at = (weekly: number) => (d: number) => Math.max(0, i.onHand - (weekly * d) / 7)
     return {
       kind: 'plot',
-      x: { label: say('daysFromToday'), unit: 'days', min: 0 },
+      x: { label: say('daysFromToday'), unit: say('days'), min: 0 },
       y: { label: say('onHand'), unit: '', min: 0 },
       lines: [{ label: say('atTheMiddleRate'), points: line(steps(0, end), at(a.perWeek.p50)) }],
       bands: [
@@ -119,11 +120,11 @@ export const keepingDrawings: Drawings<
   },
   planting: (_i, a) => ({
     kind: 'bars',
-    axis: { label: say('howMany'), unit: 'pieces', min: 0 },
+    axis: { label: say('howMany'), unit: say('piecesWord'), min: 0 },
     bars: a.years.map((y) => ({
       label: say('year', { year: y.year }),
       parts: [
-        { label: 'eaten', value: y.eaten },
+        { label: say('eaten'), value: y.eaten },
         { label: say('keptBack'), value: y.keptBack, hatched: true },
       ],
       says: say('plantLift', { planted: y.planted, lifted: y.lifted }),
@@ -136,11 +137,11 @@ export const keepingDrawings: Drawings<
       {
         label: say('inTheCrock'),
         parts: [
-          { label: 'produce', value: i.produceG },
-          { label: 'water', value: i.waterG, hatched: true },
-          { label: 'salt', value: a.saltG },
+          { label: say('produceWord'), value: i.produceG },
+          { label: say('waterWord'), value: i.waterG, hatched: true },
+          { label: say('saltWord'), value: a.saltG },
         ],
-        says: say('saltG', { saltG: Math.round(a.saltG * 10) / 10 }),
+        says: say('saltG', { salt: sayPart(grams(Math.round(a.saltG * 10) / 10)) }),
       },
     ],
   }),

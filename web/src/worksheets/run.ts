@@ -2,12 +2,14 @@ import type { CalculatorName } from '@vadose/core/worksheets'
 import { proxy, wrap, type Remote } from 'comlink'
 import { onBeforeUnmount, ref, shallowRef } from 'vue'
 import { currentAlmanac } from '../almanac'
+import { languageHere, unitsHere } from '../voice'
 import type { Bench, WorksheetResult } from './bench.worker'
 import { say } from './say'
 
 /** Runs worksheets in a worker of their own: the page stays free, progress is told, and a run can be called off. */
 export function useBench() {
   const result = shallowRef<WorksheetResult>()
+  const failure = ref<string>()
   const running = ref(false)
   const progress = ref(0)
   let worker: Worker | undefined
@@ -34,6 +36,7 @@ export function useBench() {
     const mine = ++turn
     running.value = true
     progress.value = 0
+    failure.value = undefined
     try {
       // what is typed is reactive; the worker wants plain data
       const plain = JSON.parse(JSON.stringify(input)) as unknown
@@ -42,17 +45,17 @@ export function useBench() {
         name,
         plain,
         changes,
+        { language: languageHere(), units: unitsHere() },
         proxy((share: number) => (progress.value = share)),
       )
       if (mine === turn) result.value = answer
     } catch (error) {
-      if (mine === turn)
-        result.value = { refusal: { code: 'internal', message: say('theWorkerFailed', { error: String(error) }) } }
+      if (mine === turn) failure.value = say('theWorkerFailed', { error: String(error) })
     } finally {
       if (mine === turn) running.value = false
     }
   }
 
   onBeforeUnmount(cancel)
-  return { result, running, progress, run, cancel }
+  return { result, failure, running, progress, run, cancel }
 }

@@ -1,36 +1,43 @@
+import { told } from '@vadose/core/message'
+import { requireWithin, type Refusal } from '@vadose/core/refusal'
 import { afterEach, describe, expect, it } from 'vitest'
 import { useUnits } from '../households'
+import { sayFact } from '../voice'
 import { answerLines } from './answer-words'
 import { typedDefaults } from './form'
-import { reasonsOf, refusalWords, sheetAsText } from './sheet-words'
+import { fieldNamesOf, reasonsOf, sheetAsText } from './sheet-words'
 import { worksheetNamed } from './worksheets'
 
 afterEach(() => useUnits('metric'))
 
 describe('a refusal on a worksheet', () => {
   const sheet = worksheetNamed('freeze-time')!
+  const refusal = () => {
+    try {
+      requireWithin(3, -80, -2, 'freezerTemperatureC', '°C')
+    } catch (error) {
+      return (error as Refusal).says
+    }
+    throw new Error('was not refused')
+  }
+  const shown = () => sayFact(refusal(), fieldNamesOf(sheet))
   it('names the field as the page does', () => {
-    expect(refusalWords(sheet, 'freezerTemperatureC must lie between −80 and −2 °C.')).toBe(
-      '“Freezer” must lie between −80 and −2 °C.',
-    )
-    expect(refusalWords(worksheetNamed('drying-fit')!, 'weightG must not rise.')).toContain('“')
+    expect(shown()).toBe('“Freezer” must lie between −80 °C and −2 °C.')
   })
   it('and in °F where the page is', () => {
     useUnits('us')
-    expect(refusalWords(sheet, 'freezerTemperatureC must lie between −80 and −2 °C.')).toBe(
-      '“Freezer” must lie between −112 and 28 °F.',
-    )
+    expect(shown()).toBe('“Freezer” must lie between −112 °F and 28 °F.')
   })
-  it('leaves plain words that are also a field’s name', () => {
-    expect(refusalWords(worksheetNamed('keep')!, 'This crop is unknown.')).toBe('This crop is unknown.')
+  it('leaves a field that no form asks for as it is called on the wire', () => {
+    expect(fieldNamesOf(sheet)('weighings/0/hours')).toBe('weighings/0/hours')
   })
 })
 
 describe('reasons', () => {
   it('are the calculator’s own, or what would end it', () => {
-    expect(reasonsOf({ reasons: ['The air is damp.'] })).toEqual(['The air is damp.'])
-    expect(reasonsOf({ hazards: [{ end: 'sprouting', sharePct: 98.3, note: 'It sits at 3 °C.' }] })).toEqual([
-      'sprouting, 98 % of what is lost: It sits at 3 °C.',
+    expect(reasonsOf({ reasons: [told('line.weighingsNarrow', { n: 3 })] })).toEqual(['3 weighings narrow the window.'])
+    expect(reasonsOf({ hazards: [{ end: 'sprouting', sharePct: 98.3, note: told('stores.whyGreening') }] })).toEqual([
+      'sprouting, 98 % of what is lost: Daylight turns it green.',
     ])
     expect(reasonsOf({ lookAt: 21 })).toEqual([])
   })

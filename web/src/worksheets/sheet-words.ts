@@ -1,36 +1,33 @@
-import { inUnits } from '../households'
+import { endSaid, type EndWord } from '@vadose/core/almanac'
+import type { Message } from '@vadose/core/message'
 import type { AnswerLine } from './answer-words'
-import type { Drawing } from './drawing'
 import type { Typed } from './form'
 import { unitName } from './units'
 import type { Worksheet } from './field'
+import { sayFact, type FieldNames } from '../voice'
 import { say } from './say'
 
 /** Why an answer is as it is, where the calculator says so. */
 export function reasonsOf(answer: Record<string, unknown>): string[] {
-  const hazards = answer['hazards'] as { end: string; sharePct: number; note: string }[] | undefined
-  const said =
-    (answer['reasons'] as string[] | undefined) ??
-    hazards?.map((h) => say('ofWhatIsLost', { end: h.end, sharePct: Math.round(h.sharePct), note: h.note })) ??
+  const reasons = answer['reasons'] as Message[] | undefined
+  const hazards = answer['hazards'] as { end: EndWord; sharePct: number; note: Message }[] | undefined
+  return (
+    reasons?.map((reason) => sayFact(reason)) ??
+    hazards?.map(({ end, sharePct, note }) =>
+      say('ofWhatIsLost', { end: sayFact(endSaid(end)), sharePct: Math.round(sharePct), note: sayFact(note) }),
+    ) ??
     []
-  return said.map(inUnits)
+  )
 }
 
-/** A refusal in the worksheet's words and the household's units: fields by their label, not by their name on the wire. */
-export function refusalWords(sheet: Worksheet, message: string): string {
+/** What an input of a worksheet is called on the page, where its name on the wire is another. */
+export const fieldNamesOf = (sheet: Worksheet): FieldNames => {
   const labels = new Map(sheet.fields.flatMap((f) => [f, ...(f.columns ?? [])]).map((f) => [f.id, f.label]))
-  const named = message.replace(/[A-Za-z]+/g, (word) => {
-    const label = labels.get(word)
-    return label && /[A-Z]/.test(word) ? `“${label}”` : word
-  })
-  return inUnits(named)
+  return (field) => {
+    const label = labels.get(field)
+    return label ? `“${label}”` : field
+  }
 }
-
-/** A drawing with its words in the household's units; the worker that drew it knows none. */
-export const drawingInUnits = (drawing: Drawing): Drawing =>
-  JSON.parse(JSON.stringify(drawing), (key, value: unknown) =>
-    typeof value === 'string' && (key === 'label' || key === 'says') ? inUnits(value) : value,
-  ) as Drawing
 
 /** A whole worksheet as plain text: what was asked, the answer, how and from where. */
 export const sheetAsText = (

@@ -1,6 +1,6 @@
+import { temperature } from '../households'
 import { grains } from '@vadose/core/line'
 import { seedSpecies } from '@vadose/core/stores'
-import { sayWord } from '../voice'
 import { crop, n, optional, pct, t, type Worksheet } from './field'
 import { say } from './say'
 
@@ -47,8 +47,8 @@ export const dryingSheets = (): Worksheet[] => [
         label: say('readingsOfTheAir'),
         kind: 'lines',
         columns: [
-          { id: 'at', label: sayWord('instant'), kind: 'text' },
-          { id: 'temperatureC', label: sayWord('temperature'), kind: 'number', unit: 'temperature' },
+          { id: 'at', label: say('instant'), kind: 'text' },
+          { id: 'temperatureC', label: say('temperatureWord'), kind: 'number', unit: 'temperature' },
           { id: 'relativeHumidityPct', label: '%', kind: 'number' },
         ],
         value:
@@ -60,8 +60,8 @@ export const dryingSheets = (): Worksheet[] => [
         kind: 'lines',
         optional: true,
         columns: [
-          { id: 'at', label: sayWord('instant'), kind: 'text' },
-          { id: 'weightG', label: sayWord('weight'), kind: 'number', unit: 'g' },
+          { id: 'at', label: say('instant'), kind: 'text' },
+          { id: 'weightG', label: say('weightWord'), kind: 'number', unit: 'g' },
         ],
         value: '2026-07-12T09:00:00Z, 600\n2026-07-17T09:00:00Z, 537\n2026-07-23T09:00:00Z, 489',
       },
@@ -69,8 +69,8 @@ export const dryingSheets = (): Worksheet[] => [
     says: [
       { path: 'progress', label: say('done2'), suffix: 'share' },
       { path: 'readyAt', label: say('ready'), spread: true },
-      { path: 'stalledHours', label: say('stalled'), suffix: 'hours' },
-      { path: 'mouldRiskHours', label: say('dampEnoughForMould'), suffix: 'hours' },
+      { path: 'stalledHours', label: say('stalled'), suffix: say('hours') },
+      { path: 'mouldRiskHours', label: say('dampEnoughForMould'), suffix: say('hours') },
     ],
   },
   {
@@ -89,7 +89,7 @@ export const dryingSheets = (): Worksheet[] => [
     says: [
       { path: 'targetWeightG', label: say('dryAt'), unit: 'g' },
       { path: 'waterToLoseG', label: say('waterToLose'), unit: 'g' },
-      { path: 'dryingRatio', label: say('freshToDry'), suffix: 'to 1', digits: 2 },
+      { path: 'dryingRatio', label: say('freshToDry'), suffix: say('toOne'), digits: 2 },
     ],
   },
   {
@@ -106,8 +106,8 @@ export const dryingSheets = (): Worksheet[] => [
         label: say('weighings'),
         kind: 'lines',
         columns: [
-          { id: 'hours', label: sayWord('hours'), kind: 'number' },
-          { id: 'weightG', label: sayWord('weight'), kind: 'number', unit: 'g' },
+          { id: 'hours', label: say('hours'), kind: 'number' },
+          { id: 'weightG', label: say('weightWord'), kind: 'number', unit: 'g' },
         ],
         value: '0, 1000\n1.5, 742\n3, 548\n4.5, 417\n6, 326',
       },
@@ -116,7 +116,7 @@ export const dryingSheets = (): Worksheet[] => [
     ],
     says: [
       { path: 'targetWeightG', label: say('doneAt'), unit: 'g' },
-      { path: 'readyAtHours', label: say('doneAfter'), suffix: 'hours', digits: 1, spread: true },
+      { path: 'readyAtHours', label: say('doneAfter'), suffix: say('hours'), digits: 1, spread: true },
       { path: 'model', label: say('curve2') },
     ],
   },
@@ -127,12 +127,12 @@ export const dryingSheets = (): Worksheet[] => [
     asks: say('fruitOrVegetablesAtThe'),
     equation: say('lifeHalvesForEveryC'),
     source: 'NCHFP',
-    range: say('cAirtightAndDark'),
+    range: say('cAirtightAndDark', { least: temperature(0, 0), most: temperature(40, 0) }),
     fields: [
       { id: 'kind', label: say('what'), kind: 'choice', choices: ['fruit', 'vegetable'], value: 'fruit' },
       t('temperatureC', say('temperature'), 18),
     ],
-    says: [{ path: 'months', label: say('goodFor'), suffix: 'months', digits: 1 }],
+    says: [{ path: 'months', label: say('goodFor'), suffix: say('monthsWord'), digits: 1 }],
   },
   {
     name: 'equilibrium-moisture',
@@ -160,7 +160,7 @@ export const dryingSheets = (): Worksheet[] => [
     asks: say('seedForSowingByIts'),
     equation: say('vKPKE'),
     source: say('ellisRobertsAndLaterConstants'),
-    range: say('toCMoistureOfFresh'),
+    range: say('toCMoistureOfFresh', { least: temperature(-20, 0), most: temperature(50, 0) }),
     fields: [
       { id: 'species', label: say('seed'), kind: 'choice', choices: Object.keys(seedSpecies), value: 'onion' },
       t('temperatureC', say('keptAt'), 10),
@@ -171,7 +171,7 @@ export const dryingSheets = (): Worksheet[] => [
     ],
     says: [
       { path: 'viabilityPct', label: say('aliveThen'), suffix: '%', digits: 1 },
-      { path: 'daysToTarget', label: say('fallsToTheTargetAfter'), suffix: 'days' },
+      { path: 'daysToTarget', label: say('fallsToTheTargetAfter'), suffix: say('days') },
     ],
   },
 ]

@@ -1,4 +1,4 @@
-import { sayWord } from '../voice'
+import { temperature } from '../households'
 import { crop, n, optional, pct, t, type Worksheet } from './field'
 import { say } from './say'
 
@@ -19,8 +19,8 @@ export const freezingSheets = (): Worksheet[] => [
     ],
     says: [
       { path: 'cut', label: say('cut') },
-      { path: 'waterMinutes', label: say('inBoilingWater'), suffix: 'minutes', digits: 1 },
-      { path: 'steamMinutes', label: say('inSteam'), suffix: 'minutes', digits: 1 },
+      { path: 'waterMinutes', label: say('inBoilingWater'), suffix: say('minutesWord'), digits: 1 },
+      { path: 'steamMinutes', label: say('inSteam'), suffix: say('minutesWord'), digits: 1 },
       { path: 'note', label: say('mind') },
     ],
   },
@@ -45,7 +45,7 @@ export const freezingSheets = (): Worksheet[] => [
       optional({ ...t('initialFreezingPointC', say('startsToFreezeAt'), NaN) }),
     ],
     says: [
-      { path: 'hours', label: say('frozenAfter'), suffix: 'hours', digits: 1 },
+      { path: 'hours', label: say('frozenAfter'), suffix: say('hours'), digits: 1 },
       { path: 'method', label: say('method') },
     ],
   },
@@ -61,7 +61,7 @@ export const freezingSheets = (): Worksheet[] => [
     says: [
       { path: 'maxKgPerDay', label: say('atMostADay'), unit: 'kg', digits: 1 },
       { path: 'carefulKgPerDay', label: say('better'), unit: 'kg', digits: 1 },
-      { path: 'days', label: say('takes'), suffix: 'days' },
+      { path: 'days', label: say('takes'), suffix: say('days') },
     ],
   },
   {
@@ -69,9 +69,9 @@ export const freezingSheets = (): Worksheet[] => [
     group: say('freeze'),
     title: say('whatIsLeftOfA'),
     asks: say('afterTheTemperaturesItHas'),
-    equation: say('qualityGoesAtAPace'),
+    equation: say('qualityGoesAtAPace', { cold: temperature(-18, 0), warmer: temperature(-12, 0) }),
     source: say('iirNchfpWhereTheTable'),
-    range: say('toCQualityNotSafety'),
+    range: say('toCQualityNotSafety', { least: temperature(-35, 0), most: temperature(-6, 0) }),
     fields: [
       crop('bean-green'),
       {
@@ -79,15 +79,21 @@ export const freezingSheets = (): Worksheet[] => [
         label: say('itWasAt'),
         kind: 'lines',
         columns: [
-          { id: 'temperatureC', label: sayWord('temperature'), kind: 'number', unit: 'temperature' },
-          { id: 'days', label: sayWord('days'), kind: 'number' },
+          { id: 'temperatureC', label: say('temperatureWord'), kind: 'number', unit: 'temperature' },
+          { id: 'days', label: say('days'), kind: 'number' },
         ],
         value: '-18, 120\n-12, 10',
       },
     ],
     says: [
-      { path: 'spentMonths', label: say('usedUp'), suffix: 'months', digits: 1 },
-      { path: 'monthsLeft', label: say('leftAtC'), suffix: 'months', digits: 1, spread: true },
+      { path: 'spentMonths', label: say('usedUp'), suffix: say('monthsWord'), digits: 1 },
+      {
+        path: 'monthsLeft',
+        label: say('leftAtC', { cold: temperature(-18, 0) }),
+        suffix: say('monthsWord'),
+        digits: 1,
+        spread: true,
+      },
     ],
   },
   {
@@ -97,7 +103,7 @@ export const freezingSheets = (): Worksheet[] => [
     asks: say('howLongIsItSafe'),
     equation: say('theRuleDecidesHoursFull'),
     source: say('usdaFsisRuleForPace'),
-    range: say('doorShutRoomC'),
+    range: say('doorShutRoomC', { least: temperature(0, 0), most: temperature(50, 0) }),
     fields: [
       n('freezerLitres', say('freezer'), 200, 'litres'),
       n('fillFraction', say('howFull'), 0.7, '', 'of 1'),
@@ -107,7 +113,7 @@ export const freezingSheets = (): Worksheet[] => [
       optional(t('measuredC', say('readInTheFoodNow'), -3)),
     ],
     says: [
-      { path: 'safeHours', label: say('theRuleGivesIt'), suffix: 'hours', digits: 0 },
+      { path: 'safeHours', label: say('theRuleGivesIt'), suffix: say('hours'), digits: 0 },
       { path: 'outcome', label: say('so') },
       { path: 'advice', label: say('do') },
     ],
@@ -126,8 +132,8 @@ export const freezingSheets = (): Worksheet[] => [
         label: say('whatCameIn'),
         kind: 'lines',
         columns: [
-          { id: 'crop', label: sayWord('crop'), kind: 'text' },
-          { id: 'kg', label: sayWord('weight'), kind: 'number', unit: 'kg' },
+          { id: 'crop', label: say('cropWord'), kind: 'text' },
+          { id: 'kg', label: say('weightWord'), kind: 'number', unit: 'kg' },
           { id: 'hoursSincePicking', label: say('hoursSincePicking'), kind: 'number' },
         ],
         value: 'bean-green, 4, 3\nsweetcorn, 6, 1\nraspberry, 2, 5',

@@ -1,5 +1,4 @@
 import { packings } from '@vadose/core/almanac'
-import { sayWord } from '../voice'
 import { crop, n, optional, pct, t, type Worksheet } from './field'
 import { say } from './say'
 
@@ -28,7 +27,7 @@ export const keepingSheets = (): Worksheet[] => [
       },
     ],
     says: [
-      { path: 'lifeDays', label: say('keeps'), suffix: 'days', digits: 0, spread: true },
+      { path: 'lifeDays', label: say('keeps'), suffix: say('days'), digits: 0, spread: true },
       { path: 'endedBy', label: say('endsBy') },
       { path: 'weightLossPctPerMonth', label: say('losesAMonth'), suffix: say('ofItsWeight'), digits: 1 },
       { path: 'respirationWPerKg', label: say('givesOff'), suffix: 'W/kg', digits: 4 },
@@ -47,7 +46,7 @@ export const keepingSheets = (): Worksheet[] => [
       n('badFraction', say('badShareWorthFinding'), 0.1, '', 'of 1'),
       n('confidence', say('howSure'), 0.9, '', 'of 1'),
     ],
-    says: [{ path: 'lookAt', label: say('lookAt2'), suffix: 'pieces' }],
+    says: [{ path: 'lookAt', label: say('lookAt2'), suffix: say('piecesWord') }],
   },
   {
     name: 'check-update',
@@ -66,17 +65,17 @@ export const keepingSheets = (): Worksheet[] => [
         label: say('looks2'),
         kind: 'lines',
         columns: [
-          { id: 'day', label: sayWord('day'), kind: 'number' },
+          { id: 'day', label: say('dayWord'), kind: 'number' },
           { id: 'lookedAt', label: say('lookedAt'), kind: 'number' },
-          { id: 'bad', label: sayWord('bad'), kind: 'number' },
+          { id: 'bad', label: say('bad'), kind: 'number' },
         ],
         value: '30, 20, 0\n75, 25, 2',
       },
     ],
     says: [
-      { path: 'lifeDays', label: say('lives'), suffix: 'days', digits: 0, spread: true },
+      { path: 'lifeDays', label: say('lives'), suffix: say('days'), digits: 0, spread: true },
       { path: 'soundFractionNow', label: say('soundNow'), suffix: 'share' },
-      { path: 'nextCheckInDays', label: say('lookAgainIn'), suffix: 'days' },
+      { path: 'nextCheckInDays', label: say('lookAgainIn'), suffix: say('days') },
     ],
   },
   {
@@ -96,7 +95,7 @@ export const keepingSheets = (): Worksheet[] => [
     ],
     says: [
       { path: 'fewerLostPct', label: say('fewerSpoiltByNeighbours'), suffix: '%', digits: 0 },
-      { path: 'days', label: say('followedFor'), suffix: 'days' },
+      { path: 'days', label: say('followedFor'), suffix: say('days') },
     ],
   },
   {
@@ -114,8 +113,8 @@ export const keepingSheets = (): Worksheet[] => [
         label: say('used'),
         kind: 'lines',
         columns: [
-          { id: 'date', label: sayWord('day'), kind: 'text' },
-          { id: 'amount', label: sayWord('amount'), kind: 'number' },
+          { id: 'date', label: say('dayWord'), kind: 'text' },
+          { id: 'amount', label: say('amount'), kind: 'number' },
         ],
         value: '2026-09-01, 300\n2026-09-09, 250\n2026-09-18, 400\n2026-09-27, 300',
       },
@@ -142,9 +141,9 @@ export const keepingSheets = (): Worksheet[] => [
       n('lossFraction', say('lostInStore'), 0.1, '', 'of 1'),
     ],
     says: [
-      { path: 'toPlant', label: say('plant'), suffix: 'pieces' },
-      { path: 'toLift', label: say('lift'), suffix: 'pieces' },
-      { path: 'toKeepBack', label: say('keepBack'), suffix: 'pieces' },
+      { path: 'toPlant', label: say('plant'), suffix: say('piecesWord') },
+      { path: 'toLift', label: say('lift'), suffix: say('piecesWord') },
+      { path: 'toKeepBack', label: say('keepBack'), suffix: say('piecesWord') },
     ],
   },
   {

@@ -2,7 +2,6 @@ import { gramsPerOunce, gramsPerPound } from '@vadose/core/households'
 import { degree, fromCelsius, isUs, largeUnit, smallUnit, temperature, toCelsius, weight } from '../households'
 import type { Axis } from './drawing'
 import type { Unit } from './field'
-import { sayWord } from '../voice'
 
 const factor: Record<Exclude<Unit, 'temperature' | ''>, number> = {
   g: gramsPerOunce,
@@ -48,7 +47,7 @@ export function says(value: number, unit: Unit | undefined, suffix = '', digits 
   if (unit === 'g' && digits > 0) return `${number(toShown(value, unit), isUs() ? 2 : digits)} ${unitName(unit)}`
   if (unit === 'g') return weight(value)
   const text = number(toShown(value, unit), digits)
-  return [text, unit ? unitName(unit) : sayWord(suffix)].filter(Boolean).join(' ')
+  return [text, unit ? unitName(unit) : suffix].filter(Boolean).join(' ')
 }
 
 /** Value on an axis as the household reads it, and the axis's unit. */
@@ -73,7 +72,7 @@ export function axisUnit(axis: Axis): string {
     case 'kg':
       return largeUnit()
     default:
-      return sayWord(axis.unit ?? '')
+      return axis.unit ?? ''
   }
 }
 export const axisTitle = (axis: Axis): string => (axisUnit(axis) ? `${axis.label}, ${axisUnit(axis)}` : axis.label)

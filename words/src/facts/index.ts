@@ -7,5 +7,5 @@ import stores from './stores.json' with { type: 'json' }
 import verdict from './verdict.json' with { type: 'json' }
 import weather from './weather.json' with { type: 'json' }
 
-/** What core and server mean, by room. */
+/** What core and server mean, by room: what the first page may have to say. */
 export const facts = { alarms, beds, intake, lots, round, stores, verdict, weather } as const

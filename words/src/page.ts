@@ -1,0 +1,3 @@
+export { facts } from './facts'
+export * from './in-words'
+export * from './said'
