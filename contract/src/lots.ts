@@ -75,7 +75,7 @@ const lotFields = {
   /** set aside to be used soon: why, and by when; null for what is not */
   aside: nullable(closed({ why: oneOf(...asideReasons, 'opened'), until: civilDate })),
   /** why it cannot be worked out; there only where it cannot */
-  trouble: optional(words),
+  trouble: optional(told),
 }
 export const lotRow = closed(lotFields)
 export type LotRow = Static<typeof lotRow>

@@ -1,4 +1,4 @@
-import { told } from '../message'
+import { told, type Message } from '../message'
 import { Refusal } from '../refusal'
 import { curingOfLot, dryerOf } from './curing'
 import type { House } from './house'
@@ -28,15 +28,15 @@ function workOut(house: House, lot: LotState): void {
 }
 
 /** What keeps a lot from being worked out; undefined where nothing does. It is said on the lot's own line. */
-export const troubleOf = (house: House, lot: LotState): string | undefined =>
+export const troubleOf = (house: House, lot: LotState): Message | undefined =>
   house.seenOf(lot, 'trouble', () => ({ says: triedOut(house, lot) })).says
 
-function triedOut(house: House, lot: LotState): string | undefined {
+function triedOut(house: House, lot: LotState): Message | undefined {
   try {
     workOut(house, lot)
     return undefined
   } catch (error) {
-    return error instanceof Refusal ? error.message : 'Something in its history makes no sense.'
+    return error instanceof Refusal ? error.says : told('lots.makesNoSense')
   }
 }
 
@@ -45,7 +45,7 @@ export const workable = (house: House): readonly LotState[] =>
   house.shown('workable', [], () => house.lots.filter((lot) => !troubleOf(house, lot)))
 
 /** The lots that cannot be worked out, with what is wrong. */
-export const troubled = (house: House): { lot: LotState; trouble: string }[] =>
+export const troubled = (house: House): { lot: LotState; trouble: Message }[] =>
   house.lots.flatMap((lot) => {
     const trouble = troubleOf(house, lot)
     return trouble === undefined ? [] : [{ lot, trouble }]

@@ -2,6 +2,19 @@ import type { Crop } from '../almanac'
 import { grams, listing, onDay, term, told, type Listing, type Message, type Part } from '../message'
 import type { EventDetails, EventDraft } from './event'
 
+/** Reasons that acts give by themselves; any other is somebody's own words, which no language retells. */
+const ownReasons = new Set([
+  'counted on the shelf',
+  'found at the count',
+  'kept apart',
+  'miscounted before',
+  'more at the count, cause unknown',
+  'taken down',
+  'to freeze',
+  'to the dryer',
+])
+const reason = (why: string | undefined): Part => (why !== undefined && ownReasons.has(why) ? term(why) : why)
+
 const labelParts = ['crop', 'variety', 'bed', 'heap', 'broughtOn'] as const
 
 /** What a tag said and says now, part by part. */
@@ -88,7 +101,7 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
         took,
         code: d.code,
         named: whether(d.code),
-        why: d.why,
+        why: reason(d.why),
         reasoned: whether(d.why),
         cause,
         caused: whether(cause),
@@ -128,7 +141,7 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
       return told('lots.corrected', {
         by: grams(event.weightG),
         more: whether(event.weightG > 0),
-        why: d.why,
+        why: reason(d.why),
         reasoned: whether(d.why),
       })
     case 'cleaned':
@@ -155,9 +168,9 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
         measured: whether(d.jarHumidityPct !== undefined),
       })
     case 'undone':
-      return told('lots.undone', { what: d.of ?? 'noted', why: d.why, reasoned: whether(d.why) })
+      return told('lots.undone', { what: d.of ?? 'noted', why: reason(d.why), reasoned: whether(d.why) })
     case 'restated':
-      return told('lots.restated', { what: d.of ?? 'noted', why: d.why, reasoned: whether(d.why) })
+      return told('lots.restated', { what: d.of ?? 'noted', why: reason(d.why), reasoned: whether(d.why) })
     case 'relabelled':
       return told('lots.relabelled', { parts: labelSays(d) })
     case 'frozen':

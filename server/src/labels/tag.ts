@@ -1,6 +1,7 @@
+import { term, told, type Message } from '@vadose/core/message'
 import type { Crop, Form } from '@vadose/core/almanac'
 import { weightWords } from '@vadose/core/households'
-import { retell, type Voice } from '@vadose/words'
+import { retell, type Voice, said } from '@vadose/words'
 import QRCode from 'qrcode'
 import type { LotRow } from '@vadose/contract/lots'
 
@@ -41,15 +42,6 @@ export interface TagForm {
   made?: { form: Form; on: string; prepared: string; recipe?: string | undefined; from: string } | undefined
 }
 
-const madeOn: Record<Form, string> = {
-  fresh: 'put by',
-  dried: 'dried',
-  frozen: 'frozen',
-  jarred: 'jarred',
-  brined: 'salted',
-  cooked: 'cooked',
-}
-
 /** The household's units and English. */
 export type TagVoice = Pick<Voice, 'units' | 'language'>
 
@@ -60,38 +52,43 @@ export function tagWords(
   { units, language }: TagVoice,
   { pack, frozen, made }: TagForm = {},
 ): TagWords {
+  const voice = { language, units }
+  const say = (message: Message) => said(message, voice)
+  const word = (text: string) => retell(text, language)
   const heap = crop.heaps.find((h) => h.id === lot.heap)?.label ?? lot.heap
-  const say = (text: string) => retell(text, language)
-  const about = (is: boolean) => (is ? say('about ') : '')
-  const heavy = `${about(lot.guessed.weight)}${weightWords(lot.weightG, units)}`
+  const piece = lot.pieces === 1 ? crop.piece.one : crop.piece.many
+  const heavy = told('labels.weight', {
+    about: lot.guessed.weight ? 'yes' : 'no',
+    weight: weightWords(lot.weightG, units),
+  })
   return {
     code: lot.code,
     // a name somebody gave it is theirs
-    name: lot.name ? crop.name : say(crop.name),
+    name: lot.name ? crop.name : word(crop.name),
     // how it was prepared matters more on a bag than that it was sound
     what: made
       ? [made.prepared || made.recipe, lot.size, made.from].filter(Boolean).join(' · ')
-      : [lot.variety, frozen ? frozen.prepared.split(',')[0] : say(heap)].filter(Boolean).join(' · '),
-    date: made
-      ? `${say(madeOn[made.form])} ${made.on}`
-      : frozen
-        ? `${say('frozen')} ${frozen.on}`
-        : `${say(lot.source === 'grown' ? 'brought in' : lot.source)} ${lot.broughtOn}`,
-    amount:
+      : [lot.variety, frozen ? frozen.prepared.split(',')[0] : word(heap)].filter(Boolean).join(' · '),
+    date: say(
+      told('labels.done', {
+        what: made ? made.form : frozen ? 'frozen' : lot.source,
+        on: made?.on ?? frozen?.on ?? lot.broughtOn,
+      }),
+    ),
+    amount: say(
       lot.pieces === null
         ? heavy
-        : `${about(lot.guessed.pieces)}${lot.pieces} ${say(lot.pieces === 1 ? crop.piece.one : crop.piece.many)}, ${heavy}`,
-    form: say(
-      lot.stage === 'drying'
-        ? crop.curing?.clock === 'healing'
-          ? 'skins healing'
-          : 'drying'
-        : lot.stage === 'dryer' || lot.stage === 'conditioning'
-          ? 'dried, not done'
-          : lot.stage === 'fresh'
-            ? 'use first'
-            : (crop.packs.find((p) => p.id === pack)?.label ?? ''),
+        : told('labels.amount', {
+            about: lot.guessed.pieces ? 'yes' : 'no',
+            pieces: lot.pieces,
+            piece: term(piece),
+            weight: heavy,
+          }),
     ),
+    form:
+      lot.stage === 'stored'
+        ? word(crop.packs.find((p) => p.id === pack)?.label ?? '')
+        : say(told('labels.stage', { stage: lot.stage, heals: crop.curing?.clock === 'healing' ? 'yes' : 'no' })),
   }
 }
 
@@ -101,7 +98,7 @@ export function tagWords(
 export function tagSvg(crop: Crop, lot: LotRow, voice: TagVoice, address: string, form: TagForm = {}): string {
   const { name, what, date, amount } = tagWords(crop, lot, voice, form)
   const lines = [name, what, date, amount]
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="50mm" viewBox="0 0 80 50" role="img" aria-label="${escape(retell('Tag of lot', voice.language))} ${escape(lot.code)}">
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="50mm" viewBox="0 0 80 50" role="img" aria-label="${escape(said(told('labels.tagOf', { code: lot.code }), voice))}">
 <rect x="0" y="0" width="80" height="50" fill="#ffffff"/>
 <path d="M6 2.5h68a3.5 3.5 0 0 1 3.5 3.5v38a3.5 3.5 0 0 1-3.5 3.5H6A3.5 3.5 0 0 1 2.5 44V6A3.5 3.5 0 0 1 6 2.5z" fill="none" stroke="#000000" stroke-width="0.4"/>
 <circle cx="7.5" cy="7.5" r="2" fill="none" stroke="#000000" stroke-width="0.4"/>

@@ -148,7 +148,7 @@ defineExpose({ toggle })
       <RouterLink :to="`/lots/${lot.code}/tag`">{{ say('printItAgain') }}</RouterLink>.
     </p>
     <p v-if="lot.trouble" class="notice bad" role="alert">
-      {{ say('thisLotCannotBeWorked', { trouble: lot.trouble }) }}
+      {{ say('thisLotCannotBeWorked', { trouble: sayFact(lot.trouble) }) }}
     </p>
     <TakeForm v-if="open === 'use'" :lot="lot" kind="use" @done="open = undefined" />
     <TakeForm v-if="open === 'lose'" :lot="lot" kind="lose" @done="open = undefined" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayFact } from '../voice'
 import type { LotRow } from '@vadose/contract/lots'
 import { cropColour, lotName } from '../almanac'
 import { say } from './say'
@@ -16,7 +17,7 @@ defineProps<{ lots: readonly LotRow[] }>()
           <RouterLink :to="`/lots/${lot.code}`"
             ><strong>{{ lotName(lot) }}</strong> {{ lot.code }}</RouterLink
           >
-          <span class="bad"> {{ lot.trouble }}</span>
+          <span class="bad"> {{ lot.trouble && sayFact(lot.trouble) }}</span>
         </p>
         <p class="soft">{{ say('openItAndCorrectIts') }}</p>
       </li>

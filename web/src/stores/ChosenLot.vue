@@ -15,7 +15,7 @@ defineEmits<{ move: []; open: [] }>()
 <template>
   <section class="card stack" :aria-label="say('chosenLot')">
     <h2>{{ lotName(lot) }} {{ lot.code }}</h2>
-    <p v-if="lot.trouble" class="bad">{{ say('cannotBeWorkedOut', { trouble: lot.trouble }) }}</p>
+    <p v-if="lot.trouble" class="bad">{{ say('cannotBeWorkedOut', { trouble: sayFact(lot.trouble) }) }}</p>
     <template v-if="lot.keeps">
       <p class="soft">
         {{ weight(lot.weightG) }} in {{ lot.place?.toLowerCase() }};

@@ -1,8 +1,9 @@
 import almanac from './almanac.json' with { type: 'json' }
 import kitchen from './kitchen.json' with { type: 'json' }
+import labels from './labels.json' with { type: 'json' }
 import larder from './larder.json' with { type: 'json' }
 import line from './line.json' with { type: 'json' }
 import readings from './readings.json' with { type: 'json' }
 
 /** What else they mean, said on other pages. */
-export const moreFacts = { almanac, kitchen, larder, line, readings } as const
+export const moreFacts = { almanac, kitchen, labels, larder, line, readings } as const
