@@ -87,7 +87,7 @@ test('what cannot be answered is said, and what cannot be read is named', async 
   await startHousehold(page, 'Typing House')
   await page.goto('/bench/freeze-time')
   await page.getByLabel('Freezer').fill('5')
-  await expect(page.getByRole('alert')).toContainText('“Freezer” must lie between −40 and −15 °C')
+  await expect(page.getByRole('alert')).toContainText('“Freezer” must lie between −40 °C and −15 °C')
   await page.getByLabel('Freezer').fill('cold')
   await expect(page.getByRole('alert')).toContainText('“cold” is no number')
   await page.goto('/bench/drying-fit')

@@ -1,4 +1,4 @@
-import { pick, putBy } from './acts'
+import { bringIn, pick, putBy } from './acts'
 import { apiOf, expect, test } from './page'
 import { startHouseholdByHand, startHousehold } from './story'
 
@@ -129,3 +129,35 @@ test('a household in the south begins its year in November, and is warm in Janua
   // midsummer at 38° south by the sea (common knowledge, no source)
   expect(mean).toBeGreaterThan(12)
 })
+
+for (const [size, viewport] of Object.entries({
+  desk: { width: 1280, height: 800 },
+  phone: { width: 390, height: 844 },
+})) {
+  test(`a household’s own habits move the next look, which says so (${size})`, async ({ page }) => {
+    await page.setViewportSize(viewport)
+    await startHousehold(page, `Often ${size}`)
+    const code = await bringIn(page, 'Carrot', '20', 200)
+    await page.goto(`/lots/${code}`)
+    const look = page.getByText(/Look over \d+ of them by/)
+    const usual = await look.innerText()
+    await expect(page.getByText('As you set it')).toHaveCount(0)
+    await page.goto('/household')
+    const habits = page.locator('#habits')
+    await habits.getByLabel('Longest time between looks').fill('500')
+    await expect(habits.getByRole('alert')).toHaveText('“Longest time between looks” lies between 7 and 120.')
+    await expect(habits.getByRole('button', { name: 'Keep' })).toBeDisabled()
+    await habits.getByLabel('Longest time between looks').fill('7')
+    await habits.getByLabel('Bad ones you bear').fill('0,5')
+    await habits.getByRole('button', { name: 'Keep' }).click()
+    await expect(habits.getByRole('status')).toHaveText('Kept: dates and looks go by it from now on.')
+    await page.goto(`/lots/${code}`)
+    await expect(page.getByText('As you set it: a look at least every 7 days.')).toBeVisible()
+    expect(await look.innerText()).not.toBe(usual)
+    await page.getByRole('link', { name: /As you set it/ }).click()
+    await habits.getByRole('button', { name: 'Back to the usual: 56 days' }).click()
+    await habits.getByRole('button', { name: 'Back to the usual: 2 %' }).click()
+    await page.goto(`/lots/${code}`)
+    await expect(look).toHaveText(usual.trim())
+  })
+}

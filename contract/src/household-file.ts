@@ -1,3 +1,4 @@
+import { habits } from './almanac'
 import { Unknown } from 'typebox'
 import { bedSigns, growsIn } from './beds'
 import { endpoint, ofHousehold } from './endpoint'
@@ -48,6 +49,8 @@ export const householdFile = closed({
     units: oneOf('metric', 'us'),
     /** missing in files of before there was a choice */
     language: optional(language),
+    /** missing in files of before there were any */
+    habits: optional(habits),
     authority: closed({ name: nullable(textUpTo(120)), url: nullable(textUpTo(300)) }),
     /** its practice clock; null where it lives by the real one */
     practiceNow: nullable(instant),

@@ -1,3 +1,4 @@
+import { habitsWith, type Habits } from './habits'
 import { term, told } from '../message'
 import { Refusal } from '../refusal'
 import type { Crop, CropData } from './crop'
@@ -15,6 +16,8 @@ export interface AlmanacChanges {
   own: CropData[]
   /** what it says of a variety: it keeps shorter or longer than its crop usually does */
   varieties: VarietySaid[]
+  /** what it does in its own way */
+  habits: Partial<Habits>
 }
 
 export interface VarietySaid {
@@ -23,7 +26,7 @@ export interface VarietySaid {
   keeps: 'shorter' | 'longer'
 }
 
-export const noChanges: AlmanacChanges = { overrides: [], choices: [], own: [], varieties: [] }
+export const noChanges: AlmanacChanges = { overrides: [], choices: [], own: [], varieties: [], habits: {} }
 
 /** A number of a crop's file that a household may set, found by walking the file. */
 export interface Settable {
@@ -86,16 +89,24 @@ export interface Almanac {
   crops: readonly Crop[]
   byId: ReadonlyMap<string, Crop>
   changes: AlmanacChanges
+  habits: Habits
 }
 
 /** The almanac as it ships with a household's changes on top. */
 export function almanacWith(changes: AlmanacChanges): Almanac {
   const overrides = new Map<string, AlmanacChanges['overrides']>()
   for (const one of changes.overrides) overrides.set(one.crop, [...(overrides.get(one.crop) ?? []), one])
-  const crops = [...cropFiles, ...changes.own].map((data) =>
-    resolveCrop(withOverrides(data, overrides.get(data.id) ?? [])),
-  )
-  return { crops, byId: new Map([...crops, pantry].map((crop) => [crop.id, crop])), changes }
+  const { bearableLoss } = changes.habits
+  const crops = [...cropFiles, ...changes.own].map((data) => {
+    const crop = resolveCrop(withOverrides(data, overrides.get(data.id) ?? []))
+    return bearableLoss === undefined ? crop : { ...crop, keeping: { ...crop.keeping, bearableLoss } }
+  })
+  return {
+    crops,
+    byId: new Map([...crops, pantry].map((crop) => [crop.id, crop])),
+    changes,
+    habits: habitsWith(changes.habits),
+  }
 }
 
 /** The school a household follows for a topic of a crop. */

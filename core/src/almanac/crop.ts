@@ -115,6 +115,8 @@ export interface Keeping {
   transpiration: Sourced
   /** largest loss at which it is still saleable, % */
   largestLossPct: Sourced
+  /** so many times that a household still eats; our own judgement where it does not say */
+  bearableLoss?: number
   /** CO2 = f(9T/5+32)^g mg/(kg·h); dried goods hardly breathe and have none */
   respiration?: Sourced<{ f: number; g: number }>
   /** how many times faster it ages 10 °C warmer, where there is no respiration curve */

@@ -9,6 +9,7 @@ import { badShare, runningShares, runsForDays, soundShares, type LifeModel, type
  * @param pieces how many there are
  * @param spread new bad ones a week for each bad one
  * @param bearable harm the household bears before it wants to look, pieces
+ * @param longestDays no look is put off further
  */
 export function nextCheckInDays(
   model: LifeModel,
@@ -17,8 +18,9 @@ export function nextCheckInDays(
   pieces: number,
   spread: number,
   bearable = Math.max(1, bearableBadShare * pieces),
+  longestDays: number = checkIntervalDays.hi,
 ): number {
-  const { lo, hi } = checkIntervalDays
+  const { lo } = checkIntervalDays
   let missed = 0
   // what the coming weeks' bad ones will do to their neighbours changes slowly
   const runs = runningShares(model, nowDay, nowDay + 21)
@@ -43,7 +45,7 @@ export function nextCheckInDays(
     return harm >= bearable
   }
   // both grow with the days, so the first due day is found by halving
-  let due: number = hi
+  let due = longestDays
   for (let early = lo; early < due;) {
     const mid = Math.floor((early + due) / 2)
     if (dueBy(mid)) due = mid

@@ -1,3 +1,4 @@
+import { usualHabits, type Habits } from '../almanac'
 import { firstLookDays, goThroughAllShare, lookBeforeLost } from '../assumptions'
 import { cullsCome, soundShare, type LifeModel, type LotBelief } from '../stores'
 import { nextCheckInDays } from './next-check'
@@ -36,9 +37,11 @@ export function nextLookInDays(
   looks: number,
   pieces: number,
   spread: number,
+  { bearableBadPct, longestLookGapDays }: Pick<Habits, 'bearableBadPct' | 'longestLookGapDays'> = usualHabits,
 ): number {
+  const bearable = Math.max(1, (bearableBadPct / 100) * pieces)
   const believed = Math.min(
-    nextCheckInDays(model, belief, nowDay, pieces, spread),
+    nextCheckInDays(model, belief, nowDay, pieces, spread, bearable, longestLookGapDays),
     daysUntilLost(model, belief, nowDay, lookBeforeLost),
   )
   // whoever looked late for the first time has seen what the weeks before would have shown

@@ -139,7 +139,7 @@ function keepingIn(house: House, lot: LotState, elsewhere?: PlaceState): LotKeep
   const life = lifeOf(house, lot, elsewhere)
   const counted = lot.form === 'fresh' && lot.history.unit !== null ? null : lot.pieces
   const pieces = counted ?? Math.max(1, Math.round(lot.weightG / lot.cropData.pieceG.value))
-  return house.once(lot, `keeping ${elsewhere?.id ?? ''}`, [life, pieces, isClosed(lot)], () => {
+  return house.once(lot, `keeping ${elsewhere?.id ?? ''}`, [life, pieces, isClosed(lot), house.almanac.habits], () => {
     const { checks, lastDay, beliefThen, said, ...kept } = life
     const { model, spread, forecast, nowDay } = kept
     const goThroughAll = checks.length > 0 && asksForAll(checks.at(-1)!)
@@ -147,7 +147,7 @@ function keepingIn(house: House, lot: LotState, elsewhere?: PlaceState): LotKeep
       ? 0
       : isClosed(lot)
         ? Math.max(knownForDays, Math.floor(said.p50 - lastDay))
-        : nextLookInDays(model, beliefThen, lastDay, checks.length, pieces, spread)
+        : nextLookInDays(model, beliefThen, lastDay, checks.length, pieces, spread, house.almanac.habits)
     const overdue = checks.length > 0 && said.p50 <= lastDay ? lookedTooLate(lastDay, nextCheckInDays) : said
     // a second of rounding is not a day to come
     const passed = !elsewhere && Math.max(forecast.nineInTenDay.p50, overdue.p50) <= nowDay + 1e-5

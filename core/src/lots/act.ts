@@ -1,6 +1,6 @@
 import { told, type Message } from '../message'
 import { Refusal } from '../refusal'
-import type { CleaningStep, Crop, HungIn } from '../almanac'
+import type { CleaningStep, Crop, HungIn, Habits } from '../almanac'
 import { asideReasons, endings, type Ending, type EventDraft, type Verdict } from './event'
 import type { LotHistory } from './history-type'
 
@@ -132,6 +132,8 @@ export interface ActContext {
   nowMs: number
   /** how air moves in a place when nothing is done about it */
   airflowOf: (placeId: string) => 'still' | 'breezy'
+  /** the household's; the usual ones where it has none of its own */
+  habits?: Habits
 }
 
 export function requireStage(lot: LotHistory, stage: LotHistory['stage'], says: Message): void {

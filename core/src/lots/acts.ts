@@ -199,7 +199,10 @@ function checked(act: Extract<LotAct, { act: 'check' }>, context: ActContext): A
   }
   const aside = [...setAside].map(([why, { pieces, said }]): [AsideReason, EventDraft] => {
     const event = take('split-out', pieces)
-    return [why, { ...event, details: { ...event.details, ...said, aside: { why, days: daysAside(crop, why) } } }]
+    return [
+      why,
+      { ...event, details: { ...event.details, ...said, aside: { why, days: daysAside(crop, why, context.habits) } } },
+    ]
   })
   events.push(...aside.map(([, event]) => event))
   return {
@@ -213,7 +216,7 @@ function checked(act: Extract<LotAct, { act: 'check' }>, context: ActContext): A
           placeId: lot.placeId,
           details: {
             stage: 'fresh',
-            aside: { why, days: daysAside(crop, why) },
+            aside: { why, days: daysAside(crop, why, context.habits) },
             // faults are counted, never weighed
             guessed: 'weight',
             ...(out.details.fault ? { fault: out.details.fault, cause: out.details.cause! } : {}),

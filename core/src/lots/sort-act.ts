@@ -171,7 +171,7 @@ function lookedOver(
 function outcomeOf(
   { fate, placeId, days, to, fault }: SortHeap,
   { weightG, pieces, by }: Amount,
-  { crop, lot }: ActContext,
+  { crop, lot, habits }: ActContext,
   field: string,
 ): { event: EventDraft; split?: NonNullable<ActOutcome['splitsOff']>[number] } {
   const change = { weightG: 0 - weightG, pieces: 0 - pieces }
@@ -186,7 +186,7 @@ function outcomeOf(
   if (isEnding(fate))
     return { event: draft('lost', { ...change, details: { cause: cause ?? 'sorted out', ...said, to: fate } }) }
   const where = placeId ?? lot.placeId
-  const aside = isAside(fate) ? { why: fate, days: days ?? daysAside(crop, fate) } : undefined
+  const aside = isAside(fate) ? { why: fate, days: days ?? daysAside(crop, fate, habits) } : undefined
   const stage = aside ? 'fresh' : lot.stage === 'stored' || lot.stage === 'gone' ? undefined : lot.stage
   const heap = isGrade(fate) ? fate : fate === 'plant' ? 'planting' : null
   const why = isGrade(fate) ? `${fate} ones` : fate === 'plant' ? 'for planting' : undefined

@@ -1,4 +1,4 @@
-import { asideDays } from '../assumptions'
+import { daysAside } from './aside'
 import type { Crop } from '../almanac'
 import { grams, told } from '../message'
 import { Refusal } from '../refusal'
@@ -18,7 +18,7 @@ export const keepsOf = (crop: Pick<Crop, 'group'>): (typeof keptKinds)[number][]
   seedy.includes(crop.group) ? ['seed', 'peelings'] : ['peelings']
 
 /** Used in the kitchen. Peelings and seed that are not thrown away are lots of their own, to be dealt with in days. */
-export function used(act: Extract<LotAct, { act: 'use' }>, { lot }: ActContext): ActOutcome {
+export function used(act: Extract<LotAct, { act: 'use' }>, { crop, lot, habits }: ActContext): ActOutcome {
   const event = taken('used', act, lot.quantity)
   if (!act.kept?.length) return { events: [event] }
   if (new Set(act.kept.map(({ what }) => what)).size < act.kept.length) {
@@ -52,7 +52,7 @@ export function used(act: Extract<LotAct, { act: 'use' }>, { lot }: ActContext):
           placeId: lot.placeId,
           details: {
             stage: 'fresh',
-            aside: { why: keptFor[what], days: asideDays[keptFor[what]] },
+            aside: { why: keptFor[what], days: daysAside(crop, keptFor[what], habits) },
             ...(guessed ? { guessed: 'weight' as const } : {}),
           },
         }),

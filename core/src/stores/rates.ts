@@ -50,7 +50,10 @@ export const lossPctPerHourPerKPa = (crop: Crop, packing: Packing): number =>
 
 /** Loss of weight at which a household calls it dried out, %; never more than most of its water. */
 export const bearableLossPct = (crop: Crop): number =>
-  Math.min(crop.keeping.largestLossPct.value * homeToleranceFactor, crop.waterPct.value * 0.8)
+  Math.min(
+    crop.keeping.largestLossPct.value * (crop.keeping.bearableLoss ?? homeToleranceFactor),
+    crop.waterPct.value * 0.8,
+  )
 
 /** The packing a crop usually lies in. */
 export const usualPacking = (crop: Crop): Packing => crop.packs[0]?.id ?? 'box'

@@ -1,5 +1,5 @@
 import { inPlainWords } from '@vadose/words'
-import type { AlmanacChanges } from '@vadose/core/almanac'
+import { noChanges, type AlmanacChanges } from '@vadose/core/almanac'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { serveFresh, type Client, type Served } from '../testing/fresh'
 
@@ -20,8 +20,7 @@ const changes = async (of = client) => (await of.get('/almanac')).body as Almana
 const path = 'curing/budget'
 
 describe('a household’s almanac', () => {
-  it('begins as it ships', async () =>
-    expect(await changes()).toEqual({ overrides: [], choices: [], own: [], varieties: [] }))
+  it('begins as it ships', async () => expect(await changes()).toEqual(noChanges))
 
   it('keeps an override, for this household only, and puts it back', async () => {
     const set = await client.put('/almanac/override', {

@@ -12,7 +12,8 @@ export const changesOf = async (db: Client, householdId: string) =>
           from crop_choices where household_id = $1) as choices,
          (select coalesce(json_agg(data order by id), '[]') from own_crops where household_id = $1) as own,
          (select coalesce(json_agg(json_build_object('crop', crop, 'variety', variety, 'keeps', keeps) order by crop, variety), '[]')
-          from crop_varieties where household_id = $1) as varieties`,
+          from crop_varieties where household_id = $1) as varieties,
+         (select habits from households where id = $1) as habits`,
       [householdId],
     )
   ).rows[0]!
@@ -41,6 +42,15 @@ export const setChoice = (db: Client, householdId: string, crop: string, topic: 
     `insert into crop_choices (household_id, crop, topic, choice) values ($1, $2, $3, $4)
      on conflict (household_id, crop, topic) do update set choice = excluded.choice`,
     [householdId, crop, topic, choice],
+  )
+
+/** Habits are part of what a household is set up with; `null` puts the usual one back. */
+export const setHabits = (db: Client, id: string, habits: Record<string, number | null>) =>
+  db.query(
+    `update households set habits = jsonb_strip_nulls(habits || $2::jsonb), revision = revision + 1,
+       setup_revision = setup_revision + 1
+     where id = $1`,
+    [id, JSON.stringify(habits)],
   )
 
 export const addOwnCrop = (db: Client, householdId: string, data: CropData) =>

@@ -4,11 +4,12 @@ import {
   readLearnt,
   removeOwnCrop,
   setChoice,
+  setHabits as habitsEndpoint,
   setOverride,
   setVariety,
 } from '@vadose/contract/almanac'
 import type { Server } from '../serve'
-import { changesOf, varietiesOf } from './queries'
+import { changesOf, setHabits, varietiesOf } from './queries'
 import { learntView } from './view'
 import { dropOwnCrop, writeChoice, writeOverride, writeOwnCrop, writeVariety } from './write'
 
@@ -25,6 +26,13 @@ export function serveAlmanac(server: Server): void {
   server.household(setChoice, (visit, { body }) =>
     visit.write(async (db) => {
       await writeChoice(db, visit.id, body)
+      return changesOf(db, visit.id)
+    }),
+  )
+
+  server.household(habitsEndpoint, (visit, { body }) =>
+    visit.write(async (db) => {
+      await setHabits(db, visit.id, body)
       return changesOf(db, visit.id)
     }),
   )

@@ -189,8 +189,18 @@ export const addAlmanac = async (
 /** Settings that a household does not begin with. */
 export const setRest = (db: Client, id: string, h: HouseholdFile['household']) =>
   db.query(
-    `update households set units = $2, authority_name = $3, authority_url = $4, season_start = $5, language = $6 where id = $1`,
-    [id, h.units, h.authority.name, h.authority.url, h.seasonStart, h.language ?? 'en-GB'],
+    `update households set units = $2, authority_name = $3, authority_url = $4, season_start = $5, language = $6,
+       habits = $7, setup_revision = setup_revision + 1
+     where id = $1`,
+    [
+      id,
+      h.units,
+      h.authority.name,
+      h.authority.url,
+      h.seasonStart,
+      h.language ?? 'en-GB',
+      JSON.stringify(h.habits ?? {}),
+    ],
   )
 
 export const addMuted = (db: Client, id: string, rows: NonNullable<HouseholdFile['muted']>) =>

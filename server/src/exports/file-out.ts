@@ -13,7 +13,7 @@ export const householdHead = async (db: Client, id: string) =>
     await rowsOf<HouseholdFile['household']>(
       db,
       `select name, time_zone as "timeZone", latitude_deg as "latitudeDeg", altitude_m as "altitudeM",
-         season_start as "seasonStart", units, language, json_build_object('name', authority_name, 'url', authority_url) as authority,
+         season_start as "seasonStart", units, language, habits, json_build_object('name', authority_name, 'url', authority_url) as authority,
          ${utc('practice_now')} as "practiceNow"
        from households where id = $1`,
       id,

@@ -1,5 +1,5 @@
+import { almanacOf } from '../almanac'
 import { addPick, bringIn, lastHarvests as lastEndpoint, listMarkedBeds, listPicks } from '@vadose/contract/intake'
-import { bedYears } from '@vadose/core/assumptions'
 import { addDays } from '@vadose/core/households'
 import type { Server } from '../serve'
 import { lastHarvests, markedBeds } from './queries'
@@ -12,8 +12,10 @@ export function serveIntake(server: Server): void {
   server.household(lastEndpoint, (visit) => visit.read((db) => lastHarvests(db, visit.id)))
 
   server.household(listMarkedBeds, (visit) => {
-    const since = addDays(visit.moment.today, -bedYears * yearDays)
-    return visit.read((db) => markedBeds(db, visit.id, since))
+    return visit.read(async (db) => {
+      const { habits } = await almanacOf(db, visit.id)
+      return markedBeds(db, visit.id, addDays(visit.moment.today, -habits.bedYears * yearDays))
+    })
   })
 
   server.household(bringIn, async (visit, { body }) => ({

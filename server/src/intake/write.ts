@@ -1,5 +1,5 @@
 import type { NewHarvest, NewPick } from '@vadose/contract/intake'
-import type { Crop } from '@vadose/core/almanac'
+import type { Crop, Habits } from '@vadose/core/almanac'
 import { cropIn, naturalAirflow } from '@vadose/core/forecast'
 import { daysBetween, instantOf, mondayOf } from '@vadose/core/households'
 import { hungTooLong, proposePickPlace, requireDay, requireUsualSize, standsToJoin } from '@vadose/core/intake'
@@ -17,7 +17,8 @@ import { addHarvest, lastHarvests, pickLotSince } from './queries'
 /** Writes a harvest: its lots and their first events. Runs inside the caller's transaction. */
 export async function writeHarvest(db: Client, moment: Moment, harvest: NewHarvest) {
   const { householdId, nowMs, today, timeZone } = moment
-  const crop = cropIn(await almanacOf(db, householdId), harvest.crop)
+  const almanac = await almanacOf(db, householdId)
+  const crop = cropIn(almanac, harvest.crop)
   requireDay(harvest.harvestedOn, today, 'harvestedOn')
   if (!harvest.sure) requireUsualSize(crop, harvest.totalG, false, 'totalG')
   // what was lifted on an earlier day has hung since that noon
@@ -50,7 +51,7 @@ export async function writeHarvest(db: Client, moment: Moment, harvest: NewHarve
     const { addTo } = heaps[i]!
     const { weightG } = events[0]!
     if (addTo) {
-      const join = { ...heaps[i]!, code: addTo, crop, field: `heaps/${i}/addTo`, at }
+      const join = { ...heaps[i]!, code: addTo, crop, habits: almanac.habits, field: `heaps/${i}/addTo`, at }
       await addToLot(db, moment, join, heap.hangs, harvest.requestId)
       made.push({ code: addTo, heap: heap.id, weightG })
       continue
@@ -94,6 +95,7 @@ async function addToLot(
     weightG: number
     pieces?: number
     guessed?: boolean
+    habits: Habits
     field: string
     at: Date
   },
@@ -109,7 +111,7 @@ async function addToLot(
   if (!standsToJoin(stage, hangs) || frozen || made || unit) {
     throw new Refusal('invalid', told('intake.goneOnItsWay', { code: join.code }), join.field)
   }
-  if (hangs && hungTooLong(lot.broughtOn, today)) {
+  if (hangs && hungTooLong(lot.broughtOn, today, join.habits)) {
     throw new Refusal(
       'invalid',
       told('intake.hungTooLong', { code: join.code, days: daysBetween(lot.broughtOn, today) }),

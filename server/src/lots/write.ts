@@ -45,7 +45,7 @@ export async function writeAct(
   const history = historyFrom(ledgers, lot.id)
   // what ends a jar of dried fruit is not what ends fruit
   const crop = history.stage === 'stored' ? cropNow(history, grown) : grown
-  const outcome = perform(act, { crop, lot: history, nowMs, airflowOf: naturalAirflow(places) })
+  const outcome = perform(act, { crop, lot: history, nowMs, airflowOf: naturalAirflow(places), habits: almanac.habits })
   const at = new Date(nowMs)
   const made: string[] = []
   const year = Number(lot.broughtOn.slice(0, 4))

@@ -19,6 +19,7 @@ import { useFrame } from './frame'
 import { Choices } from '../kit'
 import { PlacesCard } from '../places'
 import CalendarCard from './CalendarCard.vue'
+import HabitsCard from './HabitsCard.vue'
 import NameAndEnd from './NameAndEnd.vue'
 import SafeKeeping from './SafeKeeping.vue'
 import SettingsCard from './SettingsCard.vue'
@@ -84,6 +85,7 @@ const tables = [
 
     <PlacesCard v-if="places" :places="places" />
 
+    <HabitsCard v-if="frame.frame" />
     <SettingsCard v-if="frame.frame" />
 
     <SafeKeeping @brought="goTo" />

@@ -10,7 +10,7 @@ import { ElButton, ElInput } from 'element-plus'
 import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import type { ApiError } from '../call'
-import { allCrops, cropOf, type Crop } from '../almanac'
+import { allCrops, cropOf, type Crop, currentAlmanac } from '../almanac'
 import { largeUnit, refused, shortDate, useFrame, weight } from '../households'
 import { countFrom } from '../lots'
 import BedsCard from './BedsCard.vue'
@@ -89,7 +89,7 @@ const date = computed(() => harvestedOn.value || frame.today)
 const sum = computed(() => (crop.value ? sumHarvest(crop.value, total.value, heaps) : undefined))
 const first = computed(() => crop.value?.heaps[0]?.id ?? '')
 const joins = (heap: Crop['heaps'][number]) =>
-  joinsOf(heap, { crop: crop.value!.id, bed: bed.value, on: date.value }, known.value ?? [])
+  joinsOf(heap, { crop: crop.value!.id, bed: bed.value, on: date.value }, known.value ?? [], currentAlmanac().habits)
 const bedWarning = computed(
   () => crop.value && markOf(bed.value, crop.value.family, marked.value ?? [], (id) => cropOf(id).family),
 )

@@ -2,7 +2,7 @@
 import { endSaid } from '@vadose/core/almanac'
 import { readElsewhere, readMoved, type KeepingView, type LotView } from '@vadose/contract/lots'
 import { computed } from 'vue'
-import { cropColour, LearntLine } from '../almanac'
+import { cropColour, LearntLine, currentAlmanac } from '../almanac'
 import { longDate, shortDate, untilDate, useFrame } from '../households'
 import { useView } from '../view'
 import SurvivalChart from './SurvivalChart.vue'
@@ -15,6 +15,17 @@ const frame = useFrame()
 const { answer: elsewhere } = useView(readElsewhere, () => ({ params: { code: props.lot.code } }))
 const { answer: moved } = useView(readMoved, () => ({ params: { code: props.lot.code } }))
 const colour = computed(() => cropColour(props.lot.crop))
+/** the household's own way, where it moves the next look or what ends it */
+const asYouSet = computed(() => {
+  const { longestLookGapDays, bearableBadPct, bearableLoss } = currentAlmanac().changes.habits
+  return [
+    longestLookGapDays === undefined ? '' : say('asYouSetGap', { days: longestLookGapDays }),
+    bearableBadPct === undefined ? '' : say('asYouSetBad', { pct: bearableBadPct }),
+    bearableLoss === undefined ? '' : say('asYouSetLoss', { times: bearableLoss }),
+  ]
+    .filter(Boolean)
+    .join(' ')
+})
 </script>
 
 <template>
@@ -70,6 +81,7 @@ const colour = computed(() => cropColour(props.lot.crop))
         </p>
         <p class="soft">
           {{ say('lookOverOfThemBy', { lookAt: keeping.lookAt, nextCheckOn: longDate(keeping.nextCheckOn) }) }}
+          <RouterLink v-if="asYouSet" to="/household#habits">{{ asYouSet }}</RouterLink>
           <template v-if="keeping.weightLossPctPerMonth >= 0.05">{{
             say('itLosesAboutOfIts', { weightLossPctPerMonth: keeping.weightLossPctPerMonth.toFixed(1) })
           }}</template>

@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { setHabits } from '@vadose/contract/almanac'
+import { habitLimits, habitNames, type Habit } from '@vadose/core/almanac'
+import { ElButton } from 'element-plus'
+import { computed, reactive, ref, watch } from 'vue'
+import { currentAlmanac } from '../almanac'
+import { NumberField } from '../kit'
+import { write } from '../view'
+import { useAttempt } from './attempt'
+import { say } from './say'
+
+/** What is a matter of house and habit: our usual figure, or the household's own. */
+const words: Record<Habit, { label: string; does: string; unit: string; whole?: boolean }> = {
+  longestLookGapDays: { label: say('habitLookGap'), does: say('habitLookGapDoes'), unit: say('days'), whole: true },
+  bearableBadPct: { label: say('habitBad'), does: say('habitBadDoes'), unit: '%' },
+  bearableLoss: { label: say('habitLoss'), does: say('habitLossDoes'), unit: say('timesWord') },
+  eatFirstDays: { label: say('habitEatFirst'), does: say('habitEatFirstDoes'), unit: say('days'), whole: true },
+  cookDays: { label: say('habitCook'), does: say('habitCookDoes'), unit: say('days'), whole: true },
+  joinHangingDays: { label: say('habitJoinLine'), does: say('habitJoinLineDoes'), unit: say('days'), whole: true },
+  joinStoredDays: { label: say('habitJoinStore'), does: say('habitJoinStoreDoes'), unit: say('days'), whole: true },
+  bedYears: { label: say('habitBeds'), does: say('habitBedsDoes'), unit: say('years'), whole: true },
+}
+const order = Object.keys(words) as Habit[]
+const own = computed(() => currentAlmanac().changes.habits)
+const typed = reactive(Object.fromEntries(habitNames.map((name) => [name, ''])) as Record<Habit, string>)
+watch(
+  own,
+  (now) => {
+    for (const name of habitNames) typed[name] = String(now[name] ?? habitLimits[name].usual)
+  },
+  { immediate: true },
+)
+const figure = (name: Habit): number | undefined => {
+  const value = Number(typed[name].replace(',', '.'))
+  const { lo, hi } = habitLimits[name]
+  const fits = typed[name].trim() !== '' && value >= lo && value <= hi
+  return fits && (!words[name].whole || Number.isInteger(value)) ? value : undefined
+}
+const changed = computed(() => order.filter((name) => figure(name) !== (own.value[name] ?? habitLimits[name].usual)))
+const wrong = computed(() => order.find((name) => figure(name) === undefined))
+const { attempt, failure, busy } = useAttempt()
+const kept = ref(false)
+const put = (habits: Partial<Record<Habit, number | null>>) =>
+  attempt(async () => {
+    kept.value = false
+    await write(setHabits, { body: habits })
+    kept.value = true
+  })
+const asSet = (name: Habit) => (figure(name) === habitLimits[name].usual ? null : figure(name)!)
+const keep = () => put(Object.fromEntries(changed.value.map((name) => [name, asSet(name)])))
+const isOwn = (name: Habit) => own.value[name] !== undefined
+</script>
+
+<template>
+  <section id="habits" class="card stack">
+    <h2>{{ say('howYouDoIt') }}</h2>
+    <p class="soft">{{ say('ourUsualFigures') }}</p>
+    <form class="stack" @submit.prevent="keep">
+      <div v-for="name in order" :key="name" class="habit">
+        <NumberField
+          v-model="typed[name]"
+          :label="words[name].label"
+          :unit="words[name].unit"
+          :whole="words[name].whole ?? false"
+        />
+        <p class="soft">
+          {{ words[name].does }}
+          <ElButton v-if="isOwn(name)" link :disabled="busy" @click="put({ [name]: null })">{{
+            say('backToTheUsual', { usual: habitLimits[name].usual, unit: words[name].unit })
+          }}</ElButton>
+          <template v-else>{{ say('theUsual') }}</template>
+        </p>
+      </div>
+      <p v-if="wrong" class="bad" role="alert">
+        {{ say('habitBetween', { label: words[wrong].label, lo: habitLimits[wrong].lo, hi: habitLimits[wrong].hi }) }}
+      </p>
+      <div class="row">
+        <ElButton type="primary" native-type="submit" :disabled="busy || !!wrong || changed.length === 0">{{
+          say('keep')
+        }}</ElButton>
+        <p v-if="kept" class="good" role="status">{{ say('habitsKept') }}</p>
+      </div>
+      <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+.habit {
+  display: grid;
+  grid-template-columns: minmax(180px, 240px) 1fr;
+  gap: 4px 18px;
+  align-items: end;
+}
+.habit p {
+  margin: 0 0 6px;
+}
+@media (max-width: 640px) {
+  .habit {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
