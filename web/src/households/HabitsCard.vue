@@ -56,20 +56,21 @@ const isOwn = (name: Habit) => own.value[name] !== undefined
     <h2>{{ say('howYouDoIt') }}</h2>
     <p class="soft">{{ say('ourUsualFigures') }}</p>
     <form class="stack" @submit.prevent="keep">
-      <div v-for="name in order" :key="name" class="habit">
-        <NumberField
-          v-model="typed[name]"
-          :label="words[name].label"
-          :unit="words[name].unit"
-          :whole="words[name].whole ?? false"
-        />
-        <p class="soft">
-          {{ words[name].does }}
-          <ElButton v-if="isOwn(name)" link :disabled="busy" @click="put({ [name]: null })">{{
-            say('backToTheUsual', { usual: habitLimits[name].usual, unit: words[name].unit })
-          }}</ElButton>
-          <template v-else>{{ say('theUsual') }}</template>
-        </p>
+      <div class="habits">
+        <div v-for="name in order" :key="name" class="habit">
+          <NumberField
+            v-model="typed[name]"
+            :label="words[name].label"
+            :unit="words[name].unit"
+            :whole="words[name].whole ?? false"
+          />
+          <p class="soft">
+            {{ words[name].does }}
+            <ElButton v-if="isOwn(name)" link :disabled="busy" @click="put({ [name]: null })">{{
+              say('backToTheUsual', { usual: habitLimits[name].usual, unit: words[name].unit })
+            }}</ElButton>
+          </p>
+        </div>
       </div>
       <p v-if="wrong" class="bad" role="alert">
         {{ say('habitBetween', { label: words[wrong].label, lo: habitLimits[wrong].lo, hi: habitLimits[wrong].hi }) }}
@@ -86,14 +87,19 @@ const isOwn = (name: Habit) => own.value[name] !== undefined
 </template>
 
 <style scoped>
+.habits {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 480px), 1fr));
+  gap: 14px 28px;
+}
 .habit {
   display: grid;
-  grid-template-columns: minmax(180px, 240px) 1fr;
-  gap: 4px 18px;
+  grid-template-columns: 230px 1fr;
+  gap: 4px 14px;
   align-items: end;
 }
 .habit p {
-  margin: 0 0 6px;
+  margin: 0;
 }
 @media (max-width: 640px) {
   .habit {
