@@ -1,7 +1,7 @@
 // How many breaks of the judgement go unseen: `npm run mutate [room …] [--each N] [--seed S]`. One small change at a time
 // in a copy of the tree, the room's own tests and those that lean on it run against it; a change no test notices is named.
 import { spawnSync } from 'node:child_process'
-import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
+import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 
@@ -61,10 +61,23 @@ function mutants(room) {
 }
 
 const copy = mkdtempSync(join(tmpdir(), 'vadose-mutate-'))
-for (const part of ['core', 'contract', 'package.json', 'vitest.config.ts', 'tsconfig.json', 'tsconfig.base.json']) {
+for (const part of [
+  'core',
+  'contract',
+  'words',
+  'package.json',
+  'vitest.config.ts',
+  'tsconfig.json',
+  'tsconfig.base.json',
+]) {
   cpSync(part, join(copy, part), { recursive: true, filter: (from) => !from.includes('node_modules') })
 }
-symlinkSync(resolve('node_modules'), join(copy, 'node_modules'))
+// every package but ours, which is the copy's own: what is broken is broken for whoever leans on it
+mkdirSync(join(copy, 'node_modules/@vadose'), { recursive: true })
+for (const name of readdirSync('node_modules').filter((one) => one !== '@vadose'))
+  symlinkSync(resolve('node_modules', name), join(copy, 'node_modules', name))
+for (const name of ['core', 'contract', 'words'])
+  symlinkSync(join(copy, name), join(copy, 'node_modules/@vadose', name))
 const leaning = ['core/src/assumptions.test.ts', 'core/src/forecast']
 const run = (room) =>
   spawnSync(

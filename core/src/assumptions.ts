@@ -1,8 +1,8 @@
 import type { CropGroup, GasLevel, Packing } from './almanac'
 
 /**
- * Our own judgements, each with why. Everything here may be set by the household later;
- * numbers with a book behind them stand with the crop instead.
+ * Our own judgements, each with why. What is a matter of house and habit a household sets for itself
+ * (almanac/habits.ts); numbers with a book behind them stand with the crop instead, where it may set those too.
  */
 
 /** How much of the drying power reaches a hanging crop, by how the air moves. 1 is a breezy, shaded place. */
