@@ -1,3 +1,4 @@
+import { habitLimits } from '@vadose/core/almanac'
 import { asManyLooks, beliefAfterChecks, lookingByBelief, type Check } from '@vadose/core/checks'
 import { keepingForecast } from '@vadose/core/stores'
 import { liveThrough, worldStore, type Look, type World } from './store-worlds'
@@ -13,6 +14,9 @@ export interface StoreScore {
   /** after three looks: the 8-in-10 interval of the nine-in-ten day holds the day on which it came */
   coveredPct: number
 }
+
+/** The belief is judged by itself: as far apart as any house would let looks lie. */
+const longestGapDays = habitLimits.longestLookGapDays.hi
 
 const seen = (look: Look): Check => ({ ...look, lotSize: look.lookedAt })
 
@@ -45,7 +49,7 @@ export function scoreStores(world: World, count: number, everyWeeks = 3): StoreS
     let lost = 0
     for (const store of stores) {
       const pieces = store.failsOn.length
-      const next = lookingByBelief(store.model, pieces, store.bookSpread, bearableShare * pieces)
+      const next = lookingByBelief(store.model, pieces, store.bookSpread, bearableShare * pieces, longestGapDays)
       const outcome = liveThrough(store, next({ day: 0, lookedAt: 0, bad: 0 }), next)
       looks += outcome.looks
       lost += outcome.bySpread

@@ -24,7 +24,7 @@ export const curingCapKPa = 1.65
 export const scaleNoise = { lot: 0.006, bunch: 0.015 } as const
 
 /** One bunch is not the lot: how its pace differs from that of half of them, log standard deviation. Judgement. */
-export const bunchLogSd = 0.15
+export const bunchLogSd = 0.25
 
 /**
  * Air under a roof moves more on one day than on another: variance of the drying power spent, kPa·h for each kPa·h.

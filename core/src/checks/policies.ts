@@ -34,13 +34,20 @@ export function drawFailures(model: LifeModel, j: number, pieces: number, next: 
 /**
  * Looks when the belief says: after each look, of all pieces, the belief is renewed and asked for the next day.
  * @param pieces how many there are at first
+ * @param longestDays no look is put off further
  */
-export function lookingByBelief(model: LifeModel, pieces: number, spread: number, bearable?: number) {
+export function lookingByBelief(
+  model: LifeModel,
+  pieces: number,
+  spread: number,
+  bearable?: number,
+  longestDays?: number,
+) {
   const looks = noLooksYet(model)
   return (look: Omit<Check, 'lotSize'>): number => {
     if (look.lookedAt > 0) takeInLook(model, looks, { ...look, lotSize: look.lookedAt }, spread)
     const there = look.lookedAt > 0 ? look.lookedAt - look.bad : pieces
-    return nextCheckInDays(model, beliefNow(looks), look.day, there, spread, bearable)
+    return nextCheckInDays(model, beliefNow(looks), look.day, there, spread, bearable, longestDays)
   }
 }
 
