@@ -13,7 +13,7 @@ export const changesOf = async (db: Client, householdId: string) =>
          (select coalesce(json_agg(data order by id), '[]') from own_crops where household_id = $1) as own,
          (select coalesce(json_agg(json_build_object('crop', crop, 'variety', variety, 'keeps', keeps) order by crop, variety), '[]')
           from crop_varieties where household_id = $1) as varieties,
-         (select habits from households where id = $1) as habits`,
+         (select coalesce((select habits from households where id = $1), '{}')) as habits`,
       [householdId],
     )
   ).rows[0]!

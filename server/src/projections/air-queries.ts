@@ -12,13 +12,14 @@ export interface MonthRow {
 const monthColumns = `place_id as "placeId", month, temperature_c as "temperatureC",
   relative_humidity_pct as "relativeHumidityPct", rain_mm as "rainMm", last_at as "lastAt"`
 
-/** Hours of every place from a month on. */
-export const monthsFrom = async (db: Client, householdId: string, month: string) =>
+/** Hours of places, each from a month of its own on. */
+export const monthsFrom = async (db: Client, householdId: string, from: ReadonlyMap<string, string>) =>
   (
-    await db.query<MonthRow>(`select ${monthColumns} from place_hours where household_id = $1 and month >= $2`, [
-      householdId,
-      month,
-    ])
+    await db.query<MonthRow>(
+      `select ${monthColumns} from unnest($2::uuid[], $3::date[]) as wanted (id, since)
+       join place_hours on household_id = $1 and place_id = wanted.id and month >= wanted.since`,
+      [householdId, [...from.keys()], [...from.values()]],
+    )
   ).rows
 
 /** Months written since an air revision. */

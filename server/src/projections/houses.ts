@@ -29,6 +29,7 @@ import { monthOf, monthOfHours } from './place-hours'
 import { lessonsOf } from './lesson-queries'
 import { takeLessons } from './lessons'
 import { monthsFrom, monthsSince } from './air-queries'
+import { beyond, reachFor } from './reach'
 import { descendantsOf, identitiesOf, lastEventId, lotsHere, lotsTouchedSince, movesSince } from './queries'
 import { setupOf } from './setup'
 import { Kept } from './kept'
@@ -106,8 +107,9 @@ export class Houses {
       const lots = await lotsOf(db, id, await identitiesOf(db, id, here), almanac)
       const lastEvent = await lastEventId(db, id)
       const since = new Date(nowMs - backDays * dayMs)
-      const began = Math.min(nowMs - backDays * dayMs, ...[...lots.values()].map((lot) => lot.history.broughtAtMs))
-      const months = await monthsFrom(db, id, monthOf(began - dayMs))
+      const reach = reachFor(places, lots.values(), nowMs)
+      const from = new Map([...reach].map(([placeId, ms]) => [placeId, monthOf(ms - dayMs)]))
+      const months = await monthsFrom(db, id, from)
       const measured = new Map<string, Measured>()
       const rain = new Map<number, number>()
       for (const place of places) {
@@ -132,6 +134,7 @@ export class Houses {
           lessons: await lessonsOf(db, id),
         }),
         places,
+        reach,
         measured,
         rain,
         expected: expected.record,
@@ -161,6 +164,7 @@ export class Houses {
   private async withEntries(known: Known, household: HouseholdRow): Promise<Known> {
     const { id } = household
     let many = true
+    let older = false
     const next = await asHousehold(this.pool, id, async (db): Promise<Known> => {
       const rows = await lotsTouchedSince(db, id, known.lastEvent)
       // what was taken from a lot that is told otherwise goes on with that
@@ -194,6 +198,7 @@ export class Houses {
         : await bedEntriesSince(db, id, civilDateOf(since.getTime(), household.timeZone))
       const lastEvent = Math.max(known.lastEvent, ...rows.map(({ last }) => last))
       const { nowMs } = known.house
+      older = beyond(known.reach, reachFor(places, changed.values(), nowMs))
       const samePlaces = sameSetup || JSON.stringify(places) === JSON.stringify(known.places)
       many = !samePlaces || almanac !== known.house.almanac || touched.length > fewLots
       return {
@@ -226,6 +231,8 @@ export class Houses {
         catchingUp: undefined,
       }
     })
+    // something came, or was told, from before the air that is known: the household is read anew with it
+    if (older) return this.load(household)
     // what a few entries change is worked out by whoever asks for it; a household told anew, a stretch at a time
     if (many) await warm(next.house)
     return next

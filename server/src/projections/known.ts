@@ -1,3 +1,4 @@
+import type { Reach } from './reach'
 import { hourMs } from '@vadose/core/air'
 import { standsOf, type BedEntry, type BedMove, type Stand } from '@vadose/core/beds'
 import {
@@ -57,6 +58,8 @@ export interface Known {
   moves: Move[]
   /** what was written down at the beds */
   bedEntries: readonly BedEntry[]
+  /** from when on the air of its places is known */
+  reach: Reach
   /** air that has come since the forecasts were made is being worked in */
   catchingUp: Promise<void> | undefined
 }
