@@ -2,7 +2,7 @@ import { inPlainWords } from '@vadose/words'
 import { told } from '../message'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { hourMs, steadyAir } from '../air'
+import { hourMs, joinSeries, steadyAir } from '../air'
 import { cropById } from '../almanac'
 import { dayMs } from '../households'
 import {
@@ -78,6 +78,17 @@ describe('the curing clock', () => {
     expect(state.mouldRiskHours).toBe(120)
     expect(state.readyAtMs.p50).toBe(Infinity)
     expect(state.reasons.map(inPlainWords).join(' ')).toMatch(/Stalled for 120 hours/)
+  })
+
+  it('tells of a standstill that is over from a day of it on', () => {
+    const after = (dampHours: number) => {
+      const damp = steadyAir(12, 95, dampHours)
+      const air = joinSeries(damp, steadyAir(22, 55, 24 * 60, damp.startMs + dampHours * hourMs))
+      const lot = { ...hung(garlic, 22, 55, 'breezy', 5), air }
+      return curingState(lot).reasons.map(inPlainWords).join(' ')
+    }
+    expect(after(24)).toMatch(/Drying stood still for 24 hours in all/)
+    expect(after(23)).not.toMatch(/stood still/)
   })
 
   const trueBudget = 480

@@ -84,6 +84,9 @@ describe('drying power', () => {
     const [a, b] = splitSeries(steadyAir(20, 60, 48), 20 * hourMs)
     expect([a.hours, b.hours, b.startMs]).toEqual([20, 28, 20 * hourMs])
     expect(splitSeries(steadyAir(20, 60, 48), -1)[0].hours).toBe(0)
+    // wherever it begins
+    const [before, after] = splitSeries(steadyAir(20, 60, 48, 100 * hourMs), 130 * hourMs)
+    expect([before.hours, after.hours, after.startMs]).toEqual([30, 18, 130 * hourMs])
     expect(splitSeries(steadyAir(20, 60, 48), 1e12)[1].hours).toBe(0)
   })
 })

@@ -119,9 +119,26 @@ describe('when the dryer is done', () => {
       expect(() => dryingFit(weighings, 85, 20), String(hours)).toRefuse(/less than a minute apart/)
     }
   })
+  it('makes do with two weighings for the simplest curve, and says of them that it is not over', () => {
+    const newton = thinLayers.find((model) => model.id === 'newton')!
+    expect(fitThinLayer(newton, [0, 3], [1, 0.5])!.values[0]).toBeCloseTo(Math.LN2 / 3, 2)
+    // a tray that has hardly lost any water is not done before it was weighed, however little is known
+    const { readyAtHours } = dryingFit(
+      [
+        { hours: 0, weightG: 1000 },
+        { hours: 3, weightG: 940 },
+      ],
+      85,
+      20,
+    )
+    expect(readyAtHours.p10).toBeGreaterThan(3)
+    expect(readyAtHours.p90).toBeGreaterThan(1.5 * readyAtHours.p10)
+  })
   it('takes time from the first weighing, in any order', () => {
     const weighings = tray(0.3, 1, [0, 2, 4, 6], 3, 0)
     const later = weighings.map((w) => ({ ...w, hours: w.hours + 10 })).reverse()
+    const [curve, moved] = [weighings, later].map((all) => dryingFit(all, 85, 20).curve)
+    expect(moved!.map((p) => p.hours - 10)).toEqual(curve!.map((p) => expect.closeTo(p.hours, 6)))
     expect(dryingFit(later, 85, 20).readyAtHours.p50).toBeCloseTo(dryingFit(weighings, 85, 20).readyAtHours.p50 + 10, 6)
   })
   it.each([

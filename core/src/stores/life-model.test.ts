@@ -34,6 +34,20 @@ const daily = (air: [number, number][]) =>
   )
 
 describe('ages', () => {
+  it('a degree of frost for a day is what half a lot stands, and two what none would doubt; on no day without', () => {
+    const carrot = cropById('carrot')
+    const frost = ends.indexOf('frost')
+    const after = (degrees: number, days: number) =>
+      agesByDay(
+        carrot,
+        daily(Array.from({ length: days }, () => [carrot.keeping.freezesAtC!.value - degrees, 80])),
+        'net',
+      ).ages[frost]!
+    expect(after(1, 1)[1]).toBeCloseTo(1, 6)
+    expect(after(2, 3)[3]).toBeCloseTo(6, 6)
+    expect(after(-1, 3).every((age) => age === 0)).toBe(true)
+  })
+
   it('never turn back, in any air', () => {
     fc.assert(
       fc.property(anyAir, (air) =>
@@ -113,7 +127,9 @@ describe('survival', () => {
       expect(f.nineInTenDay.p10).toBeGreaterThanOrEqual(nowDay)
       expect(f.halfDay.p50).toBeGreaterThanOrEqual(f.nineInTenDay.p50)
       for (const p of survivalCurve(model, nowDay, unlooked(model, nowDay)))
-        expect(p.p10 <= p.p50 && p.p50 <= p.p90).toBe(true)
+        expect(0 <= p.p10 && p.p10 <= p.p50 && p.p50 <= p.p90 && p.p90 <= 1).toBe(true)
+      const sound = survivalCurve(model, nowDay, unlooked(model, nowDay)).map((p) => p.p50)
+      expect([sound[0]! > 0.95, sound.at(-1)! < 0.1]).toEqual([true, true])
     }
   })
   it('is moved by the air: warm and dry, cold and dry, and damp end it differently', () => {
