@@ -86,23 +86,33 @@ async function attempt<T>(
   work: (client: Client) => Promise<T>,
 ): Promise<T> {
   const client = await pool.connect()
-  let broken: Error | undefined
+  const end = (how: 'commit' | 'rollback') =>
+    client.query(how).then(
+      () => client.release(),
+      (error: Error) => {
+        client.release(error)
+        throw error
+      },
+    )
+  let answer: T
   try {
     await beginAs(client, begin, householdId, limits)
-    const answer = await work(client)
-    await client.query('commit')
-    return answer
+    answer = await work(client)
   } catch (error) {
-    await client.query('rollback').catch((e: Error) => (broken = e))
+    await end('rollback').catch(() => undefined)
     throw error
-  } finally {
-    client.release(broken)
   }
+  // what only read has its answer: nobody waits until the server has put its snapshot away
+  if (begin === reading) void end('commit').catch(() => undefined)
+  else await end('commit')
+  return answer
 }
+
+const reading = 'begin isolation level repeatable read read only'
 
 /** Reads as one household, everything at one moment; sees no other's rows. */
 export const asHousehold = <T>(pool: Pool, householdId: string, work: (client: Client) => Promise<T>): Promise<T> =>
-  transaction(pool, 'begin isolation level repeatable read read only', householdId, work)
+  transaction(pool, reading, householdId, work)
 
 /** Writes as one household, all or nothing; where two writes got into each other's way, it is done again. */
 export const inTransaction = <T>(pool: Pool, householdId: string, work: (client: Client) => Promise<T>): Promise<T> =>
