@@ -139,3 +139,30 @@ describe('settings', () => {
     expect((await other.get('/frame')).body.household.units).toBe('metric')
   })
 })
+
+describe('an own crop that comes with a file', () => {
+  it('may say what the tables have words for, and nothing else', async () => {
+    const at = served.client()
+    await at.post('/households', household('Far Acre'))
+    await at.post('/almanac/crops', { name: 'Long keeper', template: 'onion-storing' })
+    const file = (await at.get('/file')).body
+    const [own] = file.almanac.own
+    // what names a temperature is a message, and goes over as one
+    expect(own.data.curing.conditions.value).toMatchObject({ says: 'almanac.shadeAndMovingAir' })
+    const bring = (value: unknown) => {
+      const data = { ...own.data, curing: { ...own.data.curing, conditions: { ...own.data.curing.conditions, value } } }
+      return served
+        .client()
+        .post('/household-files', { ...file, almanac: { ...file.almanac, own: [{ ...own, data }] } })
+    }
+    expect((await bring({ says: 'almanac.neverHeardOf' })).body.error).toMatchObject({
+      code: 'invalid',
+      field: 'almanac/own',
+      message: 'A text of Long keeper is a message that no table has.',
+    })
+    expect((await bring({ says: 'nowhere at all' })).status).toBe(400)
+    expect((await bring(7)).status).toBe(400)
+    expect((await bring('in the barn')).status).toBe(201)
+    expect((await bring(own.data.curing.conditions.value)).status).toBe(201)
+  })
+})

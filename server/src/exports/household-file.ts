@@ -1,3 +1,4 @@
+import { allInPlainWords } from '@vadose/words'
 import { createHash, randomBytes, randomUUID } from 'node:crypto'
 import type { HouseholdFile } from '@vadose/contract/household-file'
 import { cropFiles, cropSchema, pantry, type CropData } from '@vadose/core/almanac'
@@ -58,13 +59,22 @@ function renumbered(details: unknown, numberOf: ReadonlyMap<number, number>): un
 
 const checkCrop = checker<CropData>(cropSchema)
 
+/** A text of a crop that is a message is one the tables know: no calendar fails over it later. */
+function requireWords(data: CropData): void {
+  try {
+    allInPlainWords(data)
+  } catch {
+    throw new Refusal('invalid', told('exports.cropWithoutWords', { crop: data.name }), 'almanac/own')
+  }
+}
+
 /** What the schema cannot say. @throws Refusal naming the field */
 function requireSense(file: HouseholdFile): void {
   const { household, almanac, events, lots, readings } = file
   if (!isTimeZone(household.timeZone)) {
     throw new Refusal('invalid', told('households.noTimeZone', { timeZone: household.timeZone }), 'household/timeZone')
   }
-  for (const { data } of almanac.own) checkCrop(data)
+  for (const { data } of almanac.own) requireWords(checkCrop(data))
   const crops = new Set([pantry.id, ...cropFiles.map(({ id }) => id), ...almanac.own.map(({ id }) => id)])
   const strange = lots.find(({ crop }) => !crops.has(crop))
   if (strange)
