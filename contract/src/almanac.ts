@@ -17,7 +17,6 @@ import {
   textUpTo,
   words,
   type Static,
-  whole,
 } from './shapes'
 
 const cropId = StringSchema({ pattern: '^[a-z][a-z0-9]*(-[a-z0-9]+)*$', maxLength: 60 })
@@ -44,38 +43,16 @@ export const ownCrop = closed({
 })
 export type OwnCrop = Static<typeof ownCrop>
 
-/** Limits of what is a matter of house and habit, in the order they are asked. */
-const habit = {
-  bearableLoss: between(1, 3),
-  bearableBadPct: between(0.5, 10),
-  longestLookGapDays: whole(7, 120),
-  joinHangingDays: whole(0, 14),
-  joinStoredDays: whole(0, 60),
-  eatFirstDays: whole(3, 60),
-  cookDays: whole(1, 7),
-  bedYears: whole(1, 12),
-}
-/** How a household does it, where it is not the usual way. */
-export const habits = closed({
-  bearableLoss: optional(habit.bearableLoss),
-  bearableBadPct: optional(habit.bearableBadPct),
-  longestLookGapDays: optional(habit.longestLookGapDays),
-  joinHangingDays: optional(habit.joinHangingDays),
-  joinStoredDays: optional(habit.joinStoredDays),
-  eatFirstDays: optional(habit.eatFirstDays),
-  cookDays: optional(habit.cookDays),
-  bedYears: optional(habit.bedYears),
-})
-/** Habits as they are set: nothing puts the usual one back. */
-export const newHabits = closed({
-  bearableLoss: optional(nullable(habit.bearableLoss)),
-  bearableBadPct: optional(nullable(habit.bearableBadPct)),
-  longestLookGapDays: optional(nullable(habit.longestLookGapDays)),
-  joinHangingDays: optional(nullable(habit.joinHangingDays)),
-  joinStoredDays: optional(nullable(habit.joinStoredDays)),
-  eatFirstDays: optional(nullable(habit.eatFirstDays)),
-  cookDays: optional(nullable(habit.cookDays)),
-  bedYears: optional(nullable(habit.bedYears)),
+/** How a household does it, where it is not the usual way; habits.ts sets it. */
+const habitsKept = closed({
+  bearableLoss: optional(number),
+  bearableBadPct: optional(number),
+  longestLookGapDays: optional(number),
+  joinHangingDays: optional(number),
+  joinStoredDays: optional(number),
+  eatFirstDays: optional(number),
+  cookDays: optional(number),
+  bedYears: optional(number),
 })
 
 /** What a household has changed in the almanac; its own crops are files like the almanac's. */
@@ -84,7 +61,7 @@ export const almanacChanges = closed({
   choices: listOf(closed({ crop: words, topic: words, choice: words })),
   own: listOf(Unknown()),
   varieties: listOf(closed({ crop: words, variety: words, keeps: oneOf('shorter', 'longer') })),
-  habits,
+  habits: habitsKept,
 })
 export type AlmanacChangesView = Static<typeof almanacChanges>
 
@@ -109,15 +86,6 @@ export const setChoice = ofHousehold('set-choice', {
   path: '/almanac/choice',
   says: 'The school the household follows.',
   body: choice,
-  answer: almanacChanges,
-  stale: allViews,
-})
-
-export const setHabits = ofHousehold('set-habits', {
-  method: 'PUT',
-  path: '/almanac/habits',
-  says: 'How the household does it: each habit that is named is set, or is the usual one again.',
-  body: newHabits,
   answer: almanacChanges,
   stale: allViews,
 })

@@ -2,6 +2,7 @@ import * as almanac from './almanac'
 import * as beds from './beds'
 import * as backup from './backup'
 import type { AnyEndpoint } from './endpoint'
+import * as habits from './habits'
 import * as exported from './exports'
 import * as householdFile from './household-file'
 import * as households from './households'
@@ -39,6 +40,7 @@ const rooms = {
   places,
   readings,
   almanac,
+  habits,
   exported,
   householdFile,
   backup,

@@ -1,4 +1,4 @@
-import { habits } from './almanac'
+import { habits } from './habits'
 import { Unknown } from 'typebox'
 import { bedSigns, growsIn } from './beds'
 import { endpoint, ofHousehold } from './endpoint'

@@ -114,7 +114,7 @@ describe('a message', () => {
     expect(said(weighed, { ...british, units: 'us' })).toBe(
       'marked bunch weighed 4.83 lb; 1.2 oz of water gone from the lot',
     )
-    const loaded = told('lots.loaded', { back: 'no', weight: grams(12_400), trays: 2, air: degrees(55) })
+    const loaded = told('ledger.loaded', { back: 'no', weight: grams(12_400), trays: 2, air: degrees(55) })
     expect(said(loaded, british)).toBe('in the dryer: 12.4 kg on 2 trays at 55 °C')
     expect(said(loaded, { ...british, units: 'us' })).toBe('in the dryer: 27.3 lb on 2 trays at 131 °F')
   })

@@ -22,7 +22,7 @@ const labelSays = ({ was = {}, is = {} }: EventDetails): Listing =>
   listing(
     labelParts
       .filter((part) => part in is)
-      .map((part) => told('lots.labelPart', { part, was: was[part] ?? null, is: is[part] ?? null })),
+      .map((part) => told('ledger.labelPart', { part, was: was[part] ?? null, is: is[part] ?? null })),
   )
 
 /** What an event says. */
@@ -40,7 +40,7 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
         what: listing([grams(event.weightG), event.pieces ? count(event.pieces) : null]),
       })
     case 'hung':
-      if (d.why === 'hung again') return told('lots.hungAgain', { place, placed: whether(place) })
+      if (d.why === 'hung again') return told('ledger.hungAgain', { place, placed: whether(place) })
       return told('lots.hung', { way: d.hungIn ?? 'none', place, placed: whether(place) })
     case 'weighed':
       if (d.why === 'topped up')
@@ -76,10 +76,10 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
       const pack = label ? term(label) : (d.pack ?? null)
       if (event.weightG === 0 && !d.neck) return told('lots.putBy', { pack, place, placed: whether(place) })
       const neck = crop.necks.find((n) => n.id === d.neck)?.label
-      return told('lots.finished', {
+      return told('ledger.finished', {
         what: listing([
           neck ? term(neck) : null,
-          told('lots.packs', { units: d.units ?? 1, pack }),
+          told('ledger.packs', { units: d.units ?? 1, pack }),
           place ? told('lots.toPlace', { place }) : null,
         ]),
         off: grams(-event.weightG),
@@ -89,7 +89,7 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
     }
     case 'split-out':
       if (d.aside)
-        return told('lots.setAside', {
+        return told('ledger.setAside', {
           took,
           code: d.code,
           named: whether(d.code),
@@ -97,7 +97,7 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
           cause,
           caused: whether(cause),
         })
-      return told('lots.splitOff', {
+      return told('ledger.splitOff', {
         took,
         code: d.code,
         named: whether(d.code),
@@ -108,18 +108,18 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
       })
     case 'split-in':
       if (d.aside)
-        return told('lots.setAsideFrom', {
+        return told('ledger.setAsideFrom', {
           took: grams(event.weightG),
           code: d.code,
           named: whether(d.code),
           why: d.aside.why,
           days: d.aside.days,
         })
-      return told('lots.splitFrom', { took: grams(event.weightG), code: d.code, named: whether(d.code) })
+      return told('ledger.splitFrom', { took: grams(event.weightG), code: d.code, named: whether(d.code) })
     case 'moved':
       return told('lots.moved', { place, placed: whether(place) })
     case 'checked':
-      if (d.why === 'sorted through') return told('lots.sortedThrough', { bad: d.bad ?? 0 })
+      if (d.why === 'sorted through') return told('ledger.sortedThrough', { bad: d.bad ?? 0 })
       return told('lots.lookedAt', {
         lookedAt: d.lookedAt,
         lotSize: d.lotSize,
@@ -135,46 +135,46 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
     case 'given':
       return told('lots.givenAway', { took })
     case 'planted':
-      return told('lots.planted', { took, bed: d.bed, bedded: whether(d.bed), cause, caused: whether(cause) })
+      return told('ledger.planted', { took, bed: d.bed, bedded: whether(d.bed), cause, caused: whether(cause) })
     case 'corrected':
-      if (d.strikes !== undefined) return told('lots.weighingStruck', { why: d.why })
-      return told('lots.corrected', {
+      if (d.strikes !== undefined) return told('ledger.weighingStruck', { why: d.why })
+      return told('ledger.corrected', {
         by: grams(event.weightG),
         more: whether(event.weightG > 0),
         why: reason(d.why),
         reasoned: whether(d.why),
       })
     case 'cleaned':
-      return told('lots.cleaned', {
+      return told('ledger.cleaned', {
         step: d.step ?? 'winnow',
         clean: grams(d.scaleG ?? 0),
         off: grams(-event.weightG),
       })
     case 'loaded':
-      return told('lots.loaded', {
+      return told('ledger.loaded', {
         back: whether(d.why === 'back from the jar'),
         weight: grams(d.scaleG ?? 0),
         trays: d.trays ?? 1,
         air: { c: d.airC ?? 0 },
       })
     case 'rotated':
-      return told('lots.rotated')
+      return told('ledger.rotated')
     case 'jarred':
-      return told('lots.jarred', { weight: grams(d.scaleG ?? 0) })
+      return told('ledger.jarred', { weight: grams(d.scaleG ?? 0) })
     case 'shaken':
-      return told('lots.shaken', {
+      return told('ledger.shaken', {
         seen: d.mould ? 'mould' : d.beads ? 'beads' : 'none',
         pct: d.jarHumidityPct === undefined ? null : Math.round(d.jarHumidityPct),
         measured: whether(d.jarHumidityPct !== undefined),
       })
     case 'undone':
-      return told('lots.undone', { what: d.of ?? 'noted', why: reason(d.why), reasoned: whether(d.why) })
+      return told('ledger.undone', { what: d.of ?? 'noted', why: reason(d.why), reasoned: whether(d.why) })
     case 'restated':
-      return told('lots.restated', { what: d.of ?? 'noted', why: reason(d.why), reasoned: whether(d.why) })
+      return told('ledger.restated', { what: d.of ?? 'noted', why: reason(d.why), reasoned: whether(d.why) })
     case 'relabelled':
-      return told('lots.relabelled', { parts: labelSays(d) })
+      return told('ledger.relabelled', { parts: labelSays(d) })
     case 'frozen':
-      return told('lots.frozen', {
+      return told('ledger.frozen', {
         prepared: d.prepared,
         how: whether(d.prepared),
         what: listing([
@@ -186,20 +186,20 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
     case 'added':
       // with a name of its own it is the thing itself, otherwise what went into a dish
       if (d.source)
-        return told('lots.arrived', {
+        return told('ledger.arrived', {
           how: d.source,
           what: listing([
             event.pieces && d.unit ? told('lots.counted', { n: event.pieces, unit: d.unit }) : null,
             grams(event.weightG),
           ]),
         })
-      return told('lots.putIn', { what: d.text, named: whether(d.text), weight: grams(event.weightG) })
+      return told('ledger.putIn', { what: d.text, named: whether(d.text), weight: grams(event.weightG) })
     case 'made':
       return madeSays(event, place)
     case 'tagged':
-      return told('lots.tagged')
+      return told('ledger.tagged')
     case 'noted':
-      if (d.verdict) return told('lots.judged', { verdict: d.verdict })
+      if (d.verdict) return told('ledger.judged', { verdict: d.verdict })
       return told('lots.noted', {
         text: d.text ?? '',
         on: d.mindOn ? onDay(d.mindOn) : null,
@@ -210,13 +210,13 @@ export function eventSays(crop: Crop, event: EventDraft, placeName: string | nul
 
 function madeSays({ details: d, weightG }: EventDraft, place: string | null): Message {
   const recipe: Part = d.recipe
-    ? told('lots.byRecipe', { recipe: d.recipe, processed: d.processed, how: d.processed ? 'yes' : 'no' })
+    ? told('ledger.byRecipe', { recipe: d.recipe, processed: d.processed, how: d.processed ? 'yes' : 'no' })
     : null
-  return told('lots.made', {
-    how: listing([told('lots.form', { form: d.form ?? 'cooked' }), d.prepared, d.size]),
+  return told('ledger.made', {
+    how: listing([told('ledger.form', { form: d.form ?? 'cooked' }), d.prepared, d.size]),
     what: listing([
       d.counted && d.unit ? told('lots.counted', { n: d.counted, unit: d.unit }) : null,
-      d.scaleG ? grams(d.scaleG) : told('lots.asItWas'),
+      d.scaleG ? grams(d.scaleG) : told('ledger.asItWas'),
       place ? told('lots.inPlace', { place }) : null,
       recipe,
     ]),

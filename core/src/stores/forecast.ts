@@ -269,26 +269,26 @@ export function endReason(crop: Crop, end: End, temperatureC: number, relativeHu
     case 'sprouting': {
       const times = keeping.sproutingDays?.value ?? [[temperatureC, 1]]
       const worst = times.reduce((a, b) => (b[1] < a[1] ? b : a))
-      return told('stores.whySprouting', { t: air.t, worst: degrees(worst[0]) })
+      return told('keeping.whySprouting', { t: air.t, worst: degrees(worst[0]) })
     }
     case 'drying out':
-      return told('stores.whyDryingOut', { t: air.t, rh: air.rh, loss: Math.round(bearableLossPct(crop)) })
+      return told('keeping.whyDryingOut', { t: air.t, rh: air.rh, loss: Math.round(bearableLossPct(crop)) })
     case 'rot':
-      return told('stores.whyRot', { t: air.t, breathes: keeping.respiration ? 'yes' : 'no' })
+      return told('keeping.whyRot', { t: air.t, breathes: keeping.respiration ? 'yes' : 'no' })
     case 'rooting':
-      return told('stores.whyRooting', { rh: air.rh, from: keeping.rootsAbovePct?.value ?? 0 })
+      return told('keeping.whyRooting', { rh: air.rh, from: keeping.rootsAbovePct?.value ?? 0 })
     case 'mould':
-      return told('stores.whyMould', { t: air.t, rh: air.rh })
+      return told('keeping.whyMould', { t: air.t, rh: air.rh })
     case 'frost':
-      return told('stores.whyFrost', { freezes: fine(keeping.freezesAtC?.value ?? 0) })
+      return told('keeping.whyFrost', { freezes: fine(keeping.freezesAtC?.value ?? 0) })
     case 'chilling':
-      return told('stores.whyChilling', { t: air.t, chills: fine(keeping.chillsBelowC?.value ?? 0) })
+      return told('keeping.whyChilling', { t: air.t, chills: fine(keeping.chillsBelowC?.value ?? 0) })
     case 'greening':
-      return told('stores.whyGreening')
+      return told('keeping.whyGreening')
     case 'early rot':
-      return told('stores.whyEarlyRot')
+      return told('keeping.whyEarlyRot')
     case 'ethylene':
-      return told('stores.whyEthylene', { does: term(keeping.ethyleneShows ?? 'ages sooner') })
+      return told('keeping.whyEthylene', { does: term(keeping.ethyleneShows ?? 'ages sooner') })
   }
 }
 

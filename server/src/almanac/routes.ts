@@ -4,10 +4,10 @@ import {
   readLearnt,
   removeOwnCrop,
   setChoice,
-  setHabits as habitsEndpoint,
   setOverride,
   setVariety,
 } from '@vadose/contract/almanac'
+import { setHabits as habitsEndpoint } from '@vadose/contract/habits'
 import type { Server } from '../serve'
 import { changesOf, setHabits, varietiesOf } from './queries'
 import { learntView } from './view'

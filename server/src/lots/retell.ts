@@ -33,7 +33,7 @@ export async function retell(
   const almanac = await almanacOf(db, householdId)
   const crop = cropIn(almanac, lot.crop)
   const says = (e: Parameters<typeof eventSays>[1] & { atMs: number }) =>
-    told('lots.entryOn', { entry: eventSays(crop, e, null), on: onDay(civilDateOf(e.atMs, timeZone)) })
+    told('ledger.entryOn', { entry: eventSays(crop, e, null), on: onDay(civilDateOf(e.atMs, timeZone)) })
   const drafts = retold(await ledgerOf(db, householdId, lot), retelling, says)
   await enter(db, householdId, lot.id, new Date(nowMs), drafts, requestId, crop)
   // a part taken by count weighs what so many weigh now

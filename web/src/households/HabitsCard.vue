@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { setHabits } from '@vadose/contract/almanac'
+import { setHabits } from '@vadose/contract/habits'
 import { habitLimits, habitNames, type Habit } from '@vadose/core/almanac'
 import { ElButton } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'

@@ -45,9 +45,11 @@ const summary = computed(() => {
       .map((d) => fullDate(addDays(props.year.startsOn, d)))
       .join(', '),
     harvests: props.year.harvests.length
-      ? `. Likely harvests: ${props.year.harvests
-          .map((h) => say('from', { bed: h.bed, fullDate: fullDate(addDays(props.year.startsOn, h.from)) }))
-          .join(', ')}`
+      ? say('likelyHarvests', {
+          harvests: props.year.harvests
+            .map((h) => say('from', { bed: h.bed, fullDate: fullDate(addDays(props.year.startsOn, h.from)) }))
+            .join(', '),
+        })
       : '',
   })
 })

@@ -36,7 +36,7 @@ describe('a refusal on a worksheet', () => {
 describe('reasons', () => {
   it('are the calculator’s own, or what would end it', () => {
     expect(reasonsOf({ reasons: [told('line.weighingsNarrow', { n: 3 })] })).toEqual(['3 weighings narrow the window.'])
-    expect(reasonsOf({ hazards: [{ end: 'sprouting', sharePct: 98.3, note: told('stores.whyGreening') }] })).toEqual([
+    expect(reasonsOf({ hazards: [{ end: 'sprouting', sharePct: 98.3, note: told('keeping.whyGreening') }] })).toEqual([
       'sprouting, 98 % of what is lost: Daylight turns it green.',
     ])
     expect(reasonsOf({ lookAt: 21 })).toEqual([])
