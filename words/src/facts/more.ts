@@ -1,5 +1,4 @@
 import almanac from './almanac.json' with { type: 'json' }
-import intake from './intake.json' with { type: 'json' }
 import keeping from './keeping.json' with { type: 'json' }
 import kitchen from './kitchen.json' with { type: 'json' }
 import labels from './labels.json' with { type: 'json' }
@@ -9,4 +8,4 @@ import line from './line.json' with { type: 'json' }
 import readings from './readings.json' with { type: 'json' }
 
 /** What else they mean, said on other pages. */
-export const moreFacts = { almanac, intake, keeping, kitchen, labels, larder, ledger, line, readings } as const
+export const moreFacts = { almanac, keeping, kitchen, labels, larder, ledger, line, readings } as const
