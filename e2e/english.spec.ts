@@ -83,8 +83,9 @@ test('a household of a made-up language finds no sentence that stands in no tabl
   const { address } = (await (
     await page.request.post('/api/household-files', { data: file, headers: { 'Idempotency-Key': crypto.randomUUID() } })
   ).json()) as { address: string }
-  const others = (await (await page.request.get('/api/households')).json()) as { name: string }[]
-  const own = [...others.map(({ name }) => name), ...ownWords(file)]
+  const names = async () =>
+    ((await (await page.request.get('/api/households')).json()) as { name: string }[]).map(({ name }) => name)
+  const own = [...(await names()), ...ownWords(file)]
   const lots = (await (await page.request.get(`/api/households/${address}/lots`)).json()) as LotRow[]
   const one = (stage: LotRow['stage']) => lots.find((lot) => lot.stage === stage && lot.name === null)!.code
   const { placeId } = lots.find((lot) => lot.stage === 'stored')!
@@ -136,7 +137,9 @@ test('a household of a made-up language finds no sentence that stands in no tabl
       if (/[A-Za-z]{4,}/.test(left)) escaped.push(`${path || '/'}: ${text.trim()}`)
     }
   }
-  expect([...new Set(escaped)]).toEqual([])
+  // households that other tests began meanwhile
+  const later = (await names()).map((name) => `/household: ${name}`)
+  expect([...new Set(escaped)].filter((text) => !later.includes(text))).toEqual([])
 })
 
 test.describe('in a browser that is set to American English', () => {

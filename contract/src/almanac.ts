@@ -17,6 +17,7 @@ import {
   textUpTo,
   words,
   type Static,
+  byName,
 } from './shapes'
 
 const cropId = StringSchema({ pattern: '^[a-z][a-z0-9]*(-[a-z0-9]+)*$', maxLength: 60 })
@@ -43,25 +44,14 @@ export const ownCrop = closed({
 })
 export type OwnCrop = Static<typeof ownCrop>
 
-/** How a household does it, where it is not the usual way; habits.ts sets it. */
-const habitsKept = closed({
-  bearableLoss: optional(number),
-  bearableBadPct: optional(number),
-  longestLookGapDays: optional(number),
-  joinHangingDays: optional(number),
-  joinStoredDays: optional(number),
-  eatFirstDays: optional(number),
-  cookDays: optional(number),
-  bedYears: optional(number),
-})
-
 /** What a household has changed in the almanac; its own crops are files like the almanac's. */
 export const almanacChanges = closed({
   overrides: listOf(closed({ crop: words, path: words, value: either([number, pairOf(number)]), why: words })),
   choices: listOf(closed({ crop: words, topic: words, choice: words })),
   own: listOf(Unknown()),
   varieties: listOf(closed({ crop: words, variety: words, keeps: oneOf('shorter', 'longer') })),
-  habits: habitsKept,
+  /** how it does it, where it is not the usual way: names and limits in habits.ts */
+  habits: byName(number),
 })
 export type AlmanacChangesView = Static<typeof almanacChanges>
 

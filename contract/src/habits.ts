@@ -1,10 +1,11 @@
+import type { TSchema } from 'typebox'
 import { almanacChanges } from './almanac'
 import { ofHousehold } from './endpoint'
 import { allViews } from './households'
-import { between, closed, nullable, optional, whole } from './shapes'
+import { between, closed, nullable, number, optional, whole } from './shapes'
 
-/** Limits of what is a matter of house and habit, in the order they are asked. */
-const habit = {
+/** What is a matter of house and habit, with what makes sense for each. */
+export const habit = {
   bearableLoss: between(1, 3),
   bearableBadPct: between(0.5, 10),
   longestLookGapDays: whole(7, 120),
@@ -14,28 +15,19 @@ const habit = {
   cookDays: whole(1, 7),
   bedYears: whole(1, 12),
 }
+
+/** Each of them by a schema made of its own; any may be left out. */
+const each = <T extends TSchema>(of: (one: TSchema) => T) =>
+  closed(
+    Object.fromEntries(Object.entries(habit).map(([name, one]) => [name, optional(of(one))])) as Record<
+      keyof typeof habit,
+      ReturnType<typeof optional<T>>
+    >,
+  )
 /** How a household does it, where it is not the usual way, as its file has it. */
-export const habits = closed({
-  bearableLoss: optional(habit.bearableLoss),
-  bearableBadPct: optional(habit.bearableBadPct),
-  longestLookGapDays: optional(habit.longestLookGapDays),
-  joinHangingDays: optional(habit.joinHangingDays),
-  joinStoredDays: optional(habit.joinStoredDays),
-  eatFirstDays: optional(habit.eatFirstDays),
-  cookDays: optional(habit.cookDays),
-  bedYears: optional(habit.bedYears),
-})
+export const habits = each((one) => one as typeof number)
 /** Habits as they are set: nothing puts the usual one back. */
-export const newHabits = closed({
-  bearableLoss: optional(nullable(habit.bearableLoss)),
-  bearableBadPct: optional(nullable(habit.bearableBadPct)),
-  longestLookGapDays: optional(nullable(habit.longestLookGapDays)),
-  joinHangingDays: optional(nullable(habit.joinHangingDays)),
-  joinStoredDays: optional(nullable(habit.joinStoredDays)),
-  eatFirstDays: optional(nullable(habit.eatFirstDays)),
-  cookDays: optional(nullable(habit.cookDays)),
-  bedYears: optional(nullable(habit.bedYears)),
-})
+const newHabits = each((one) => nullable(one as typeof number))
 
 export const setHabits = ofHousehold('set-habits', {
   method: 'PUT',

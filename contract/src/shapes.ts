@@ -26,6 +26,9 @@ export const listOf = <T extends TSchema>(items: T, bounds: { minItems?: number;
   ArraySchema(items, bounds)
 export const oneOf = <const T extends readonly string[]>(...values: T) => Unsafe<T[number]>({ enum: [...values] })
 export const just = <const T extends string>(value: T) => Literal(value)
+/** Values by whatever name they have. */
+export const byName = <T extends TSchema>(values: T) =>
+  Unsafe<Readonly<Record<string, Static<T>>>>({ type: 'object', additionalProperties: values })
 export const optional = Optional
 export const either = Union
 export const pairOf = <T extends TSchema>(one: T) => Tuple([one, one])

@@ -175,7 +175,9 @@ describe('when the dryer is done', () => {
       ],
       /60 days/,
     ],
-  ])('refuses %s', (_name, weighings, says) => expect(() => dryingFit(weighings, 85, 20)).toRefuse(says))
+  ])('refuses %s', (_name, weighings, says) => {
+    expect(() => dryingFit(weighings, 85, 20)).toRefuse(says)
+  })
   it('dries every crop that goes on trays, from what water it brings to less', () => {
     const onTrays = crops.filter((c) => c.dehydrating)
     expect(onTrays.length).toBeGreaterThan(20)

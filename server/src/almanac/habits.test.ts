@@ -1,18 +1,16 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { serveFresh, type Client, type Served } from '../testing/fresh'
+import { habit } from '@vadose/contract/habits'
+import { habitLimits, habitNames } from '@vadose/core/almanac'
+import { beforeAll, describe, expect, it } from 'vitest'
+import { practiceFile, practiceHousehold, type Client } from '../testing/fresh'
 
-let served: Served
+const at = practiceFile('2026-07-10')
 let client: Client
 let other: Client
-const household = (name: string) => ({ name, clock: 'practice', startsOn: '2026-07-10', timeZone: 'Europe/Vienna' })
 beforeAll(async () => {
-  served = await serveFresh()
-  client = served.client()
-  other = served.client()
-  await client.post('/households', household('Ash Bank'))
-  await other.post('/households', household('Low Field'))
+  client = at.client
+  other = at.served.client()
+  await practiceHousehold(other, '2026-07-10', 'Low Field')
 })
-afterAll(() => served.close())
 
 const habits = async (of = client) => (await of.get('/almanac')).body.habits
 const set = (body: object) => client.put('/almanac/habits', body)
@@ -26,6 +24,13 @@ const harvest = (harvestedOn: string) => ({
 })
 
 describe('how a household does it', () => {
+  it('may be set within the same limits by the page, by core and by whoever writes scripts', () => {
+    expect(Object.keys(habit).sort()).toEqual([...habitNames].sort())
+    for (const name of habitNames) {
+      const { minimum, maximum } = habit[name] as { minimum?: number; maximum?: number }
+      expect([minimum, maximum], name).toEqual([habitLimits[name].lo, habitLimits[name].hi])
+    }
+  })
   it('is the usual way until it says otherwise, for itself only', async () => {
     expect(await habits()).toEqual({})
     expect((await set({ cookDays: 4, bedYears: 7 })).body.habits).toEqual({ cookDays: 4, bedYears: 7 })
@@ -57,7 +62,7 @@ describe('how a household does it', () => {
     await set({ joinHangingDays: null })
   })
   it('brings the next look nearer at once, on the lot and in the round', async () => {
-    const cellar = (await client.get('/places')).body.find((one: { name: string }) => one.name === 'Cellar').id
+    const cellar = at.place('Cellar')
     const carrots = {
       requestId: crypto.randomUUID(),
       crop: 'carrot',
@@ -84,9 +89,9 @@ describe('how a household does it', () => {
     await set({ eatFirstDays: 12 })
     const file = (await client.get('/file')).body
     expect(file.household.habits).toEqual({ eatFirstDays: 12 })
-    const brought = await served.client().post('/household-files', file)
+    const brought = await at.served.client().post('/household-files', file)
     expect(brought.status).toBe(201)
-    const twin = served.client()
+    const twin = at.served.client()
     twin.household = brought.body.address
     expect((await twin.get('/almanac')).body.habits).toEqual({ eatFirstDays: 12 })
   })

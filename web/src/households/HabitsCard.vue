@@ -25,8 +25,10 @@ const own = computed(() => currentAlmanac().changes.habits)
 const typed = reactive(Object.fromEntries(habitNames.map((name) => [name, ''])) as Record<Habit, string>)
 watch(
   own,
-  (now) => {
-    for (const name of habitNames) typed[name] = String(now[name] ?? habitLimits[name].usual)
+  (now, before) => {
+    // what is being typed beside it stays
+    for (const name of habitNames)
+      if (!before || now[name] !== before[name]) typed[name] = String(now[name] ?? habitLimits[name].usual)
   },
   { immediate: true },
 )
@@ -79,7 +81,7 @@ const isOwn = (name: Habit) => own.value[name] !== undefined
         <ElButton type="primary" native-type="submit" :disabled="busy || !!wrong || changed.length === 0">{{
           say('keep')
         }}</ElButton>
-        <p v-if="kept" class="good" role="status">{{ say('habitsKept') }}</p>
+        <p v-if="kept && changed.length === 0" class="good" role="status">{{ say('habitsKept') }}</p>
       </div>
       <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
     </form>

@@ -3,11 +3,9 @@ import { inPlainWords } from '../index'
 import { expect } from 'vitest'
 
 declare module 'vitest' {
-  // its own parameter has to be named again
-  // eslint-disable-next-line @typescript-eslint/no-unused-vars
   interface Matchers<T = any> {
     /** A call that is refused, with these words. */
-    toRefuse: (words: RegExp) => void
+    toRefuse: (words: RegExp) => T
   }
 }
 
