@@ -26,6 +26,8 @@ export function openPool(databaseUrl: string, max = 8): Pool {
     query_timeout: waits.answer,
     keepAlive: true,
     allowExitOnIdle: true,
+    // a statement does not wait until the one before it is answered: what is asked together travels together
+    pipeline: true,
   })
   // a dropped connection (the database restarting, say) is replaced at the next request, whether it was at rest or in use
   pool.on('error', () => undefined)
@@ -54,8 +56,13 @@ export class NeedsFirst extends Error {
   }
 }
 
-/** What PostgreSQL asks to be tried again: serialization failure, deadlock. */
-const tryAgain = new Set(['40001', '40P01'])
+/**
+ * What PostgreSQL asks to be tried again: serialization failure, deadlock; and a statement planned for tables as they were
+ * before they were brought up to date, or unknown where another process answers now.
+ */
+const planStale = ['0A000', '26000']
+const tryAgain = new Set(['40001', '40P01', ...planStale])
+const codeOf = (error: unknown) => (error as { code?: string } | null | undefined)?.code ?? ''
 const mostTries = 6
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 
@@ -71,12 +78,59 @@ async function transaction<T>(
     } catch (error) {
       if (tries === mostTries) throw error
       if (error instanceof NeedsFirst) await error.prepare(pool)
-      else if (tryAgain.has((error as { code?: string } | null)?.code ?? '')) {
+      else if (tryAgain.has(codeOf(error))) {
         // those who met do not meet again
         await pause(Math.random() * 30 * 2 ** tries)
       } else throw error
     }
   }
+}
+
+/** Connections that lead straight to a server process of their own, with nothing between that hands processes round. */
+const direct = new WeakSet<Client>()
+const names = new Map<string, string>()
+
+/**
+ * Asks what is asked all the time: PostgreSQL reads and plans it once a connection, where the connection is one to itself.
+ * @param text the same each time, with its values apart
+ */
+export async function planned<Row extends pg.QueryResultRow>(
+  db: Pool | Client,
+  text: string,
+  values: unknown[],
+): Promise<pg.QueryResult<Row>> {
+  if (db instanceof pg.Pool) {
+    const client = await db.connect()
+    return planned<Row>(client, text, values).then(
+      (answer) => (client.release(), answer),
+      (error: Error) => {
+        client.release(error)
+        throw error
+      },
+    )
+  }
+  if (!direct.has(db)) return db.query<Row>(text, values)
+  const name = names.get(text) ?? `v${names.size}`
+  names.set(text, name)
+  return db.query<Row>({ name, text, values })
+}
+
+/** Statements of transactions that are under way, whose answers nobody waits for before the end. */
+const trailing = new WeakMap<Client, Promise<unknown>[]>()
+
+/** Sends a statement along whose answer the work does not need: it is waited for with the commit, and what fails it fails all. */
+export function trail(db: Client, statement: Promise<unknown>): void {
+  // heard of at the end
+  statement.catch(() => undefined)
+  trailing.get(db)!.push(statement)
+}
+
+const overAlready = '25P02'
+/** What failed among statements, the first; those after it only say that the transaction is over. */
+async function failureOf(statements: readonly Promise<unknown>[]): Promise<unknown> {
+  const failures = (await Promise.allSettled(statements)).filter(({ status }) => status === 'rejected')
+  const reasons = failures.map((failure) => (failure as PromiseRejectedResult).reason as { code?: string })
+  return reasons.find(({ code }) => code !== overAlready)
 }
 
 async function attempt<T>(
@@ -94,17 +148,32 @@ async function attempt<T>(
         throw error
       },
     )
+  const sent: Promise<unknown>[] = []
+  trailing.set(client, sent)
+  // travels with what is asked first, which sees nothing where it failed: no household is set then
+  trail(
+    client,
+    beginAs(client, begin, householdId, limits).then((process) => {
+      if (process === (client as Partial<{ processID: number }>).processID) direct.add(client)
+      else direct.delete(client)
+    }),
+  )
   let answer: T
   try {
-    await beginAs(client, begin, householdId, limits)
     answer = await work(client)
   } catch (error) {
-    await end('rollback').catch(() => undefined)
-    throw error
+    const failure = (await failureOf(sent)) ?? error
+    if (planStale.includes(codeOf(failure))) client.release(true)
+    else await end('rollback').catch(() => undefined)
+    throw failure
   }
+  const ended = end('commit')
   // what only read has its answer: nobody waits until the server has put its snapshot away
-  if (begin === reading) void end('commit').catch(() => undefined)
-  else await end('commit')
+  if (begin !== reading) sent.push(ended)
+  else ended.catch(() => undefined)
+  // a commit after a statement that failed takes everything back without a word: that statement says it
+  const failure = await failureOf(sent)
+  if (failure !== undefined) throw failure
   return answer
 }
 

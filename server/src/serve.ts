@@ -4,8 +4,9 @@ import { civilDateOf } from '@vadose/core/households'
 import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import express, { Router, type Request, type Response } from 'express'
-import { asHousehold, inTransaction, type Client, type Pool } from './database'
+import { asHousehold, inTransaction, trail, type Client, type Pool } from './database'
 import {
+  answeredBefore,
   householdAt,
   keepRemoval,
   lockHousehold,
@@ -14,7 +15,7 @@ import {
   type HouseholdRow,
   type RequestNumber,
 } from './households'
-import type { Houses, Move } from './projections'
+import { takeEntered, type Houses, type Move } from './projections'
 import type { Aside } from './aside/aside'
 import { bodyReader } from './body'
 import { checker, querySchema } from './validate'
@@ -68,13 +69,21 @@ export class Visit {
     work: (db: Client, moment: Moment, household: HouseholdRow) => Promise<T>,
     again?: (db: Client, answer: T) => Promise<T>,
   ): Promise<T> {
-    const { answer, household } = await inTransaction(this.pool, this.id, async (db) => {
-      const before = await lockHousehold(db, this.id)
+    const { answer, before, left, entered } = await inTransaction(this.pool, this.id, async (db) => {
+      // of one that was taken back on this connection
+      takeEntered(db)
+      const [before, seen] = await Promise.all([
+        lockHousehold(db, this.id),
+        this.number && answeredBefore(db, this.id, this.number.id),
+      ])
       if (!before) throw unknownHousehold(this.household.address)
-      const made = await once(db, this.id, this.number, () => work(db, momentOf(before), before), again)
-      return { answer: made, household: (await lockHousehold(db, this.id))! }
+      const made = await once(db, this.id, this.number, seen, () => work(db, momentOf(before), before), again)
+      const left = lockHousehold(db, this.id)
+      trail(db, left)
+      return { answer: made, before, left, entered: takeEntered(db) }
     })
-    this.household = household
+    this.household = (await left)!
+    this.houses.wrote(before, this.household, entered)
     return answer
   }
 

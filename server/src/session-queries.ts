@@ -1,3 +1,4 @@
+import type pg from 'pg'
 import type { Client, Pool } from './database'
 
 /** What the role that the server acts as may do, and the tables that row-level security is not forced on. */
@@ -15,8 +16,9 @@ export const boundOf = async (pool: Pool) =>
 /**
  * Begins a transaction and says for it alone whose rows are meant and how long it may take; one way to the database and back.
  * @param begin how it begins
+ * @returns number of the server process that answers
  */
-export const beginAs = (
+export const beginAs = async (
   client: Client,
   begin: string,
   householdId: string,
@@ -31,7 +33,8 @@ export const beginAs = (
   const sets = Object.entries(settings).map(
     ([name, value]) => `set_config('${name}', ${client.escapeLiteral(value)}, true)`,
   )
-  return client.query(`${begin}; select ${sets.join(', ')}`)
+  const answers = await client.query(`${begin}; select pg_backend_pid() as process, ${sets.join(', ')}`)
+  return (answers as unknown as pg.QueryResult<{ process: number }>[])[1]!.rows[0]!.process
 }
 
 export const alive = (pool: Pool) => pool.query('select 1')

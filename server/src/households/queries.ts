@@ -1,5 +1,5 @@
 import type { Language } from '@vadose/words'
-import type { Client, Pool } from '../database'
+import { planned, type Client, type Pool } from '../database'
 import type { RequestNumber } from './request-number'
 
 export interface HouseholdRow {
@@ -36,10 +36,10 @@ export const allHouseholds = async (db: Pool | Client) =>
   (await db.query<HouseholdRow>(`select ${columns} from households order by demo desc, created_at`)).rows
 
 export const householdAt = async (db: Pool | Client, address: string) =>
-  (await db.query<HouseholdRow>(`select ${columns} from households where address = $1`, [address])).rows[0]
+  (await planned<HouseholdRow>(db, `select ${columns} from households where address = $1`, [address])).rows[0]
 
 export const householdById = async (db: Pool | Client, id: string) =>
-  (await db.query<HouseholdRow>(`select ${columns} from households where id = $1`, [id])).rows[0]
+  (await planned<HouseholdRow>(db, `select ${columns} from households where id = $1`, [id])).rows[0]
 
 export interface HouseholdDraft {
   id: string
@@ -80,7 +80,7 @@ export const lockAddresses = (db: Client) => db.query(`select pg_advisory_xact_l
  * keeps codes and counts right and cannot deadlock. Foreign keys to the household are not held up.
  */
 export const lockHousehold = async (db: Client, id: string) =>
-  (await db.query<HouseholdRow>(`select ${columns} from households where id = $1 for no key update`, [id])).rows[0]
+  (await planned<HouseholdRow>(db, `select ${columns} from households where id = $1 for no key update`, [id])).rows[0]
 
 /** How often each household has changed, its ledger and its air. */
 export const revisionsOf = async (db: Pool | Client, ids: readonly string[]) =>
@@ -133,10 +133,18 @@ export const wasRemovedBy = async (db: Pool | Client, address: string, { id, con
     )
   ).rows[0]!.there
 
-/** What a request's number was used for and answered, if it has been seen before. */
+/** What a request's number was used for and answered. */
+export interface Answered {
+  answer: unknown
+  route: string | null
+  contentHash: Buffer | null
+}
+
+/** What was answered to a number, if it has been seen before. */
 export const answeredBefore = async (db: Client, householdId: string, requestId: string) =>
   (
-    await db.query<{ answer: unknown; route: string | null; contentHash: Buffer | null }>(
+    await planned<Answered>(
+      db,
       `select answer, route, content_hash as "contentHash" from requests where household_id = $1 and id = $2`,
       [householdId, requestId],
     )
@@ -148,7 +156,7 @@ export const keepAnswer = (
   { id, route, contentHash }: RequestNumber,
   answer: unknown,
 ) =>
-  db.query('insert into requests (household_id, id, answer, route, content_hash) values ($1, $2, $3, $4, $5)', [
+  planned(db, 'insert into requests (household_id, id, answer, route, content_hash) values ($1, $2, $3, $4, $5)', [
     householdId,
     id,
     JSON.stringify(answer ?? null),

@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto'
 import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
-import type { Client } from '../database'
-import { answeredBefore, keepAnswer } from './queries'
+import { trail, type Client } from '../database'
+import { keepAnswer, type Answered } from './queries'
 
 /** The sender's number of one write, and what it stands for. */
 export interface RequestNumber {
@@ -45,17 +45,18 @@ export function requestNumber(
 
 /**
  * Does what a numbered request asks for, once: the same again gets the same answer. Runs under the household's lock.
+ * @param seen what the number was used for before, read under the lock
  * @throws Refusal `number-used` where the number stands for something else
  */
 export async function once<T>(
   db: Client,
   householdId: string,
   number: RequestNumber | undefined,
+  seen: Answered | undefined,
   work: () => Promise<T>,
   again?: (db: Client, answer: T) => Promise<T>,
 ): Promise<T> {
   if (!number) return work()
-  const seen = await answeredBefore(db, householdId, number.id)
   if (seen) {
     // one of a time before this is known by its number alone
     const same = seen.route === null || (seen.route === number.route && seen.contentHash?.equals(number.contentHash))
@@ -65,6 +66,6 @@ export async function once<T>(
     return again ? again(db, seen.answer as T) : (seen.answer as T)
   }
   const made = await work()
-  await keepAnswer(db, householdId, number, made)
+  trail(db, keepAnswer(db, householdId, number, made))
   return made
 }

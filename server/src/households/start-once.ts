@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { inTransaction, type Client, type Pool } from '../database'
-import { householdById, keepAnswer, lockAddresses } from './queries'
+import { answeredBefore, householdById, keepAnswer, lockAddresses } from './queries'
 import { once, type RequestNumber } from './request-number'
 
 /** A household that was begun. */
@@ -26,7 +26,9 @@ export async function startOnce(
   return inTransaction(pool, id, async (db) => {
     // new households take turns: no two take one address, and none is begun twice
     await lockAddresses(db)
-    if (number && (await householdById(db, id))) return once(db, id, number, () => numberTaken(id))
+    if (number && (await householdById(db, id))) {
+      return once(db, id, number, await answeredBefore(db, id, number.id), () => numberTaken(id))
+    }
     const started = await start(db, id)
     if (number) await keepAnswer(db, id, number, started)
     return started

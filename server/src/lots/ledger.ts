@@ -1,7 +1,7 @@
 import type { Crop } from '@vadose/core/almanac'
 import type { EventDraft } from '@vadose/core/lots'
-import type { Client } from '../database'
-import { appendEvents, historyFrom, keepLotNow, ledgersOf, lotNow, type Ledgers } from '../projections'
+import { trail, type Client } from '../database'
+import { appendEvents, historyFrom, keepLotNow, ledgersOf, lotNow, noteEntered, type Ledgers } from '../projections'
 
 /**
  * Appends entries to a lot's ledger and keeps its present beside it, by the one fold.
@@ -17,8 +17,12 @@ export async function enter(
   grown: Crop,
   known?: Ledgers,
 ): Promise<void> {
-  const written = await appendEvents(db, householdId, lotId, at, events, requestId)
+  const [written, ledgers] = await Promise.all([
+    appendEvents(db, householdId, lotId, at, events, requestId),
+    known ?? ledgersOf(db, householdId, [lotId]),
+  ])
   known?.get(lotId)!.events.push(...written)
-  const ledgers = known ?? (await ledgersOf(db, householdId, [lotId]))
-  await keepLotNow(db, householdId, lotId, lotNow(historyFrom(ledgers, lotId), grown))
+  const now = lotNow(historyFrom(ledgers, lotId), grown)
+  trail(db, keepLotNow(db, householdId, lotId, now))
+  if (written.length > 0) noteEntered(db, { lotId, events: written, ledgers, name: now.name })
 }

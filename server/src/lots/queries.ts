@@ -1,5 +1,5 @@
 import type { LotRow } from '@vadose/contract/lots'
-import type { Client } from '../database'
+import { planned, type Client } from '../database'
 
 export interface FullLotRow extends LotRow {
   id: string
@@ -45,7 +45,8 @@ const lockedColumns = `id, code, crop, heap, fate, harvest_id as "harvestId", br
 /** Locks a lot until the transaction ends, so that two hands do not take the same head. */
 export const lockLot = async (db: Client, householdId: string, code: string) =>
   (
-    await db.query<LockedLot>(
+    await planned<LockedLot>(
+      db,
       `select ${lockedColumns}
        from lots where household_id = $1 and code = $2 for update`,
       [householdId, code],
@@ -135,7 +136,8 @@ export const codesOfHarvest = async (db: Client, householdId: string, harvestId:
 /** What else a lot's page says of it: whether it has a picture, and the codes of its harvest. */
 export const besideLot = async (db: Client, householdId: string, lotId: string) =>
   (
-    await db.query<{ pictured: boolean; harvest: string[] }>(
+    await planned<{ pictured: boolean; harvest: string[] }>(
+      db,
       `select exists (select from lot_photos where household_id = $1 and lot_id = $2) as pictured,
          coalesce((select array_agg(r.code order by length(r.code), r.code) from lots one
            join lots l on l.household_id = one.household_id and (l.harvest_id = one.harvest_id or l.id = one.id)

@@ -4,7 +4,7 @@ import { codeStem, eventSays, nextLotCode, perform, standing, type LotAct } from
 import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import type { Client } from '../database'
-import { historyFrom, ledgersOf, setupOf } from '../projections'
+import { historyFrom, ledgersOfCode, setupOf } from '../projections'
 import type { Moment } from '../serve'
 import { enter } from './ledger'
 import { addLot, codesLike, lockLot } from './queries'
@@ -32,7 +32,7 @@ export async function writeAct(
   act: LotAct,
   requestId: string | null,
 ): Promise<Written> {
-  const lot = await lockLot(db, householdId, code)
+  const [lot, ledgers] = await Promise.all([lockLot(db, householdId, code), ledgersOfCode(db, householdId, code)])
   if (!lot) throw new Refusal('not-found', told('lots.noLot', { code }))
   const { almanac, places } = await setupOf(db, householdId, setupRevision)
   const grown = cropIn(almanac, lot.crop)
@@ -41,7 +41,6 @@ export async function writeAct(
     if (!place) throw new Refusal('invalid', told('places.noSuchPlace'), 'placeId')
     if (place.retiredOn) throw new Refusal('invalid', told('places.outOfUse', { place: place.name }), 'placeId')
   }
-  const ledgers = await ledgersOf(db, householdId, [lot.id])
   const history = historyFrom(ledgers, lot.id)
   // what ends a jar of dried fruit is not what ends fruit
   const crop = history.stage === 'stored' ? cropNow(history, grown) : grown

@@ -11,10 +11,7 @@ import {
   sameDay,
   laterHour,
   sameHouse,
-  movesOf,
   manyMovesOf,
-  movesAfter,
-  movesWith,
   lotsOf,
   inOrder,
   lastOf,
@@ -30,15 +27,13 @@ import { lessonsOf } from './lesson-queries'
 import { takeLessons } from './lessons'
 import { monthsFrom, monthsSince } from './air-queries'
 import { beyond, reachFor } from './reach'
-import { descendantsOf, identitiesOf, lastEventId, lotsHere, lotsTouchedSince, movesSince } from './queries'
+import { identitiesOf, lastEventId, lotsHere, movesSince } from './queries'
+import { Writes, type Entered } from './entered'
+import { movesFrom, ownEntries, readEntries } from './entries'
 import { setupOf } from './setup'
 import { Kept } from './kept'
 import { warm } from './warm'
 
-/** the seasons before this one, for what is eaten and for the same weeks of last year, days */
-const backDays = 420
-/** entries that say something of a bed, or of what others say */
-const bedKinds = ['brought-in', 'planted', 'undone', 'restated', 'relabelled']
 /** so many lots are worked out between two requests without holding others up */
 const fewLots = 3
 /**
@@ -47,6 +42,7 @@ const fewLots = 3
  */
 export class Houses {
   private readonly kept = new Kept()
+  private readonly writes = new Writes()
 
   constructor(private readonly pool: Pool) {}
 
@@ -74,6 +70,7 @@ export class Houses {
 
   forget(householdId: string): void {
     this.kept.forget(householdId)
+    this.writes.forget(householdId)
   }
 
   private async upToDate(household: HouseholdRow): Promise<Known> {
@@ -106,7 +103,7 @@ export class Houses {
       const here = await lotsHere(db, id)
       const lots = await lotsOf(db, id, await identitiesOf(db, id, here), almanac)
       const lastEvent = await lastEventId(db, id)
-      const since = new Date(nowMs - backDays * dayMs)
+      const since = movesFrom(nowMs)
       const reach = reachFor(places, lots.values(), nowMs)
       const from = new Map([...reach].map(([placeId, ms]) => [placeId, monthOf(ms - dayMs)]))
       const months = await monthsFrom(db, id, from)
@@ -163,79 +160,63 @@ export class Houses {
   /** Works in what was entered since, here or on another server. */
   private async withEntries(known: Known, household: HouseholdRow): Promise<Known> {
     const { id } = household
-    let many = true
-    let older = false
-    const next = await asHousehold(this.pool, id, async (db): Promise<Known> => {
-      const rows = await lotsTouchedSince(db, id, known.lastEvent)
-      // what was taken from a lot that is told otherwise goes on with that
-      const retold = rows.filter((row) => row.retold).map(({ identity }) => identity.id)
-      const own = new Set(rows.map(({ identity }) => identity.id))
-      const parts = retold.length === 0 ? [] : (await descendantsOf(db, id, retold)).filter((one) => !own.has(one))
-      const touched = [...own, ...parts]
-      const sameSetup = known.household.setupRevision === household.setupRevision
-      const { almanac, places } = await setupOf(db, id, household.setupRevision)
-      const lots = new Map(known.lots)
-      const identities = rows.map(({ identity }) => identity)
-      if (parts.length > 0) identities.push(...(await identitiesOf(db, id, parts)))
-      const changed = await lotsOf(db, id, identities, almanac)
-      for (const lotId of touched) {
-        const lot = changed.get(lotId)
-        if (lot && lot.stage !== 'gone') lots.set(lotId, lot)
-        else lots.delete(lotId)
-      }
-      if (almanac !== known.house.almanac) {
-        // another number or school: every lot is read by the new almanac
-        for (const [lotId, lot] of lots) lots.set(lotId, stateOf(lot, lot.history, almanac))
-      }
-      const since = new Date(nowOf(household) - backDays * dayMs)
-      const entered = touched.length === 0 ? [] : await movesSince(db, id, new Date(0), known.lastEvent)
-      const added = movesWith(known.moved, entered)
-      const moved = added ?? (await movesSince(db, id, since))
-      const moves =
-        (added && movesAfter(known.moves, entered, household.timeZone)) ?? movesOf(moved, household.timeZone)
-      const bedEntries = sameSetup
-        ? known.bedEntries
-        : await bedEntriesSince(db, id, civilDateOf(since.getTime(), household.timeZone))
-      const lastEvent = Math.max(known.lastEvent, ...rows.map(({ last }) => last))
-      const { nowMs } = known.house
-      older = beyond(known.reach, reachFor(places, changed.values(), nowMs))
-      const samePlaces = sameSetup || JSON.stringify(places) === JSON.stringify(known.places)
-      many = !samePlaces || almanac !== known.house.almanac || touched.length > fewLots
-      return {
-        ...known,
-        household: { ...household, airRevision: known.household.airRevision },
-        house: new House(
-          {
-            household,
-            places: samePlaces
-              ? known.house.everyPlace
-              : await placesNow(household, places, known.measured, known.expected, nowMs, known),
-            lots: inOrder(lots),
-            almanac,
-            nowMs: Math.max(nowMs, nowOf(household)),
-            rainMm: known.house.rainMm,
-            stands:
-              sameSetup && added && entered.every(({ kind }) => !bedKinds.includes(kind))
-                ? known.house.stands
-                : standsNow(bedEntries, moves, known.house.today, known.house.stands),
-            lessons: known.house.lessons,
-          },
-          known.house,
-        ),
-        places,
-        lots,
-        lastEvent,
-        moved,
-        moves,
-        bedEntries,
-        catchingUp: undefined,
-      }
-    })
-    // something came, or was told, from before the air that is known: the household is read anew with it
-    if (older) return this.load(household)
+    const own = this.writes.between(id, known.household.revision, household.revision)
+    const entries =
+      (own && ownEntries(known, own, household.timeZone)) ??
+      (await asHousehold(this.pool, id, (db) => readEntries(db, known, household)))
+    const { almanac, places, touched, changed, ofBeds, ...rest } = entries
+    const { nowMs } = known.house
+    if (beyond(known.reach, reachFor(places, changed.values(), nowMs))) {
+      // something came, or was told, from before the air that is known: the household is read anew with it
+      return this.load(household)
+    }
+    const lots = new Map(known.lots)
+    for (const lotId of touched) {
+      const lot = changed.get(lotId)
+      if (lot && lot.stage !== 'gone') lots.set(lotId, lot)
+      else lots.delete(lotId)
+    }
+    const sameAlmanac = almanac === known.house.almanac
+    if (!sameAlmanac) {
+      // another number or school: every lot is read by the new almanac
+      for (const [lotId, lot] of lots) lots.set(lotId, stateOf(lot, lot.history, almanac))
+    }
+    const sameSetup = known.household.setupRevision === household.setupRevision
+    const samePlaces = sameSetup || JSON.stringify(places) === JSON.stringify(known.places)
+    const house = new House(
+      {
+        household,
+        places: samePlaces
+          ? known.house.everyPlace
+          : await placesNow(household, places, known.measured, known.expected, nowMs, known),
+        lots: inOrder(lots),
+        almanac,
+        nowMs: Math.max(nowMs, nowOf(household)),
+        rainMm: known.house.rainMm,
+        stands:
+          sameSetup && !ofBeds
+            ? known.house.stands
+            : standsNow(entries.bedEntries, entries.moves, known.house.today, known.house.stands),
+        lessons: known.house.lessons,
+      },
+      known.house,
+    )
     // what a few entries change is worked out by whoever asks for it; a household told anew, a stretch at a time
-    if (many) await warm(next.house)
-    return next
+    if (!samePlaces || !sameAlmanac || touched.length > fewLots) await warm(house)
+    return {
+      ...known,
+      ...rest,
+      household: { ...household, airRevision: known.household.airRevision },
+      house,
+      places,
+      lots,
+      catchingUp: undefined,
+    }
+  }
+
+  /** What this server wrote itself need not be asked for. */
+  wrote(before: HouseholdRow, after: HouseholdRow, entered: readonly Entered[]): void {
+    this.writes.add(before, after, entered)
   }
 
   /** Works in new air beside the requests; whoever asks meanwhile is told what was thought before. */

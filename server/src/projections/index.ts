@@ -1,3 +1,4 @@
+export { noteEntered, takeEntered, type Entered } from './entered'
 export { Houses } from './houses'
 export type { Move } from './known'
 export { redoHours } from './place-hours'
@@ -7,6 +8,7 @@ export {
   eventsOfLots,
   keepLotNow,
   ledgersOf,
+  ledgersOfCode,
   type EventOfLot,
   type Ledgers,
 } from './queries'

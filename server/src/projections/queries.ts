@@ -1,6 +1,6 @@
 import type { EventDraft, Guessed, Ledger, LotEvent, LotHistory } from '@vadose/core/lots'
 import type { LotState } from '@vadose/core/forecast'
-import type { Client, Pool } from '../database'
+import { planned, type Client, type Pool } from '../database'
 
 export interface EventOfLot extends LotEvent {
   id: number
@@ -20,10 +20,23 @@ const asEvents = (rows: EventColumns[]): EventOfLot[] =>
 export type Ledgers = Map<string, Ledger & { events: EventOfLot[] }>
 
 /** Ledgers of some lots and of those they were taken from, back to what was brought in; events oldest first. */
-export async function ledgersOf(db: Client, householdId: string, lotIds: readonly string[]) {
-  const { rows } = await db.query<EventColumns & { ofLot: string; splitFrom: string | null }>(
+export const ledgersOf = (db: Client, householdId: string, lotIds: readonly string[]) =>
+  ledgersFrom(db, householdId, 'id = any ($2)', lotIds)
+
+/** The same of the lot that a code names. */
+export const ledgersOfCode = (db: Client, householdId: string, code: string) =>
+  ledgersFrom(db, householdId, 'code = $2', code)
+
+async function ledgersFrom(
+  db: Client,
+  householdId: string,
+  which: 'id = any ($2)' | 'code = $2',
+  named: string | readonly string[],
+) {
+  const { rows } = await planned<EventColumns & { ofLot: string; splitFrom: string | null }>(
+    db,
     `with recursive line as (
-       select id, split_from from lots where household_id = $1 and id = any ($2)
+       select id, split_from from lots where household_id = $1 and ${which}
        union
        select l.id, l.split_from from lots l join line on l.id = line.split_from where l.household_id = $1
      )
@@ -33,7 +46,7 @@ export async function ledgersOf(db: Client, householdId: string, lotIds: readonl
        select * from lot_events where household_id = $1 and lot_id = line.id offset 0
      ) e on true
      order by e.id`,
-    [householdId, lotIds],
+    [householdId, named],
   )
   const ledgers: Ledgers = new Map()
   for (const { ofLot, splitFrom, ...event } of rows) {
@@ -72,7 +85,8 @@ export const descendantsOf = async (db: Client, householdId: string, lotIds: rea
 /** Lots with entries after a numbered one, the last of them, and whether the lot is told otherwise than it was. */
 export const lotsTouchedSince = async (db: Client, householdId: string, eventId: number) =>
   (
-    await db.query<{ identity: IdentityRow; retold: boolean; last: number }>(
+    await planned<{ identity: IdentityRow; retold: boolean; last: number }>(
+      db,
       `select json_build_object('id', l.id, 'code', l.code, 'crop', l.crop, 'heap', l.heap, 'fate', l.fate,
            'variety', l.variety, 'bed', l.bed, 'broughtOn', l.brought_on) as identity, touched.retold, touched.last
        from (
@@ -93,7 +107,8 @@ export async function appendEvents(
   requestId: string | null,
 ): Promise<EventOfLot[]> {
   if (events.length === 0) return []
-  const { rows } = await db.query<EventColumns>(
+  const { rows } = await planned<EventColumns>(
+    db,
     `insert into lot_events as e (household_id, lot_id, at, kind, weight_g, pieces, place_id, details, request_id)
      select $1::uuid, $2::uuid, $3::timestamptz, one.kind, one.weight_g, one.pieces, one.place_id, one.details, $4::uuid
      from rows from (
@@ -164,7 +179,8 @@ export const keepLotNow = (
   now: Pick<LotState, 'stage' | 'weightG' | 'pieces' | 'placeId' | 'form'> &
     Pick<LotHistory, 'unit' | 'size' | 'source'> & { name: string | null; never: boolean; guessed: Guessed },
 ) =>
-  db.query(
+  planned(
+    db,
     `insert into lot_now (household_id, lot_id, stage, weight_g, pieces, place_id, form, never, guessed_weight, guessed_pieces,
        name, unit, size, source)
      values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14)
@@ -201,7 +217,11 @@ export interface MoveRow extends LotEvent {
   name: string | null
 }
 
-/** Entries since an instant that changed a weight, or what others say. */
+/** Whether an entry changed a weight, or what others say. */
+export const tellsOfMoves = ({ kind, weightG }: Pick<LotEvent, 'kind' | 'weightG'>): boolean =>
+  weightG !== 0 || ['undone', 'restated', 'relabelled'].includes(kind)
+
+/** Those entries since an instant. */
 export const movesSince = async (db: Client, householdId: string, since: Date, afterId = 0): Promise<MoveRow[]> =>
   (
     await db.query<
