@@ -18,6 +18,7 @@ import {
 import { takeEntered, type Houses, type Move } from './projections'
 import type { Aside } from './aside/aside'
 import { bodyReader } from './body'
+import { textOf } from './text'
 import { checker, querySchema } from './validate'
 
 /** The household writing, and its moment. */
@@ -172,8 +173,8 @@ export class Server {
       // so that a page that is told of a change knows whether it has it already
       response.set('X-Revision', String(visit.household.revision))
       const wanted = method === 'GET' || endpoint.aside ? [] : wantedViews(request)
-      if (method === 'GET') response.type('json').send(textOf(answer))
-      else response.json(wanted.length === 0 ? answer : { answer, fresh: await this.fresh(visit, wanted) })
+      const told = wanted.length === 0 ? answer : { answer, fresh: await this.fresh(visit, wanted) }
+      response.type('json').send(textOf(told))
     })
   }
 
@@ -269,15 +270,6 @@ export class Server {
     }
     return fresh
   }
-}
-
-/** What was put together once is written as text once. */
-const texts = new WeakMap<object, string>()
-function textOf(answer: unknown): string {
-  if (typeof answer !== 'object' || answer === null) return JSON.stringify(answer)
-  const text = texts.get(answer) ?? JSON.stringify(answer)
-  texts.set(answer, text)
-  return text
 }
 
 const mostViews = 12

@@ -60,8 +60,8 @@ export class House {
   private readonly lotByCode: ReadonlyMap<string, LotState>
   private readonly kept: Map<string, Map<string, { of: readonly unknown[]; value: unknown }>>
   /** lots that give off ripening gas, by place, each with what it counts for, kg */
-  private readonly givers: ReadonlyMap<string, { id: string; kg: number }[]>
-  private readonly seen = new Map<string, WeakMap<LotState, unknown>>()
+  private readonly givers: Givers
+  private seen = new Map<string, WeakMap<LotState, unknown>>()
 
   constructor(facts: HouseFacts, earlier?: House) {
     this.household = facts.household
@@ -103,6 +103,7 @@ export class House {
 
   /** What was seen of a lot still holds where neither it nor the gas that reaches it is another. */
   private goOnFrom(earlier: House): void {
+    if (sameGivers(this.givers, earlier.givers)) return void (this.seen = earlier.seen)
     const same = this.lots.filter((lot) => {
       const place = this.place(lot.placeId)
       return this.gasReaching(place, lot) === earlier.gasReaching(place, lot)
@@ -176,7 +177,7 @@ export class House {
   }
 }
 
-function giversOf(lots: readonly LotState[]) {
+function giversOf(lots: readonly LotState[]): ReadonlyMap<string, { id: string; kg: number }[]> {
   const by = new Map<string, { id: string; kg: number }[]>()
   for (const { id, placeId, weightG, cropData } of lots) {
     const kg = (weightG / 1000) * gasReaching[cropData.keeping.ethyleneGiven.value]
@@ -187,6 +188,14 @@ function giversOf(lots: readonly LotState[]) {
   }
   return by
 }
+
+type Givers = ReturnType<typeof giversOf>
+const sameGivers = (a: Givers, b: Givers): boolean =>
+  a.size === b.size &&
+  [...a].every(([place, own]) => {
+    const was = b.get(place)
+    return was?.length === own.length && own.every(({ id, kg }, i) => id === was[i]!.id && kg === was[i]!.kg)
+  })
 
 function inUse({ places, lots }: HouseFacts, earlier?: House): readonly PlaceState[] {
   const used = places.filter(({ id, retiredOn }) => retiredOn === null || lots.some((lot) => lot.placeId === id))

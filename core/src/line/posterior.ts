@@ -80,11 +80,13 @@ function groupByBasis(weighings: readonly PoweredWeighing[]): PoweredWeighing[][
     const key = w.basis ?? 'lot'
     groups.set(key, [...(groups.get(key) ?? []), w])
   }
-  return [...groups.values()].filter((group) => group.length > 1).map(thinned)
+  return [...groups.values()]
+    .filter((group) => group.length > 1)
+    .map((group) => thinned(group.sort((one, other) => one.powerKPaH - other.powerKPaH)))
 }
 
-/** More weighings than this say nothing that their neighbours do not, and cost with their cube. */
-const mostWeighings = 16
+/** More weighings than this say nothing that their neighbours do not. */
+const mostWeighings = 32
 
 /** The first, the last, and as many between as are worth reckoning with, evenly spaced. */
 const thinned = (group: PoweredWeighing[]): PoweredWeighing[] =>
@@ -97,54 +99,37 @@ const thinned = (group: PoweredWeighing[]): PoweredWeighing[] =>
 
 /**
  * Log-likelihood of one basis's weighings: the scale's noise, and air that moved more or less than was thought between
- * them. The latter adds up like a walk along the drying power, so later weighings share what came before. The true
- * first weight is unknown and integrated out.
+ * them. The latter adds up like a walk along the drying power, so later weighings share what came before: followed from
+ * one to the next by a Kalman filter. The true first weight is unknown and integrated out.
+ * @param weighings by the drying power spent
  */
 function weighingLogLikelihood(weighings: readonly PoweredWeighing[], budget: number, ratio: number): number {
-  const n = weighings.length
-  const noise = scaleNoise[weighings[0]!.basis === 'bunch' ? 'bunch' : 'lot']
-  const residual = new Float64Array(n)
-  const slope = new Float64Array(n)
-  for (let i = 0; i < n; i++) {
-    const { powerKPaH, weightG } = weighings[i]!
-    const share = weightShare(powerKPaH, budget, ratio)
-    residual[i] = Math.log(weightG) - Math.log(share)
-    slope[i] = (lnLeft / budget) * ((share - ratio) / share)
-  }
-  // covariance, and its Cholesky factor in place
-  const c = new Float64Array(n * n)
-  for (let i = 0; i < n; i++) {
-    for (let j = 0; j <= i; j++) {
-      const walked = Math.min(weighings[i]!.powerKPaH, weighings[j]!.powerKPaH)
-      c[i * n + j] = slope[i]! * slope[j]! * airflowWalkKPaH * walked + (i === j ? noise ** 2 : 0)
-    }
-  }
+  const noise = scaleNoise[weighings[0]!.basis === 'bunch' ? 'bunch' : 'lot'] ** 2
+  // how far the air has walked off, as the logarithm of the weight says it and as one unit of the first weight's would
+  let walked = 0
+  let unit = 0
+  let variance = 0
+  let earlier = 0
   let logDet = 0
-  for (let i = 0; i < n; i++) {
-    for (let j = 0; j <= i; j++) {
-      let sum = c[i * n + j]!
-      for (let m = 0; m < j; m++) sum -= c[i * n + m]! * c[j * n + m]!
-      c[i * n + j] = i === j ? Math.sqrt(sum) : sum / c[j * n + j]!
-    }
-    logDet += 2 * Math.log(c[i * n + i]!)
-  }
   let oneOne = 0
   let oneRes = 0
   let resRes = 0
-  const u = new Float64Array(n)
-  const v = new Float64Array(n)
-  for (let i = 0; i < n; i++) {
-    let a = 1
-    let b = residual[i]!
-    for (let m = 0; m < i; m++) {
-      a -= c[i * n + m]! * u[m]!
-      b -= c[i * n + m]! * v[m]!
-    }
-    u[i] = a / c[i * n + i]!
-    v[i] = b / c[i * n + i]!
-    oneOne += u[i]! * u[i]!
-    oneRes += u[i]! * v[i]!
-    resRes += v[i]! * v[i]!
+  for (const { powerKPaH, weightG } of weighings) {
+    const share = weightShare(powerKPaH, budget, ratio)
+    const slope = (lnLeft / budget) * ((share - ratio) / share)
+    variance += airflowWalkKPaH * (powerKPaH - earlier)
+    earlier = powerKPaH
+    const spread = slope * slope * variance + noise
+    const gain = (variance * slope) / spread
+    const one = 1 - slope * unit
+    const residual = Math.log(weightG / share) - slope * walked
+    unit += gain * one
+    walked += gain * residual
+    variance -= gain * slope * variance
+    logDet += Math.log(spread)
+    oneOne += (one * one) / spread
+    oneRes += (one * residual) / spread
+    resRes += (residual * residual) / spread
   }
   return -0.5 * (logDet + Math.log(oneOne) + resRes - (oneRes * oneRes) / oneOne)
 }
@@ -169,6 +154,8 @@ export function expectedWeightG(
 ): number {
   let sum = 0
   for (let i = 0; i < posterior.weight.length; i++) {
+    // guesses nobody believes any more only cost time
+    if (posterior.weight[i]! < 1e-9) continue
     const budget = posterior.budgetKPaH[i]!
     const ratio = posterior.finalRatio[i]!
     sum += posterior.weight[i]! * (weightShare(laterKPaH, budget, ratio) / weightShare(earlierKPaH, budget, ratio))

@@ -50,21 +50,36 @@ export function larderView(house: House, moves: readonly Move[]): LarderView {
   return {
     troubled: troubledRows(house),
     lots,
-    totals: lines.map(({ sums: { keepsUntil: _, ...sums } }) => sums),
-    runOut: lines.map(({ line, sums: { crop, name, weightG, keepsUntil } }) => {
+    totals: lines.map(({ line, sums }) =>
+      house.once(null, `total ${line}`, [sums], () => {
+        const { keepsUntil: _, ...total } = sums
+        return total
+      }),
+    ),
+    runOut: lines.map(({ line, sums }) => {
+      const { crop, name, weightG, keepsUntil } = sums
       const perWeek = paces.has(line) ? undefined : paceLike(line)
       const pace = paces.get(line) ?? (perWeek === undefined ? null : paceOf(house, line, weightG, [], perWeek))
-      return {
+      // a dish has no harvest to last to
+      const ahead = name === null ? cropAhead(house, moves, crop) : undefined
+      return house.once(null, `run out ${line}`, [sums, pace, ahead], () => ({
         crop,
         name,
         perWeekG: pace?.perWeek ?? null,
         runsOutOn: pace?.runsOutOn ?? null,
         keepsUntil,
-        ...against(house, moves, crop, name),
-      }
+        lasts: ahead?.lasts ?? null,
+        gapFrom: ahead?.gapFrom ?? null,
+        nextCropOn: ahead?.nextCropOn ?? null,
+      }))
     }),
     weightG: lots.reduce((sum, lot) => sum + lot.weightG, 0),
-    week: weekOf(house, lots, uses),
+    week: house.once(
+      null,
+      'week of pots',
+      [uses, house.today, ...lots.flatMap((lot) => [lot.code, lot.weightG, lot.lossAvoidedPerKg, lot.keepsUntil])],
+      () => weekOf(house, lots, uses),
+    ),
   }
 }
 
@@ -75,7 +90,10 @@ const paceOf = (house: House, line: string, weightG: number, uses: readonly Use[
     runOut(Math.max(1, weightG), uses, house.today, perWeek === undefined ? undefined : { perWeek }),
   )
 
-const larderLot = (house: House, eatable: EatableLot): LarderLot => {
+const larderLot = (house: House, eatable: EatableLot): LarderLot =>
+  house.seenOf(eatable.lot, 'larder lot', () => larderLotOf(house, eatable))
+
+function larderLotOf(house: House, eatable: EatableLot): LarderLot {
   const { lot, lossAvoidedPerKg, keepsUntil, beyond, overdueSince, why } = eatable
   const place = house.place(lot.placeId)?.name
   return house.once(
@@ -123,13 +141,6 @@ function sumsOf(lots: readonly LarderLot[]) {
         .sort()
         .at(-1) ?? null,
   }
-}
-
-/** How a line lasts to its next crop; a dish has no harvest to last to. */
-function against(house: House, moves: readonly Move[], crop: string, name: string | null) {
-  if (name !== null) return { lasts: null, gapFrom: null, nextCropOn: null }
-  const { lasts, gapFrom, nextCropOn } = cropAhead(house, moves, crop)
-  return { lasts, gapFrom, nextCropOn }
 }
 
 /** Days a lot has stood there without anybody taking of it; null where somebody has. */

@@ -30,18 +30,20 @@ const airPoints = (house: House, place: PlaceState) =>
     return points
   })
 
+const dryingLot = (house: House, lot: LotState): LineView['lots'][number] => ({
+  ...lotRow(house, lot),
+  ...curingView(house, lot),
+  hungOn: house.dateOf(lot.history.hungAtMs!),
+  hungIn: lot.history.hungIn ? hungInWords[lot.history.hungIn] : null,
+})
+
 export function lineView(house: House): LineView {
   const at = (stage: LotState['stage']) => workable(house).filter((lot) => lot.stage === stage)
   const lots = at('drying')
   const used = house.places.filter((place) => lots.some((lot) => lot.placeId === place.id))
   return {
     troubled: troubledRows(house),
-    lots: lots.map((lot) => ({
-      ...lotRow(house, lot),
-      ...curingView(house, lot),
-      hungOn: house.dateOf(lot.history.hungAtMs!),
-      hungIn: lot.history.hungIn ? hungInWords[lot.history.hungIn] : null,
-    })),
+    lots: lots.map((lot) => house.seenOf(lot, 'on the line', () => dryingLot(house, lot))),
     air: used.map((place) => ({ placeId: place.id, place: place.name, points: airPoints(house, place) })),
     dryer: at('dryer').map((lot) => ({ ...lotRow(house, lot), load: dryerView(house, lot) })),
     jars: at('conditioning').map((lot) => ({ ...lotRow(house, lot), jar: jarView(house, lot) })),

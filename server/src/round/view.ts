@@ -22,8 +22,16 @@ import { troubledRows } from '../lots'
 import { placeView } from '../places'
 import type { Move } from '../projections'
 
-/** A job as screens, files and calendars show it. */
+const views = new WeakMap<PlannedJob, JobView>()
+
+/** A job as screens, files and calendars show it. It is planned anew where anything it says is another. */
 export function jobView(house: House, job: PlannedJob): JobView {
+  const view = views.get(job) ?? viewOf(house, job)
+  views.set(job, view)
+  return view
+}
+
+function viewOf(house: House, job: PlannedJob): JobView {
   const { lot, place, stand, kind } = job
   const basis =
     lot?.stage === 'drying' && kind === 'weigh' && curingOfLot(house, lot)
@@ -137,9 +145,10 @@ export function roundView(house: House, moves: readonly Move[], on: string): Rou
 function lastWeek(house: House, moves: readonly Move[]): RoundView['lastWeek'] {
   return house.once(null, 'last week', [moves, house.today], () => {
     const since = addDays(house.today, -7)
-    const lately = moves.filter(({ on }) => on > since)
-    const sum = (...kinds: string[]) =>
-      lately.reduce((g, { kind, weightG }) => (kinds.includes(kind) ? g + weightG : g), 0)
+    const sums = new Map<string, number>()
+    // ten years of them: gone through once
+    for (const { on, kind, weightG } of moves) if (on > since) sums.set(kind, (sums.get(kind) ?? 0) + weightG)
+    const sum = (...kinds: string[]) => kinds.reduce((g, kind) => g + (sums.get(kind) ?? 0), 0)
     return {
       broughtInG: sum('brought-in'),
       usedG: 0 - sum('used'),

@@ -43,18 +43,25 @@ export const inWords = <T extends { endedBy: End }>(lot: LotState, keeps: T) => 
   endedBy: endWord(lot.cropData, keeps.endedBy),
 })
 
-const storedLot = (house: House, lot: LotState) => ({
-  ...lotRow(house, lot),
-  keeps: lot.stage === 'stored' && !troubleOf(house, lot) ? inWords(lot, keepsUntil(house, lot)) : null,
-})
+const storedLot = (house: House, lot: LotState) =>
+  house.seenOf(lot, 'stored lot', () => ({
+    ...lotRow(house, lot),
+    keeps: lot.stage === 'stored' && !troubleOf(house, lot) ? inWords(lot, keepsUntil(house, lot)) : null,
+  }))
+
+function storesPlace(house: House, place: PlaceState): StoresView['places'][number] {
+  const [view, cloud, ahead] = [placeView(house, place), cloudOf(house, place), monthsAhead(house, place)]
+  const conflicts = conflictsIn(house, place)
+  return house.once(null, `in stores ${place.id}`, [view, cloud, ahead, ...conflicts], () => ({
+    ...view,
+    cloud,
+    ahead,
+    conflicts,
+  }))
+}
 
 export const storesView = (house: House): StoresView => ({
-  places: house.places.map((place) => ({
-    ...placeView(house, place),
-    cloud: cloudOf(house, place),
-    ahead: monthsAhead(house, place),
-    conflicts: conflictsIn(house, place),
-  })),
+  places: house.places.map((place) => storesPlace(house, place)),
   lots: house.lots.map((lot) => storedLot(house, lot)),
   windows: windowsOf(house),
 })
