@@ -17,8 +17,8 @@ export interface StockMove {
   weightG: number
 }
 
-/** What was added to a list of moves; undefined where it was told anew. */
-const addedTo = (was: readonly StockMove[], now: readonly StockMove[]): readonly StockMove[] | undefined =>
+/** What was added to a list; undefined where it was told anew. */
+export const addedTo = <T>(was: readonly T[], now: readonly T[]): readonly T[] | undefined =>
   was.length <= now.length && was[0] === now[0] && was.at(-1) === now[was.length - 1]
     ? now.slice(was.length)
     : undefined

@@ -182,6 +182,16 @@ export function keepsUntil(
   elsewhere?: PlaceState,
   level: 'nine-in-ten' | 'half' = 'nine-in-ten',
 ): KeepsUntil {
+  const until = () => untilOf(house, lot, elsewhere, level)
+  return elsewhere ? until() : house.seenOf(lot, `until ${level}`, until)
+}
+
+function untilOf(
+  house: House,
+  lot: LotState,
+  elsewhere: PlaceState | undefined,
+  level: 'nine-in-ten' | 'half',
+): KeepsUntil {
   const keeping = keepingOf(house, lot, elsewhere)
   return house.once(lot, `until ${level} ${elsewhere?.id ?? ''}`, [keeping, house.household.timeZone], () => {
     const { endedBy, halfDay, nineInTenDay } = keeping.forecast

@@ -1,6 +1,7 @@
 import type { JobView, RoundView } from '@vadose/contract/round'
 import { markedWords } from '@vadose/core/almanac'
 import {
+  addedTo,
   curingOfLot,
   eatFirstOf,
   expectedG,
@@ -141,19 +142,28 @@ export function roundView(house: House, moves: readonly Move[], on: string): Rou
   }
 }
 
+/** Moves of one week, g, by what they were; told from the whole ledger once a day, and then from what is added to it. */
+interface WeekOfMoves {
+  today: string
+  moves: readonly Move[]
+  sums: ReadonlyMap<string, number>
+}
+
 /** Grams brought in, used, lost and dried off in the last seven days. */
 function lastWeek(house: House, moves: readonly Move[]): RoundView['lastWeek'] {
-  return house.once(null, 'last week', [moves, house.today], () => {
-    const since = addDays(house.today, -7)
-    const sums = new Map<string, number>()
-    // ten years of them: gone through once
-    for (const { on, kind, weightG } of moves) if (on > since) sums.set(kind, (sums.get(kind) ?? 0) + weightG)
-    const sum = (...kinds: string[]) => kinds.reduce((g, kind) => g + (sums.get(kind) ?? 0), 0)
-    return {
-      broughtInG: sum('brought-in'),
-      usedG: 0 - sum('used'),
-      lostG: 0 - sum('lost'),
-      waterG: 0 - sum('weighed', 'finished'),
-    }
+  const { today } = house
+  const { sums } = house.once<WeekOfMoves>(null, 'last week', [moves, today], (was) => {
+    const added = was?.today === today ? addedTo(was.moves, moves) : undefined
+    const since = addDays(today, -7)
+    const sums = new Map(added && was!.sums)
+    for (const { on, kind, weightG } of added ?? moves) if (on > since) sums.set(kind, (sums.get(kind) ?? 0) + weightG)
+    return { today, moves, sums }
   })
+  const sum = (...kinds: string[]) => kinds.reduce((g, kind) => g + (sums.get(kind) ?? 0), 0)
+  return {
+    broughtInG: sum('brought-in'),
+    usedG: 0 - sum('used'),
+    lostG: 0 - sum('lost'),
+    waterG: 0 - sum('weighed', 'finished'),
+  }
 }
