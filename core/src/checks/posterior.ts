@@ -85,8 +85,14 @@ export function beliefNow({ logWeight, bad }: LooksSoFar): LotBelief {
 export function beliefAfterChecks(model: LifeModel, checks: readonly Check[], nowDay: number, spread = 0): LotBelief {
   const looks = noLooksYet(model)
   for (const check of [...checks].sort((a, b) => a.day - b.day)) takeInLook(model, looks, check, spread)
-  age(model, looks.bad, looks.day, nowDay, spread)
-  return beliefNow(looks)
+  return aged(model, beliefNow(looks), looks.day, nowDay, spread)
+}
+
+/** What is believed of a lot that was left to stand since. */
+export function aged(model: LifeModel, belief: LotBelief, from: number, to: number, spread: number): LotBelief {
+  const bad = [...belief.bad]
+  age(model, bad, from, to, spread)
+  return { weights: belief.weights, bad }
 }
 
 /** Lets the lot stand from one day to another, in every state it may be in. */

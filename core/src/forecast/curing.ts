@@ -26,7 +26,8 @@ export function curingOfLot(house: House, lot: LotState): { lot: CuringLot; stat
 }
 
 /** Air from now on in a place, for the line's what-ifs. */
-export const lineAhead = (place: PlaceState): AirSeries => firstHours(place.ahead, curingAheadDays * 24)
+export const lineAhead = (house: House, place: PlaceState): AirSeries =>
+  house.once(null, `line ahead ${place.id}`, [place.ahead], () => firstHours(place.ahead, curingAheadDays * 24))
 
 /** Ready window as dates; null where the air ahead never gets it there. */
 export const readyDates = (house: House, readyAtMs: Spread): Spread<string | null> =>

@@ -2,7 +2,7 @@ import { hourMs } from '../air'
 import type { Spread } from '../chance'
 import { mapSpread } from '../chance'
 import type { Crop } from '../almanac'
-import { asksForAll, beliefAfterChecks, checkSize, nextLookInDays, type Check } from '../checks'
+import { aged, asksForAll, beliefAfterChecks, checkSize, nextLookInDays, type Check } from '../checks'
 import { draft } from '../lots'
 import { dayMs, type CivilDate } from '../households'
 import { dayOf } from '../places'
@@ -12,6 +12,8 @@ import {
   exposureOver,
   keepingForecast,
   lifeModel,
+  nineInTenFrom,
+  sameUntil,
   paceSlopePerC,
   spreadPerWeek,
   stand,
@@ -87,6 +89,9 @@ function toldOf(lot: LotState, beganMs: number): string {
   return told
 }
 
+const sameLooks = (was: LotLife, checks: readonly Check[], spread: number): boolean =>
+  was.spread === spread && JSON.stringify(was.checks) === JSON.stringify(checks)
+
 /** A lot's life where it is, or in another place. What is eaten, weighed or noted changes nothing of it. */
 function lifeOf(house: House, lot: LotState, elsewhere?: PlaceState): LotLife {
   const { history, cropData } = lot
@@ -94,7 +99,7 @@ function lifeOf(house: House, lot: LotState, elsewhere?: PlaceState): LotLife {
   const packing = packingOf(lot)
   const around = house.around(lot, elsewhere ?? house.place(lot.placeId), packing)
   const beganMs = history.storedAtMs ?? history.broughtAtMs
-  return house.once(
+  return house.once<LotLife>(
     lot,
     `life ${elsewhere?.id ?? ''}`,
     [
@@ -108,7 +113,7 @@ function lifeOf(house: House, lot: LotState, elsewhere?: PlaceState): LotLife {
       around.gas,
       around.light,
     ],
-    () => {
+    (was) => {
       const startMs = Math.floor(beganMs / hourMs) * hourMs
       const before = lived(house, lot, startMs)
       const settledMs = startMs + before.days * dayMs
@@ -121,11 +126,15 @@ function lifeOf(house: House, lot: LotState, elsewhere?: PlaceState): LotLife {
       const asOfMs = Math.max(elsewhere ? house.nowMs : house.dayStartMs, history.stays.at(-1)?.atMs ?? beganMs)
       const nowDay = Math.max(0, lastDay, (asOfMs - beganMs) / dayMs)
       const spread = spreadPerWeek[packing]
-      const belief = beliefAfterChecks(model, checks, nowDay, spread)
-      const beliefThen = beliefAfterChecks(model, checks, lastDay, spread)
+      // what looks taught stands, where they were made in the same air: the air to come says nothing of them
+      const beliefThen =
+        was && sameLooks(was, checks, spread) && sameUntil(was.model, model, Math.max(1, lastDay))
+          ? was.beliefThen
+          : beliefAfterChecks(model, checks, lastDay, spread)
+      const belief = aged(model, beliefThen, lastDay, nowDay, spread)
       const airSd = airLogSd(house, cropData, place)
       const forecast = keepingForecast(model, lossPct, nowDay, belief, spread, airSd)
-      const said = keepingForecast(model, lossPct, lastDay, beliefThen, spread, airSd).nineInTenDay
+      const said = lastDay === nowDay ? forecast.nineInTenDay : nineInTenFrom(model, lastDay, beliefThen, spread, airSd)
       return { startMs: beganMs, nowDay, model, lossPct, belief, spread, forecast, checks, lastDay, beliefThen, said }
     },
   )
@@ -235,6 +244,8 @@ export function soundSharesAhead(house: House, lot: LotState, stepDays: number, 
     if (weight < leastWeight) return
     let bad = belief.bad[j]!
     for (let i = 0, day = nowDay; i < count; i++, day += stepDays) {
+      // nothing of it is left, this week or later
+      if (badShare(bad) > 1 - 1e-6) break
       if (i > 0) bad = stand(model, j, bad, Math.min(model.days, day - stepDays), Math.min(model.days, day), spread)
       sound[i]! += weight * (1 - badShare(bad))
     }

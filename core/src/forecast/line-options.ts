@@ -2,7 +2,7 @@ import { degrees, told, type Message } from '../message'
 import { airSeries, saturationVapourPressureKPa, type AirSeries } from '../air'
 import { gentleDryingC, thinLayerGain } from '../assumptions'
 import type { Spread } from '../chance'
-import { airflowAt, curingOf, kitchenVapourKPa, whatWouldHelp, type Alternative } from '../line'
+import { against, airflowAt, asItIs, curingOf, kitchenVapourKPa, whatIf, type Alternative } from '../line'
 import { placeKinds } from '../places'
 import { curingOfLot, lineAhead, readyDates } from './curing'
 import type { House } from './house'
@@ -35,7 +35,7 @@ function alternatives(house: House, lot: LotState): Alternative[] {
     .map((place): Alternative => ({
       id: place.id,
       label: told('line.moveTo', { place: place.name.toLowerCase() }),
-      airAhead: lineAhead(place),
+      airAhead: lineAhead(house, place),
       airflow: placeKinds[place.kind].airflow,
     }))
   const { clock, bunch } = curingOf(lot.cropData)
@@ -47,7 +47,7 @@ function alternatives(house: House, lot: LotState): Alternative[] {
       : { id: 'fan-on', label: told('line.fanOn'), airflow: 'fan' }
   const others: Alternative[] = [fan]
   if (here) {
-    const ahead = lineAhead(here)
+    const ahead = lineAhead(house, here)
     if (!lot.history.airflow.at(-1)?.gain)
       others.push({
         id: 'thinner',
@@ -61,7 +61,7 @@ function alternatives(house: House, lot: LotState): Alternative[] {
       others.push({
         id: 'dryer',
         label: told('line.inDryer', { air: degrees(warmC) }),
-        airAhead: dryerAir(ahead, warmC),
+        airAhead: house.once(lot, 'dryer air', [ahead, warmC], () => dryerAir(ahead, warmC)),
         airflow: 'fan',
       })
     }
@@ -86,7 +86,15 @@ function dryerAir(like: AirSeries, warmC: number): AirSeries {
 export function optionsFor(house: House, lot: LotState): LineOption[] {
   const curing = curingOfLot(house, lot)
   return house.once(lot, 'options', [curing, ...house.places.map((place) => place.ahead)], () => {
-    const [asIs, ...others] = whatWouldHelp(curing.lot, alternatives(house, lot), curing.state.posterior)
+    // other air in one place changes what comes of being carried there
+    const outcomes = [asItIs(curing.lot), ...alternatives(house, lot)].map((alternative) => {
+      const { id, label, airAhead, airflow, gain } = alternative
+      const outcome = house.once(lot, `option ${id}`, [curing, airAhead, airflow, gain], () =>
+        whatIf(curing.lot, alternative, curing.state.posterior),
+      )
+      return { ...outcome, label }
+    })
+    const [asIs, ...others] = against(outcomes[0]!, outcomes)
     return [asIs!, ...others.sort((a, b) => a.readyAtMs.p50 - b.readyAtMs.p50)].map((o): LineOption => ({
       id: o.id,
       label: o.label,

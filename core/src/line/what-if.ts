@@ -32,44 +32,48 @@ export function splitSeries(air: AirSeries, atMs: number): [AirSeries, AirSeries
   return [hoursOf(air, 0, cut), hoursOf(air, cut, air.hours)]
 }
 
+/** Leaving it as it is. */
+export const asItIs = (lot: CuringLot): Alternative => ({
+  id: 'leave',
+  label: told('line.leave'),
+  airflow: airflowAt(lot.airflow, lot.nowMs),
+})
+
+/** What would come of one of them. */
+export type Outcome = Omit<AlternativeOutcome, 'daysSaved'> & { posterior: CuringPosterior }
+
 /**
- * What each alternative would change from now on, the lot's weighings and tests kept; first is leaving it as it is.
+ * What would come of an alternative from now on, the lot's weighings and tests kept.
  * @param known what is believed of it, where its past has been read already: it is the same whatever is done from now on
  */
-export function whatWouldHelp(
-  lot: CuringLot,
-  alternatives: readonly Alternative[],
-  known?: CuringPosterior,
-): AlternativeOutcome[] {
+export function whatIf(lot: CuringLot, alternative: Alternative, known?: CuringPosterior): Outcome {
   const [past, ownAhead] = splitSeries(lot.air, lot.nowMs)
-  const asIs = { id: 'leave', label: told('line.leave'), airflow: airflowAt(lot.airflow, lot.nowMs) }
+  const ahead = alternative.airAhead ?? ownAhead
   // what was spread thinner stays so wherever it is carried
-  const hangs = lot.airflow.at(-1)?.gain ?? 1
-  const outcomes: AlternativeOutcome[] = []
-  let believed = known
-  for (const alternative of [asIs, ...alternatives] as Alternative[]) {
-    const ahead = alternative.airAhead ?? ownAhead
-    const changed = {
-      ...lot,
-      air: joinSeries(past, ahead),
-      airflow: [
-        ...lot.airflow.filter((c) => c.atMs < lot.nowMs),
-        { atMs: Math.max(lot.nowMs, past.startMs), airflow: alternative.airflow, gain: alternative.gain ?? hangs },
-      ],
-    }
-    const state = curingState(changed, believed)
-    believed = state.posterior
-    let mouldHoursAhead = 0
-    for (let i = 0; i < Math.min(ahead.hours, 14 * 24); i++) if (ahead.mouldExcessPct[i]! > 0) mouldHoursAhead++
-    const base = outcomes[0]?.readyAtMs.p50 ?? state.readyAtMs.p50
-    const saved = base === state.readyAtMs.p50 ? 0 : (base - state.readyAtMs.p50) / dayMs
-    outcomes.push({
-      id: alternative.id,
-      label: alternative.label,
-      readyAtMs: state.readyAtMs,
-      daysSaved: saved,
-      mouldHoursAhead,
-    })
+  const gain = alternative.gain ?? lot.airflow.at(-1)?.gain ?? 1
+  const changed = {
+    ...lot,
+    air: joinSeries(past, ahead),
+    airflow: [
+      ...lot.airflow.filter((c) => c.atMs < lot.nowMs),
+      { atMs: Math.max(lot.nowMs, past.startMs), airflow: alternative.airflow, gain },
+    ],
   }
-  return outcomes
+  const { readyAtMs, posterior } = curingState(changed, known)
+  let mouldHoursAhead = 0
+  for (let i = 0; i < Math.min(ahead.hours, 14 * 24); i++) if (ahead.mouldExcessPct[i]! > 0) mouldHoursAhead++
+  return { id: alternative.id, label: alternative.label, readyAtMs, mouldHoursAhead, posterior }
+}
+
+/** How much sooner than the first each of them gets there. */
+export const against = (asIs: Outcome, outcomes: readonly Outcome[]): AlternativeOutcome[] =>
+  outcomes.map(({ posterior: _, ...outcome }) => {
+    const [base, then] = [asIs.readyAtMs.p50, outcome.readyAtMs.p50]
+    return { ...outcome, daysSaved: base === then ? 0 : (base - then) / dayMs }
+  })
+
+/** What each alternative would change from now on; first is leaving it as it is. */
+export function whatWouldHelp(lot: CuringLot, alternatives: readonly Alternative[]): AlternativeOutcome[] {
+  const asIs = whatIf(lot, asItIs(lot))
+  return against(asIs, [asIs, ...alternatives.map((alternative) => whatIf(lot, alternative, asIs.posterior))])
 }

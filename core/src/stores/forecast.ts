@@ -65,6 +65,16 @@ export function keepingForecast(
   }
 }
 
+/** Days when nine in ten of what was there on a day are still sound. */
+export const nineInTenFrom = (
+  model: LifeModel,
+  fromDay: number,
+  belief: LotBelief,
+  spread: number,
+  airLogSd: number,
+): Spread =>
+  widened(gridSpread(endDays(model, fromDay, belief, spread, 0.1).nineInTen, belief.weights), fromDay, airLogSd)
+
 /** Hurt ones go whatever the air: what else takes the next tenth is named first, unless they are most of it. */
 const culpritFirst = (shares: { end: End; share: number }[]) => {
   const early = shares.find(({ end }) => end === 'early rot')
@@ -89,8 +99,11 @@ function widened({ p10, p50, p90 }: Spread, nowDay: number, airLogSd: number): S
 /** Standard deviations from the middle to one in ten. */
 const inTenth = 1.2816
 
-/** For each state, the days on which nine in ten and half of the lot are still sound; today where that has passed. */
-function endDays(model: LifeModel, nowDay: number, belief: LotBelief, spread: number) {
+/**
+ * For each state, the days on which nine in ten and half of the lot are still sound; today where that has passed.
+ * @param enough share bad beyond which nothing more is asked
+ */
+function endDays(model: LifeModel, nowDay: number, belief: LotBelief, spread: number, enough = 0.5) {
   const { weights } = belief
   const nineInTen = new Float64Array(weights.length).fill(nowDay)
   const half = new Float64Array(weights.length).fill(nowDay)
@@ -100,14 +113,14 @@ function endDays(model: LifeModel, nowDay: number, belief: LotBelief, spread: nu
     let bad = badShare(belief.bad[j]!)
     nineInTen[j] = bad > 0.1 ? nowDay : model.days
     half[j] = bad > 0.5 ? nowDay : model.days
-    if (bad > 0.5) continue
+    if (bad > enough) continue
     stand(model, j, belief.bad[j]!, nowDay, model.days, spread, (next, then) => {
       const crossed = (level: number) => day + ((level - bad) / (then - bad)) * (next - day)
       if (bad <= 0.1 && then > 0.1) nineInTen[j] = crossed(0.1)
       if (then > 0.5) half[j] = crossed(0.5)
       day = next
       bad = then
-      return then > 0.5
+      return then > enough
     })
   }
   return { nineInTen, half }

@@ -45,6 +45,15 @@ interface Standing {
   quiet: number[]
   /** of each hazard its value at the whole steps, as far as it was asked for */
   atStep: Float64Array[]
+  /** of each state what counts in it, once it was asked for */
+  states: { running: Counting; quiet: Counting }[]
+}
+
+/** The ends that count in a state: which, how much, and their hazards at the whole steps. */
+interface Counting {
+  ends: number[]
+  counts: number[]
+  atStep: Float64Array[]
 }
 
 const standings = new WeakMap<LifeModel, Standing>()
@@ -64,6 +73,7 @@ function standingOf(model: LifeModel): Standing {
       atStep: model.hazard.map((_, i) =>
         active.includes(i) ? Float64Array.from({ length: steps + 1 }, (_, n) => hazardAt(model, i, n * step)) : none,
       ),
+      states: [],
     }
     standings.set(model, made)
   }
@@ -71,9 +81,46 @@ function standingOf(model: LifeModel): Standing {
 }
 const none = new Float64Array(0)
 
-/** The ends that count in a state. */
-const countingIn = (model: LifeModel, ends: readonly number[], j: number): number[] =>
-  ends.filter((i) => model.counts[i]![j]! > 0)
+function countingIn({ counts }: LifeModel, { atStep }: Standing, among: readonly number[], j: number): Counting {
+  const ends = among.filter((i) => counts[i]![j]! > 0)
+  return { ends, counts: ends.map((i) => counts[i]![j]!), atStep: ends.map((i) => atStep[i]!) }
+}
+
+const countingOf = (model: LifeModel, of: Standing, j: number) =>
+  (of.states[j] ??= {
+    running: countingIn(model, of, of.running, j),
+    quiet: countingIn(model, of, of.quiet, j),
+  })
+
+/** Whether two lives are the same up to a day, for whoever lets a lot stand: what was learnt until then of one holds of the other. */
+export function sameUntil(a: LifeModel, b: LifeModel, day: number): boolean {
+  const same = (one: ArrayLike<number>, other: ArrayLike<number>, length = one.length) => {
+    if (one.length < length || other.length < length) return false
+    for (let i = 0; i < length; i++) if (one[i] !== other[i]) return false
+    return true
+  }
+  const one = standingOf(a)
+  const other = standingOf(b)
+  const hazards = Math.ceil(day) + 2
+  return (
+    one.step === other.step &&
+    one.running.join() === other.running.join() &&
+    one.quiet.join() === other.quiet.join() &&
+    a.names.join() === b.names.join() &&
+    same(a.prior, b.prior) &&
+    a.counts.every((counts, i) => same(counts, b.counts[i]!)) &&
+    a.hazard.every((hazard, i) => same(hazard, b.hazard[i]!, Math.min(hazards, a.days, b.days)))
+  )
+}
+
+/** Hazards that have come by a day. @param n the whole step it is; below nothing where it is none */
+function come(model: LifeModel, { ends, counts, atStep }: Counting, day: number, n: number): number {
+  let total = 0
+  for (let k = 0; k < ends.length; k++) {
+    total += (n >= 0 ? atStep[k]![n]! : hazardAt(model, ends[k]!, day)) * counts[k]!
+  }
+  return total
+}
 
 /**
  * Lets a lot stand: sound pieces go bad as the model says, and bad ones spoil others. One law for what is believed now and
@@ -92,24 +139,19 @@ export function stand(
   spread: number,
   each?: (day: number, bad: number) => boolean | void,
 ): Bad {
-  const { step, running: runningEnds, quiet: quietEnds, atStep } = standingOf(model)
-  const runningHere = countingIn(model, runningEnds, j)
-  const quietHere = countingIn(model, quietEnds, j)
-  const sum = (ends: readonly number[], day: number, n: number) => {
-    let total = 0
-    for (const i of ends) total += (n >= 0 ? atStep[i]![n]! : hazardAt(model, i, day)) * model.counts[i]![j]!
-    return total
-  }
+  const standing = standingOf(model)
+  const { step } = standing
+  const here = countingOf(model, standing, j)
   const driedInStep = -Math.expm1(-step / runsForDays)
   let { running, spent, quiet } = bad
-  let ran = sum(runningHere, from, -1)
-  let quietened = sum(quietHere, from, -1)
+  let ran = come(model, here.running, from, -1)
+  let quietened = come(model, here.quiet, from, -1)
   for (let day = from; day < to - 1e-9;) {
     const n = Math.floor(day / step + 1e-6) + 1
     const next = n * step <= to && (spread > 0 || each) ? n * step : to
     const at = next === n * step ? n : -1
-    const ranNext = sum(runningHere, next, at)
-    const quietNext = sum(quietHere, next, at)
+    const ranNext = come(model, here.running, next, at)
+    const quietNext = come(model, here.quiet, next, at)
     const sound = 1 - running - spent - quiet
     const risen = ranNext - ran + quietNext - quietened
     const going = sound * -Math.expm1(-risen)

@@ -2,7 +2,6 @@ import {
   bestMoves,
   curingOfLot,
   eatFirstOf,
-  optionsFor,
   planOf,
   sharesAhead,
   stockAhead,
@@ -28,7 +27,6 @@ export async function warm(house: House): Promise<void> {
 function warmLot(house: House, lot: LotState): void {
   if (lot.stage === 'drying') {
     curingOfLot(house, lot)
-    optionsFor(house, lot)
   } else if (lot.stage === 'stored' || lot.stage === 'fresh') {
     sharesAhead(house, lot)
   }
