@@ -6,7 +6,7 @@ import express from 'express'
 import { pino } from 'pino'
 import { makeApp } from '../server/src/app'
 import { openPool } from '../server/src/database'
-import { Houses } from '../server/src/projections'
+import { Houses, warmBooks } from '../server/src/projections'
 import { freshDatabase, runAs } from '../server/src/testing/database'
 import { copyDecade, firstDay, makeDecade, tenYears, type Size } from './decade-household'
 import { inTurn } from './rounds'
@@ -105,6 +105,8 @@ const weigh = () => {
   })
 }
 
+// as a server does when it begins
+await warmBooks()
 const delay = monitorEventLoopDelay({ resolution: 5 })
 const cold = performance.now()
 delay.enable()

@@ -12,7 +12,7 @@ import { openPool, requireBoundRole } from './database'
 import { ensureDemo } from './demo'
 import { forgetOldAnswers } from './households'
 import { migrate } from './migrate'
-import { rebuildMissing } from './projections'
+import { rebuildMissing, warmBooks } from './projections'
 
 /** When this process began, in ticks since the machine did: with its pid, nobody else's. @source proc(5), stat */
 const beganAt = (): string =>
@@ -64,6 +64,7 @@ async function main(): Promise<void> {
     const note = process.env['VADOSE_ADDRESS_FILE']
     if (note) writeFileSync(note, `${process.pid} ${url} ${beganAt()}\n`)
     console.log(`Vadose answers at ${url}`)
+    void warmBooks()
   })
   const remember = forgetOldAnswers(pool)
   const stop = () => {

@@ -26,13 +26,17 @@ export interface EatableLot extends Eatable {
 /** Not food yet, or not food at all. */
 const notEaten = ['drying', 'dryer', 'conditioning']
 
+/** What is known of a lot for ranking it among the others. */
+export const eatableOf = (house: House, lot: LotState): Omit<EatableLot, 'lossAvoidedPerKg'> =>
+  house.seenOf(lot, 'eatable', () => ({ ...soundness(house, lot), lot }))
+
 /** Lots to eat from, soonest lost first; planting stock is not food. */
 export const eatFirstOf = (house: House): EatableLot[] =>
   house.shown('eat first', [], () =>
     eatFirst(
       workable(house)
         .filter((lot) => !notEaten.includes(lot.stage) && lot.fate !== 'plant')
-        .map((lot) => house.seenOf(lot, 'eatable', () => ({ ...soundness(house, lot), lot }))),
+        .map((lot) => eatableOf(house, lot)),
     ),
   )
 

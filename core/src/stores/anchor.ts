@@ -54,14 +54,37 @@ function anchoredPace(crop: Crop): number {
     // half of the lots do better, half worse, left to themselves
     return gridSpread(sound, model.prior).p50
   }
-  let [low, high] = [leastPace, mostPace]
-  if (sound(high) < soundAtBooksMiddle) return high
-  while (high / low > 1.001) {
-    const mid = Math.sqrt(low * high)
-    if (sound(mid) < soundAtBooksMiddle) low = mid
-    else high = mid
+  return Math.exp(rootOf((logPace) => logit(sound(Math.exp(logPace))) - logit(soundAtBooksMiddle)))
+}
+
+const logit = (share: number): number => {
+  const inside = Math.min(1 - 1e-9, Math.max(1e-9, share))
+  return Math.log(inside / (1 - inside))
+}
+const closeEnough = 5e-4
+
+/** Where a rising function of the pace's logarithm crosses nought, by regula falsi (Illinois); an end of the range where it does not. */
+function rootOf(f: (logPace: number) => number): number {
+  let [low, high] = [Math.log(leastPace), Math.log(mostPace)]
+  let above = f(high)
+  if (above < 0) return high
+  let below = f(low)
+  if (below >= 0) return low
+  let last = 0
+  for (;;) {
+    const at = (low * above - high * below) / (above - below)
+    const value = f(at)
+    // an end that stays counts for half, so that the other side is reached too
+    if (value < 0) {
+      if (Math.abs(at - low) < closeEnough) return at
+      if (last < 0) above /= 2
+      ;[low, below, last] = [at, value, -1]
+    } else {
+      if (Math.abs(high - at) < closeEnough) return at
+      if (last > 0) below /= 2
+      ;[high, above, last] = [at, value, 1]
+    }
   }
-  return high
 }
 
 /** How far each end has come, day by day, at the crop's own pace. */

@@ -1,5 +1,5 @@
 export { paceSlopePerC } from './common-clock'
-export { agesByDay, agesOf } from './anchor'
+export { agesByDay, agesOf, paceOf } from './anchor'
 export * from './forecast'
 export { usualPrior, type LifePrior } from './life-kinds'
 export * from './life-model'

@@ -32,6 +32,7 @@ import { Writes, type Entered } from './entered'
 import { movesFrom, ownEntries, readEntries } from './entries'
 import { setupOf } from './setup'
 import { Kept } from './kept'
+import { breather } from './breathe'
 import { warm } from './warm'
 
 /** so many lots are worked out between two requests without holding others up */
@@ -109,7 +110,9 @@ export class Houses {
       const months = await monthsFrom(db, id, from)
       const measured = new Map<string, Measured>()
       const rain = new Map<number, number>()
+      const breathe = breather()
       for (const place of places) {
+        await breathe()
         const own = months.filter((row) => row.placeId === place.id).map(monthOfHours)
         if (place.kind === 'outdoors') for (const month of own) takeRain(rain, month)
         measured.set(place.id, { record: recordOf(own), lastAtMs: lastOf(own), epoch: 0 })

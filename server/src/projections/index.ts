@@ -1,5 +1,6 @@
 export { noteEntered, takeEntered, type Entered } from './entered'
 export { Houses } from './houses'
+export { warmBooks } from './warm'
 export type { Move } from './known'
 export { redoHours } from './place-hours'
 export {

@@ -137,9 +137,13 @@ export async function lotsOf(
     householdId,
     identities.map(({ id }) => id),
   )
-  return new Map(
-    identities.map((identity) => [identity.id, stateOf(identity, historyFrom(ledgers, identity.id), almanac)]),
-  )
+  const breathe = breather()
+  const lots = new Map<string, LotState>()
+  for (const identity of identities) {
+    lots.set(identity.id, stateOf(identity, historyFrom(ledgers, identity.id), almanac))
+    await breathe()
+  }
+  return lots
 }
 
 export const inOrder = (lots: ReadonlyMap<string, LotState>): LotState[] =>
@@ -229,6 +233,7 @@ export async function placesNow(
   const breathe = breather()
   const made: PlaceState[] = []
   for (const place of places) {
+    await breathe()
     const { record, lastAtMs, epoch } = airOf(place, measured)
     const known = was?.place(place.id)
     made.push(
@@ -236,7 +241,6 @@ export async function placesNow(
         ? { ...known, ...place }
         : placeState(place, record, lastAtMs, moment, epoch),
     )
-    await breathe()
   }
   return withWeather(made, expected, before?.expected === expected ? was?.places : undefined)
 }

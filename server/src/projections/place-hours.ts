@@ -1,3 +1,4 @@
+import { endianness } from 'node:os'
 import { hourMs } from '@vadose/core/air'
 import type { MonthOfHours } from '@vadose/core/readings'
 import type { Client } from '../database'
@@ -13,9 +14,10 @@ const startOf = (month: string): number => Date.parse(`${month}T00:00:00Z`)
 
 /** The floats of a kept month. */
 export function floatsOf(bytes: Buffer): Float32Array {
-  const floats = new Float32Array(bytes.length / 4)
-  for (let i = 0; i < floats.length; i++) floats[i] = bytes.readFloatLE(4 * i)
-  return floats
+  // a copy of its own: the bytes lie anywhere in what was read
+  const own = Uint8Array.from(bytes)
+  if (endianness() === 'BE') Buffer.from(own.buffer).swap32()
+  return new Float32Array(own.buffer)
 }
 
 function bytesOf(floats: Float32Array): Buffer {

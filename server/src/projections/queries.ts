@@ -221,23 +221,36 @@ export interface MoveRow extends LotEvent {
 export const tellsOfMoves = ({ kind, weightG }: Pick<LotEvent, 'kind' | 'weightG'>): boolean =>
   weightG !== 0 || ['undone', 'restated', 'relabelled'].includes(kind)
 
-/** Those entries since an instant. */
-export const movesSince = async (db: Client, householdId: string, since: Date, afterId = 0): Promise<MoveRow[]> =>
+const pageOfMoves = async (db: Client, householdId: string, since: Date, afterId: number): Promise<MoveRow[]> =>
   (
-    await db.query<
+    await planned<
       Pick<MoveRow, 'id' | 'kind' | 'crop' | 'code' | 'variety' | 'bed' | 'name' | 'weightG' | 'pieces' | 'details'> & {
         at: Date
       }
     >(
+      db,
       `select e.id, e.at, e.kind, l.crop, l.code, l.variety, l.bed, n.name, e.weight_g as "weightG", e.pieces,
          case when e.kind in ('undone', 'restated', 'planted', 'lost') then e.details else '{}' end as details
        from lot_events e join lots l on l.household_id = e.household_id and l.id = e.lot_id
        left join lot_now n on n.household_id = l.household_id and n.lot_id = l.id
        where e.household_id = $1 and e.at >= $2 and e.id > $3
-         and (e.weight_g <> 0 or e.kind in ('undone', 'restated', 'relabelled')) order by e.id`,
+         and (e.weight_g <> 0 or e.kind in ('undone', 'restated', 'relabelled')) order by e.id limit ${movesAtOnce}`,
       [householdId, since, afterId],
     )
   ).rows.map(({ at, ...row }) => ({ ...row, atMs: at.getTime(), placeId: null }))
+
+/** so many rows are read at a stretch */
+const movesAtOnce = 1000
+
+/** Those entries since an instant; ten years of them a page at a time, so that others come in between. */
+export async function movesSince(db: Client, householdId: string, since: Date, afterId = 0): Promise<MoveRow[]> {
+  const moves: MoveRow[] = []
+  for (;;) {
+    const page = await pageOfMoves(db, householdId, since, moves.at(-1)?.id ?? afterId)
+    for (const move of page) moves.push(move)
+    if (page.length < movesAtOnce) return moves
+  }
+}
 
 export const unprojectedHouseholds = async (pool: Pool) =>
   (await pool.query<{ id: string }>('select id from households where not projected')).rows.map((row) => row.id)

@@ -1,13 +1,17 @@
 import {
-  bestMoves,
   curingOfLot,
+  eatableOf,
   eatFirstOf,
+  optionsFor,
   planOf,
   sharesAhead,
   stockAhead,
+  workable,
   type House,
   type LotState,
 } from '@vadose/core/forecast'
+import { crops } from '@vadose/core/almanac'
+import { paceOf } from '@vadose/core/stores'
 import { breather } from './breathe'
 
 /** Works out what every screen asks for, a stretch at a time so that requests come in between. */
@@ -18,7 +22,12 @@ export async function warm(house: House): Promise<void> {
     attempt(() => warmLot(house, lot))
     await breathe()
   }
-  for (const work of [planOf, eatFirstOf, stockAhead, bestMoves]) {
+  for (const lot of workable(house)) {
+    if (lot.stage === 'drying') attempt(() => void optionsFor(house, lot))
+    else if (lot.stage === 'stored') attempt(() => void eatableOf(house, lot))
+    await breathe()
+  }
+  for (const work of [planOf, eatFirstOf, stockAhead]) {
     attempt(() => void work(house))
     await breathe()
   }
@@ -37,5 +46,14 @@ function attempt(work: () => void): void {
     work()
   } catch {
     // shown where it is asked for
+  }
+}
+
+/** Anchors every crop to its book, which the first household would wait for: once a server, as it begins. */
+export async function warmBooks(): Promise<void> {
+  const breathe = breather()
+  for (const crop of crops) {
+    paceOf(crop)
+    await breathe()
   }
 }
