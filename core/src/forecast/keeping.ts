@@ -1,4 +1,3 @@
-import { hourMs } from '../air'
 import type { Spread } from '../chance'
 import { mapSpread } from '../chance'
 import type { Crop } from '../almanac'
@@ -26,7 +25,7 @@ import {
 } from '../stores'
 import type { House } from './house'
 import { lotState, type LotState } from './lot'
-import { lived, packingOf } from './lived'
+import { lifeStartMs, lived, packingOf } from './lived'
 import { lifePriorOf } from './learnt'
 import { looksSince } from './looks'
 import { lotAir } from './lot-air'
@@ -114,7 +113,7 @@ function lifeOf(house: House, lot: LotState, elsewhere?: PlaceState): LotLife {
       around.light,
     ],
     (was) => {
-      const startMs = Math.floor(beganMs / hourMs) * hourMs
+      const startMs = lifeStartMs(lot)
       const before = lived(house, lot, startMs)
       const settledMs = startMs + before.days * dayMs
       const exposure = exposureOver(cropData, lotAir(house, lot, settledMs, horizonDays * 24, place), before)

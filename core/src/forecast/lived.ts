@@ -12,8 +12,20 @@ export interface Lived extends Exposure {
 
 /** What a lot's settled days have added up to, continued from where it stood. */
 export function lived(house: House, lot: LotState, startMs: number): Lived {
+  const days = settledDays(house, startMs)
+  const lives = liveOn(house, lot, startMs, days)
+  // a clock that was set back has lived less than was reckoned
+  return lives.days > days
+    ? { startMs, ...exposureOver(lot.cropData, lotAirThen(house, lot, startMs, startMs + days * dayMs)) }
+    : { startMs, ...lives }
+}
+
+const settledDays = (house: House, startMs: number) =>
+  Math.max(0, Math.floor((settledFrom(house.comingHourMs) - startMs) / dayMs))
+
+/** What its first days have added up to, so many at least: only what was not reckoned yet is. */
+function liveOn(house: House, lot: LotState, startMs: number, days: number): Exposure {
   const through = livedThrough(house, lot)
-  const days = Math.max(0, Math.floor((settledFrom(house.comingHourMs) - startMs) / dayMs))
   const known = house.once<{ of: Exposure | undefined }>(lot, 'lived', [through, startMs, lot.cropData], () => ({
     of: undefined,
   }))
@@ -21,10 +33,23 @@ export function lived(house: House, lot: LotState, startMs: number): Lived {
     const fromMs = startMs + (known.of?.days ?? 0) * dayMs
     known.of = exposureOver(lot.cropData, lotAirThen(house, lot, fromMs, startMs + days * dayMs), known.of)
   }
-  // a clock that was set back has lived less than was reckoned
-  return known.of.days > days
-    ? { startMs, ...exposureOver(lot.cropData, lotAirThen(house, lot, startMs, startMs + days * dayMs)) }
-    : { startMs, ...known.of }
+  return known.of
+}
+
+/** Start of a lot's life: when it was stored, or came in. */
+export const lifeStartMs = ({ history: { storedAtMs, broughtAtMs } }: LotState): number =>
+  Math.floor((storedAtMs ?? broughtAtMs) / hourMs) * hourMs
+
+const yearDays = 365
+
+/** Reckons what an old lot has lived through a year at a time, for whoever must not be kept long. */
+export function* livingYears(house: House, lot: LotState): Generator<void> {
+  const startMs = lifeStartMs(lot)
+  const days = settledDays(house, startMs)
+  for (let year = yearDays; year < days; year += yearDays) {
+    liveOn(house, lot, startMs, year)
+    yield
+  }
 }
 
 /**
@@ -38,8 +63,8 @@ export function agesAhead(
   around: readonly { light: boolean; gas: number }[],
   daysAhead: readonly number[],
 ): number[][][] {
-  const { history, cropData } = lot
-  const startMs = Math.floor((history.storedAtMs ?? history.broughtAtMs) / hourMs) * hourMs
+  const { cropData } = lot
+  const startMs = lifeStartMs(lot)
   const before = lived(house, lot, startMs)
   const settledMs = startMs + before.days * dayMs
   const hours = (daysAhead.at(-1)! + 4) * 24

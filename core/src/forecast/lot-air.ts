@@ -17,6 +17,8 @@ export function lotAirThen(house: House, lot: LotState, fromMs: number, toMs: nu
     const place = house.place(stays[k]?.placeId) ?? house.placeOf(lot)
     if (to <= from || !place) continue
     const air = airThen(place, house.climate, fromMs + from * hourMs, to - from, house.comingHourMs)
+    // it has lain in one place all the time
+    if (from === 0 && to === hours) return air
     temperature.set(air.temperatureC, from)
     humidity.set(air.relativeHumidityPct, from)
   }

@@ -2,6 +2,7 @@ import {
   curingOfLot,
   eatableOf,
   eatFirstOf,
+  livingYears,
   optionsFor,
   planOf,
   sharesAhead,
@@ -18,6 +19,7 @@ import { breather } from './breathe'
 export async function warm(house: House): Promise<void> {
   const breathe = breather()
   for (const lot of house.lots) {
+    if (lot.stage === 'stored') await warmYears(house, lot, breathe)
     // one that cannot be worked out says so on its own line when it is shown
     attempt(() => warmLot(house, lot))
     await breathe()
@@ -33,6 +35,12 @@ export async function warm(house: House): Promise<void> {
   }
 }
 
+async function warmYears(house: House, lot: LotState, breathe: () => Promise<void>): Promise<void> {
+  const years = livingYears(house, lot)
+  const next = () => years.next().done === false
+  while (attempt(next)) await breathe()
+}
+
 function warmLot(house: House, lot: LotState): void {
   if (lot.stage === 'drying') {
     curingOfLot(house, lot)
@@ -41,11 +49,12 @@ function warmLot(house: House, lot: LotState): void {
   }
 }
 
-function attempt(work: () => void): void {
+function attempt<T>(work: () => T): T | undefined {
   try {
-    work()
+    return work()
   } catch {
     // shown where it is asked for
+    return undefined
   }
 }
 
