@@ -9,7 +9,7 @@ import { openPool } from '../server/src/database'
 import { Houses, warmBooks } from '../server/src/projections'
 import { freshDatabase, runAs } from '../server/src/testing/database'
 import { copyDecade, firstDay, makeDecade, tenYears, type Size } from './decade-household'
-import { inTurn } from './rounds'
+import { p95InTurn } from './rounds'
 
 /** Ten years of a household on one server: what screens, writes and readings cost, against bare routes in the same run. */
 const small = process.argv[2] === 'small'
@@ -71,18 +71,15 @@ function once(method: string, path: string, body?: unknown, headers: Record<stri
     sent.end(body === undefined ? undefined : JSON.stringify(body))
   })
 }
-const p95 = (times: number[]) => [...times].sort((a, b) => a - b)[Math.floor(times.length * 0.95)]!
-async function timed(work: () => Promise<number>): Promise<number> {
-  const times: number[] = []
-  for (let i = 0; i < shots; i++) times.push(await work())
-  return p95(times)
-}
-const say = (what: string, { a, b, ratio, spread }: Awaited<ReturnType<typeof inTurn>>, aim: string) =>
+/** One of each at a time, so that a busy moment of the machine, or of the collector, slows both. */
+async function compare(what: string, ours: () => Promise<number>, bare: () => Promise<number>, aim: string) {
+  const { a, b, ratio, spread } = await p95InTurn(ours, bare, shots, rounds)
   console.log(
     `decade: ${what} p95 ${a.toFixed(2)} ms, bare ${b.toFixed(2)} ms, ratio ${ratio.toFixed(2)} (${spread.map((s) => s.toFixed(2)).join('–')}), aim ${aim}`,
   )
-const bareRead = () => timed(() => once('GET', '/bare'))
-const bareWrite = () => timed(() => once('POST', '/bare', {}))
+}
+const bareRead = () => once('GET', '/bare')
+const bareWrite = () => once('POST', '/bare', {})
 const at = (path: string, of = decade) => `/api/households/${of.address}${path}`
 let n = 0
 const use = () =>
@@ -123,19 +120,16 @@ const screens = {
   'a lot': `/lots/${decade.stored[1] ?? decade.hanging[0]}`,
 }
 for (const [name, path] of Object.entries(screens)) {
-  say(name, await inTurn(() => timed(() => once('GET', at(path))), bareRead, rounds), '≤ 4')
+  await compare(name, () => once('GET', at(path)), bareRead, '≤ 4')
+  let writes = 0
   const after = async () => {
-    const times: number[] = []
-    for (let i = 0; i < shots; i++) {
-      await (i % 2 ? use() : weigh())
-      times.push(await once('GET', at(path)))
-    }
-    return p95(times)
+    await (writes++ % 2 ? use() : weigh())
+    return once('GET', at(path))
   }
-  say(`${name}, right after a write,`, await inTurn(after, bareRead, rounds), '≤ 4')
+  await compare(`${name}, right after a write,`, after, bareRead, '≤ 4')
 }
-say('a note on a lot in store', await inTurn(() => timed(use), bareWrite, rounds), '≤ 4 of a bare insert')
-say('a weighing on the line', await inTurn(() => timed(weigh), bareWrite, rounds), '≤ 4 of a bare insert')
+await compare('a note on a lot in store', use, bareWrite, '≤ 4 of a bare insert')
+await compare('a weighing on the line', weigh, bareWrite, '≤ 4 of a bare insert')
 
 /** CPU seconds and time until everything a write touches is worked out again. */
 async function freshAfter(write: () => Promise<unknown>): Promise<{ cpu: number; ms: number }> {
@@ -205,13 +199,10 @@ const ingest = (of: string) =>
     { readings: [{ at: new Date((instant += 1000)).toISOString(), temperatureC: 10, relativeHumidityPct: 85 }] },
     { authorization: `Bearer ${of}` },
   )
-say(
+await compare(
   'a sensor’s reading in year ten against day one',
-  await inTurn(
-    () => timed(() => ingest(token)),
-    () => timed(() => ingest(youngToken.token)),
-    rounds,
-  ),
+  () => ingest(token),
+  () => ingest(youngToken.token),
   '≤ 1.2',
 )
 for (let i = 0; i < copies; i++) await once('GET', `/api/households/copy-${i}/round`)

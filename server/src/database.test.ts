@@ -1,16 +1,28 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { asHousehold, openPool, requireBoundRole, type Pool } from './database'
+import {
+  asHousehold,
+  inTransaction,
+  openPool,
+  planned,
+  requireBoundRole,
+  trail,
+  type Client,
+  type Pool,
+} from './database'
 import { freshDatabase, practiceHousehold, serveFresh, type Served } from './testing/fresh'
 
 let served: Served
 let acting: Pool
 beforeAll(async () => {
   served = await serveFresh()
+  acting = openPool(actingUrl())
+})
+function actingUrl(): string {
   const url = new URL(served.url)
   url.username = 'vadose_server'
   url.password = 'test'
-  acting = openPool(url.href)
-})
+  return url.href
+}
 afterAll(async () => {
   await acting.end()
   await served.close()
@@ -72,4 +84,54 @@ it('what is said of a household in a transaction is forgotten with it', async ()
     expect((await acting.query('select count(*) as n from places')).rows[0].n).toBe(0)
     expect((await acting.query(`select current_setting('app.household_id', true) as id`)).rows[0].id || null).toBeNull()
   }
+})
+
+const household = async () => (await served.pool.query<{ id: string }>('select id from households')).rows[0]!.id
+it('a statement nobody waited for takes its transaction back with it, and is what is told of', async () => {
+  const id = await household()
+  const written = inTransaction(acting, id, async (db) => {
+    trail(db, db.query('select 1 / 0'))
+    trail(db, db.query('select 2'))
+    return 'done'
+  })
+  await expect(written).rejects.toThrow('division by zero')
+  // the same where the work fails after it
+  const failed = inTransaction(acting, id, async (db) => {
+    trail(db, db.query('select 1 / 0'))
+    await db.query('select 2')
+  })
+  await expect(failed).rejects.toThrow('division by zero')
+  // and the connection is as good as before
+  await expect(inTransaction(acting, id, async () => 'done')).resolves.toBe('done')
+})
+
+it('what is asked often is planned once a connection, and not where a pooler hands processes round', async () => {
+  await served.pool.query('create table counted (n integer); grant select on counted to vadose_app')
+  const pool = openPool(actingUrl(), 1)
+  const id = await household()
+  const ask = () =>
+    asHousehold(pool, id, async (db) => {
+      await planned(db, 'select n from counted where n > $1', ['0'])
+      const plans = 'select statement from pg_prepared_statements where from_sql is false'
+      return (await db.query<{ statement: string }>(plans)).rows.map(({ statement }) => statement)
+    })
+  const behindPooler = (db: Client) => Object.assign(db, { processID: -1 })
+  // who answers is known after the first transaction
+  expect(await ask()).toEqual([])
+  expect(await ask()).toEqual(['select n from counted where n > $1'])
+  expect(await ask()).toHaveLength(1)
+  // tables that were brought up to date meanwhile: begun again, on a connection that knows nothing of the plan
+  await served.pool.query('alter table counted alter column n type bigint')
+  expect(await ask()).toEqual([])
+  await served.pool.query('drop table counted')
+  await pool.end()
+
+  const pooled = openPool(actingUrl(), 1)
+  pooled.on('connect', behindPooler)
+  const through = () => asHousehold(pooled, id, async (db) => void (await planned(db, 'select 3', [])))
+  await through()
+  await through()
+  const { rows } = await pooled.query('select count(*) as n from pg_prepared_statements')
+  expect(rows[0].n).toBe(0)
+  await pooled.end()
 })

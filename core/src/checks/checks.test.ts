@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { cropById } from '../almanac'
 import { lookBeforeLost } from '../assumptions'
-import { spreadPerWeek, meanSoundShare, priorWeights, steadyLife } from '../stores'
+import { airSeries } from '../air'
+import { lotLife, sameUntil, spreadPerWeek, meanSoundShare, priorWeights, steadyLife } from '../stores'
 import {
   beliefAfterChecks,
   checkSize,
@@ -133,4 +134,23 @@ describe('what looking teaches', () => {
   it('refuses more bad than looked at', () => {
     expect(() => checkUpdate({ lifeDays }, [{ day: 3, lookedAt: 2, bad: 3 }])).toRefuse(/more bad/)
   })
+})
+
+it('what looks taught stands where only the air to come is another', () => {
+  const carrot = cropById('carrot')
+  /** Forty days at 4 °C, and so many at another temperature. */
+  const life = (then: number) => {
+    const days = Float64Array.from({ length: 24 * 200 }, (_, hour) => (hour < 24 * 40 ? 4 : then))
+    return lotLife(carrot, airSeries(0, days, new Float64Array(days.length).fill(95)), 'damp-sand').model
+  }
+  const [mild, milder] = [life(5), life(5.05)]
+  const looks = [
+    { day: 12, lookedAt: 20, bad: 0, lotSize: 200 },
+    { day: 35, lookedAt: 30, bad: 3, running: 2, lotSize: 190 },
+  ]
+  const spread = spreadPerWeek['damp-sand']
+  expect(sameUntil(mild, milder, 35)).toBe(true)
+  expect(beliefAfterChecks(milder, looks, 35, spread)).toEqual(beliefAfterChecks(mild, looks, 35, spread))
+  expect(sameUntil(mild, milder, 60)).toBe(false)
+  expect(beliefAfterChecks(milder, looks, 60, spread)).not.toEqual(beliefAfterChecks(mild, looks, 60, spread))
 })

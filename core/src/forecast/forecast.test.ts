@@ -13,6 +13,7 @@ import {
   House,
   keepsElsewhere,
   keepsUntil,
+  livingYears,
   lotState,
   movePreview,
   placeState,
@@ -265,4 +266,15 @@ describe('a house made from an earlier one', () => {
     expect(beside([stored('A26-1', 'apple-late', '2026-10-02', 'cellar', 150, 1)])).toBe(0)
     expect(beside([stored('A26-1', 'apple-late', '2026-10-02', 'cellar', 30_000, 200)])).toBe(1)
   })
+})
+
+it('an old lot has lived the same, reckoned a year at a time or at once', () => {
+  const beans = stored('B19-1', 'bean-drying', '2019-09-20', 'cellar')
+  const onions = stored('N25-1', 'onion-storing', '2025-08-20', 'cellar')
+  const lots = [beans, onions]
+  const atOnce = houseOn('2026-11-20', lots)
+  const byYears = houseOn('2026-11-20', lots)
+  expect([...livingYears(byYears, beans)]).toHaveLength(7)
+  expect([...livingYears(byYears, onions)]).toHaveLength(1)
+  for (const one of lots) expect(keepingOf(byYears, one)).toEqual(keepingOf(atOnce, one))
 })

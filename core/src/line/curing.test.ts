@@ -5,7 +5,9 @@ import { describe, expect, it } from 'vitest'
 import { hourMs, joinSeries, steadyAir } from '../air'
 import { cropById } from '../almanac'
 import { dayMs } from '../households'
+import { airflowWalkKPaH, curedShare, scaleNoise } from '../assumptions'
 import {
+  curingPosterior,
   curingState,
   expectedNowG,
   weightCurve,
@@ -151,4 +153,48 @@ describe('the curing clock', () => {
     expect(fan!.daysSaved).toBeGreaterThan(10)
     expect(room!.daysSaved).toBeGreaterThan(fan!.daysSaved)
   })
+})
+
+/** Solution of a symmetric positive system and the logarithm of its determinant, by elimination. */
+function solved(matrix: readonly (readonly number[])[], right: readonly number[]): { x: number[]; logDet: number } {
+  const rows = matrix.map((row, i) => [...row, right[i]!])
+  let logDet = 0
+  for (let i = 0; i < rows.length; i++) {
+    logDet += Math.log(rows[i]![i]!)
+    for (let k = 0; k < rows.length; k++) {
+      if (k === i) continue
+      const factor = rows[k]![i]! / rows[i]![i]!
+      rows[k] = rows[k]!.map((value, m) => value - factor * rows[i]![m]!)
+    }
+  }
+  return { x: rows.map((row, i) => row.at(-1)! / row[i]!), logDet }
+}
+
+it('believes the weighings as generalized least squares with an unknown constant does (textbook, recalled)', () => {
+  const curing = garlic.curing!
+  const weighings = [0, 45, 130, 260].map((powerKPaH, i) => ({ powerKPaH, weightG: [610, 571, 508, 452][i]! }))
+  const { budgetKPaH, finalRatio, weight } = curingPosterior(curing, weighings, [])
+  const logs = Array.from(weight, (_, i) => {
+    const [budget, ratio] = [budgetKPaH[i]!, finalRatio[i]!]
+    const zb = Math.log(budget / curing.budget.value) / curing.budgetLogSd.value
+    const zr = (ratio - curing.finalWeightRatio.value) / curing.finalWeightRatioSd.value
+    const shares = weighings.map((w) => weightShare(w.powerKPaH, budget, ratio))
+    const slopes = shares.map((share) => (Math.log(1 - curedShare) / budget) * ((share - ratio) / share))
+    const covariance = weighings.map((a, j) =>
+      weighings.map((b, k) => {
+        const walked = airflowWalkKPaH * Math.min(a.powerKPaH, b.powerKPaH)
+        return slopes[j]! * slopes[k]! * walked + (j === k ? scaleNoise.lot ** 2 : 0)
+      }),
+    )
+    const seen = weighings.map((w, j) => Math.log(w.weightG / shares[j]!))
+    const ones = seen.map(() => 1)
+    const dot = (a: readonly number[], b: readonly number[]) => a.reduce((sum, x, j) => sum + x * b[j]!, 0)
+    const { x, logDet } = solved(covariance, seen)
+    const { x: unit } = solved(covariance, ones)
+    const [oneOne, oneSeen, seenSeen] = [dot(ones, unit), dot(ones, x), dot(seen, x)]
+    return -0.5 * (zb * zb + zr * zr + logDet + Math.log(oneOne) + seenSeen - oneSeen ** 2 / oneOne)
+  })
+  const best = Math.max(...logs)
+  const total = logs.reduce((sum, log) => sum + Math.exp(log - best), 0)
+  logs.forEach((log, i) => expect(weight[i]).toBeCloseTo(Math.exp(log - best) / total, 9))
 })
