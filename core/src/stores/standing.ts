@@ -45,14 +45,13 @@ interface Standing {
   quiet: number[]
   /** of each hazard its value at the whole steps, as far as it was asked for */
   atStep: Float64Array[]
-  /** of each state what counts in it, once it was asked for */
-  states: { running: Counting; quiet: Counting }[]
+  /** which ends count, by state once it was asked for: states are many, and differ by few */
+  counting: Map<number, { running: Counting; quiet: Counting }>
 }
 
-/** The ends that count in a state: which, how much, and their hazards at the whole steps. */
+/** Ends that count in a state, and their hazards at the whole steps. */
 interface Counting {
   ends: number[]
-  counts: number[]
   atStep: Float64Array[]
 }
 
@@ -70,10 +69,13 @@ function standingOf(model: LifeModel): Standing {
       step,
       running: active.filter((i) => runs.has(model.names[i]!)),
       quiet: active.filter((i) => !runs.has(model.names[i]!)),
-      atStep: model.hazard.map((_, i) =>
-        active.includes(i) ? Float64Array.from({ length: steps + 1 }, (_, n) => hazardAt(model, i, n * step)) : none,
-      ),
-      states: [],
+      atStep: model.hazard.map((_, i) => {
+        if (!active.includes(i)) return none
+        const hazards = new Float64Array(steps + 1)
+        for (let n = 0; n <= steps; n++) hazards[n] = hazardAt(model, i, n * step)
+        return hazards
+      }),
+      counting: new Map(),
     }
     standings.set(model, made)
   }
@@ -83,14 +85,21 @@ const none = new Float64Array(0)
 
 function countingIn({ counts }: LifeModel, { atStep }: Standing, among: readonly number[], j: number): Counting {
   const ends = among.filter((i) => counts[i]![j]! > 0)
-  return { ends, counts: ends.map((i) => counts[i]![j]!), atStep: ends.map((i) => atStep[i]!) }
+  return { ends, atStep: ends.map((i) => atStep[i]!) }
 }
 
-const countingOf = (model: LifeModel, of: Standing, j: number) =>
-  (of.states[j] ??= {
-    running: countingIn(model, of, of.running, j),
-    quiet: countingIn(model, of, of.quiet, j),
+function countingOf(model: LifeModel, of: Standing, j: number) {
+  let which = 0
+  model.counts.forEach((counts, i) => {
+    if (counts[j]! > 0) which |= 1 << i
   })
+  let counting = of.counting.get(which)
+  if (!counting) {
+    counting = { running: countingIn(model, of, of.running, j), quiet: countingIn(model, of, of.quiet, j) }
+    of.counting.set(which, counting)
+  }
+  return counting
+}
 
 /** Whether two lives are the same up to a day, for whoever lets a lot stand: what was learnt until then of one holds of the other. */
 export function sameUntil(a: LifeModel, b: LifeModel, day: number): boolean {
@@ -114,10 +123,10 @@ export function sameUntil(a: LifeModel, b: LifeModel, day: number): boolean {
 }
 
 /** Hazards that have come by a day. @param n the whole step it is; below nothing where it is none */
-function come(model: LifeModel, { ends, counts, atStep }: Counting, day: number, n: number): number {
+function come(model: LifeModel, { ends, atStep }: Counting, j: number, day: number, n: number): number {
   let total = 0
   for (let k = 0; k < ends.length; k++) {
-    total += (n >= 0 ? atStep[k]![n]! : hazardAt(model, ends[k]!, day)) * counts[k]!
+    total += (n >= 0 ? atStep[k]![n]! : hazardAt(model, ends[k]!, day)) * model.counts[ends[k]!]![j]!
   }
   return total
 }
@@ -144,14 +153,14 @@ export function stand(
   const here = countingOf(model, standing, j)
   const driedInStep = -Math.expm1(-step / runsForDays)
   let { running, spent, quiet } = bad
-  let ran = come(model, here.running, from, -1)
-  let quietened = come(model, here.quiet, from, -1)
+  let ran = come(model, here.running, j, from, -1)
+  let quietened = come(model, here.quiet, j, from, -1)
   for (let day = from; day < to - 1e-9;) {
     const n = Math.floor(day / step + 1e-6) + 1
     const next = n * step <= to && (spread > 0 || each) ? n * step : to
     const at = next === n * step ? n : -1
-    const ranNext = come(model, here.running, next, at)
-    const quietNext = come(model, here.quiet, next, at)
+    const ranNext = come(model, here.running, j, next, at)
+    const quietNext = come(model, here.quiet, j, next, at)
     const sound = 1 - running - spent - quiet
     const risen = ranNext - ran + quietNext - quietened
     const going = sound * -Math.expm1(-risen)
