@@ -66,19 +66,36 @@ export class Visit {
    * One write, all or nothing and once however often it is sent, with the household as it is under the lock.
    * @param again what a request sent again is answered, made from the first answer
    */
-  async write<T>(
+  write<T>(
     work: (db: Client, moment: Moment, household: HouseholdRow) => Promise<T>,
+    again?: (db: Client, answer: T) => Promise<T>,
+  ): Promise<T> {
+    return this.writeWith(
+      async () => undefined,
+      (db, moment, _, household) => work(db, moment, household),
+      again,
+    )
+  }
+
+  /**
+   * The same, where what has to be read is known beforehand: it travels with the lock, and is read under it.
+   * @param read asks for what the work begins with
+   */
+  async writeWith<R, T>(
+    read: (db: Client) => Promise<R>,
+    work: (db: Client, moment: Moment, known: R, household: HouseholdRow) => Promise<T>,
     again?: (db: Client, answer: T) => Promise<T>,
   ): Promise<T> {
     const { answer, before, left, entered } = await inTransaction(this.pool, this.id, async (db) => {
       // of one that was taken back on this connection
       takeEntered(db)
-      const [before, seen] = await Promise.all([
+      const [before, seen, known] = await Promise.all([
         lockHousehold(db, this.id),
         this.number && answeredBefore(db, this.id, this.number.id),
+        read(db),
       ])
       if (!before) throw unknownHousehold(this.household.address)
-      const made = await once(db, this.id, this.number, seen, () => work(db, momentOf(before), before), again)
+      const made = await once(db, this.id, this.number, seen, () => work(db, momentOf(before), known, before), again)
       const left = lockHousehold(db, this.id)
       trail(db, left)
       return { answer: made, before, left, entered: takeEntered(db) }

@@ -17,7 +17,7 @@ import { codeIn } from './code'
 import { besideLot, lotByCode, lotsGone } from './queries'
 import { lotRow, lotView } from './view'
 import { lastOn, relabel, restateEntry, strikeEntry, strikeHarvest, undoAct as undoLastAct } from './put-right'
-import { writeAct } from './write'
+import { lotActedOn, writeActOn } from './write'
 
 export function serveLots(server: Server): void {
   server.household(listLots, async (visit, { query }) => {
@@ -70,7 +70,10 @@ export function serveLots(server: Server): void {
   server.household(actOnLot, async (visit, { params, body }) => {
     const code = codeIn(params.code)
     const { requestId, ...act } = body
-    const written = await visit.write((db, moment) => writeAct(db, moment, code, act as LotAct, requestId))
+    const written = await visit.writeWith(
+      (db) => lotActedOn(db, visit.id, code),
+      (db, moment, known) => writeActOn(known, db, moment, code, act as LotAct, requestId),
+    )
     const house = await visit.house()
     const lot = house.lot(code)
     if (lot) return { lot: lotRow(house, lot), ...written }

@@ -24,15 +24,25 @@ const placesNamed = (act: LotAct): string[] =>
       ? [act.placeId]
       : []
 
+/** A lot with its ledger, as an act on it begins. */
+export const lotActedOn = async (db: Client, householdId: string, code: string) => {
+  const [lot, ledgers] = await Promise.all([lockLot(db, householdId, code), ledgersOfCode(db, householdId, code)])
+  return { lot, ledgers }
+}
+
 /** Writes an act on a lot: its events, and the lots it splits off. */
-export async function writeAct(
+export const writeAct = async (db: Client, moment: Moment, code: string, act: LotAct, requestId: string | null) =>
+  writeActOn(await lotActedOn(db, moment.householdId, code), db, moment, code, act, requestId)
+
+/** The same, with the lot read under the household's lock already. */
+export async function writeActOn(
+  { lot, ledgers }: Awaited<ReturnType<typeof lotActedOn>>,
   db: Client,
   { householdId, nowMs, setupRevision }: Moment,
   code: string,
   act: LotAct,
   requestId: string | null,
 ): Promise<Written> {
-  const [lot, ledgers] = await Promise.all([lockLot(db, householdId, code), ledgersOfCode(db, householdId, code)])
   if (!lot) throw new Refusal('not-found', told('lots.noLot', { code }))
   const { almanac, places } = await setupOf(db, householdId, setupRevision)
   const grown = cropIn(almanac, lot.crop)
