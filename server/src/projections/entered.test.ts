@@ -61,6 +61,16 @@ it('what a server wrote itself it does not ask for, and knows as one that reads 
     expect(house.lot(code)!.history).toEqual(read.lot(code)!.history)
     expect(await visit.moves()).toEqual(await other.moves(visit.household))
   }
+  // entries another server wrote are read, and with them those of its own that came after: they are not counted again
+  const there = new Visit(pool, new Houses(pool), await find(), '')
+  const use = { act: 'use', weightG: 70 } as never
+  await there.write((db, moment) => writeAct(db, moment, code, use, null))
+  const here = new Visit(pool, houses, there.household, '')
+  await here.write((db, moment) => writeAct(db, moment, code, use, null))
+  await houses.of(there.household)
+  expect(await here.moves()).toEqual(await new Houses(pool).moves(here.household))
+  expect((await here.house()).lot(code)!.weightG).toBe(5900 - 200 - 90 - 70 - 70)
+
   // an act that takes a part off makes a lot: that is read
   const visit = new Visit(pool, houses, await find(), '')
   const { made } = await visit.write((db, moment) =>

@@ -80,6 +80,8 @@ export function ownEntries(known: Known, entered: readonly Entered[], zone: stri
   const changed = new Map<string, LotState>()
   const rows: MoveRow[] = []
   for (const { lotId, events, ledgers, name } of entered) {
+    // whoever read the household for an earlier revision may have seen this one's entries already, and later ones
+    if (events.at(-1)!.id <= known.lastEvent) continue
     const lot = known.lots.get(lotId)
     if (!lot) return undefined
     changed.set(lotId, stateOf(lot, historyFrom(ledgers, lotId), almanac))

@@ -1,0 +1,61 @@
+import { randomUUID } from 'node:crypto'
+import { createServer, type Server } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { pino } from 'pino'
+import { expect, it } from 'vitest'
+import { makeApp } from '../app'
+import { openPool } from '../database'
+import { Client, garlicHarvest, practiceFile } from '../testing/fresh'
+
+const at = practiceFile()
+
+it('two servers written to at once say the same of a household as one that has just begun', async () => {
+  for (let i = 0; i < 3; i++) {
+    await at.client.post('/harvests', { ...garlicHarvest(at.place('Veranda')), requestId: randomUUID() })
+  }
+  const codes = (await at.client.get('/lots')).body.map((lot: { code: string }) => lot.code) as string[]
+  const url = new URL(at.served.url)
+  url.username = 'vadose_server'
+  url.password = 'test'
+  const pool = openPool(url.href)
+  const servers: Server[] = []
+  const begin = async () => {
+    const log = pino({ level: 'silent' })
+    const server = createServer(makeApp({ pool, webRoot: '.', programs: '.', log, strict: true }))
+    servers.push(server)
+    await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
+    const client = new Client(`http://127.0.0.1:${(server.address() as AddressInfo).port}`)
+    client.household = at.client.household
+    return client
+  }
+  const pair = [await begin(), await begin()]
+  const acts = [
+    { act: 'note', text: 'looked at' },
+    { act: 'use', weightG: 7 },
+    { act: 'lose', weightG: 5, cause: 'rot' },
+    { act: 'weigh', weightG: 5000, basis: 'lot', sure: true },
+    { act: 'move', placeId: at.place('Kitchen'), weightG: 11 },
+  ]
+  const hand = async (n: number) => {
+    for (let i = 0; i < 10; i++) {
+      const code = codes[(n + i) % codes.length]!
+      const answer = await pair[(n + i) % 2]!.post(`/lots/${code}/acts`, {
+        ...acts[(2 * n + i) % 5],
+        requestId: randomUUID(),
+      })
+      expect(answer.status).toBe(201)
+      if (i % 3 === 0) await pair[(n + i + 1) % 2]!.get('/larder')
+    }
+  }
+  await Promise.all([0, 1, 2, 3].map(hand))
+  const newcomer = await begin()
+  for (const path of ['/lots', '/line', '/stores', '/larder', '/round', '/year', `/lots/${codes[0]}`]) {
+    const said = (await newcomer.get(path)).body
+    for (const one of pair) expect((await one.get(path)).body).toEqual(said)
+  }
+  for (const server of servers) {
+    server.close()
+    server.closeAllConnections()
+  }
+  await pool.end()
+})
