@@ -27,39 +27,57 @@ export interface LifeModel {
   driesFirst: boolean
 }
 
-/** One hazard, and how much it counts in each state. */
-interface Row {
-  name: string
-  shape: number
-  hazard: Float64Array
-  counts: (kind: LotKind) => number
+/** The states a lot may be in, and how much each hazard counts in them. */
+type States = Pick<LifeModel, 'scales' | 'prior' | 'counts' | 'usual'>
+type Counts = (kind: LotKind) => number
+
+function statesOf(kinds: readonly LotKind[], counts: readonly Counts[]): States {
+  const total = kinds.reduce((sum, { belief }) => sum + belief, 0)
+  const figures = (of: Counts) => Float64Array.from(kinds.map(of))
+  return {
+    scales: figures(({ scale }) => scale),
+    prior: figures(({ belief }) => belief / total),
+    counts: counts.map(figures),
+    usual: kinds.reduce((best, kind, j) => (kind.belief > kinds[best]!.belief ? j : best), 0),
+  }
 }
 
-function withKinds(kinds: readonly LotKind[], rows: readonly Row[], driesFirst = false): LifeModel {
-  const total = kinds.reduce((sum, { belief }) => sum + belief, 0)
-  return {
-    days: rows[0]!.hazard.length - 1,
-    names: rows.map(({ name }) => name),
-    shapes: rows.map(({ shape }) => shape),
-    hazard: rows.map(({ hazard }) => hazard),
-    scales: Float64Array.from(kinds, ({ scale }) => scale),
-    prior: Float64Array.from(kinds, ({ belief }) => belief / total),
-    counts: rows.map(({ counts }) => Float64Array.from(kinds, counts)),
-    usual: kinds.reduce((best, kind, j) => (kind.belief > kinds[best]!.belief ? j : best), 0),
-    driesFirst,
-  }
+/** States of lots of which the same is thought beforehand: hundreds of lots share a handful. */
+const known = new Map<string, States>()
+const knownAtMost = 200
+
+function knownStates(key: string, make: () => States): States {
+  const states = known.get(key) ?? make()
+  known.delete(key)
+  known.set(key, states)
+  if (known.size > knownAtMost) known.delete(known.keys().next().value!)
+  return states
 }
 
 /** The life of a lot whose ends have come so far by each day (see agesByDay). */
 export function lifeModel(ages: Float64Array[], prior: LifePrior = usualPrior): LifeModel {
-  const comes = (end: number) => ages[end]!.at(-1) !== 0
-  const rows = lawsOf(comes).map(({ end, hazard, ...law }): Row => {
-    const age = ages[end]!
-    // an end that never comes is the row of noughts it was given
-    return { ...law, hazard: comes(end) ? age.map((a) => (a > 0 ? hazard(a) : 0)) : age }
-  })
+  const coming = ages.map((age) => age.at(-1) !== 0)
+  const comes = (end: number) => coming[end]!
+  const laws = lawsOf(comes)
   const first = driesFirst(ages)
-  return withKinds(kindsOf(comes(ends.indexOf('early rot')), first, prior), rows, first)
+  const states = knownStates([prior.logMean, prior.logSd, prior.culls, first, ...coming].join(), () =>
+    statesOf(
+      kindsOf(comes(ends.indexOf('early rot')), first, prior),
+      laws.map(({ counts }) => counts),
+    ),
+  )
+  return {
+    days: ages[0]!.length - 1,
+    names: laws.map(({ name }) => name),
+    shapes: laws.map(({ shape }) => shape),
+    hazard: laws.map(({ end, hazard }) => {
+      const age = ages[end]!
+      // an end that never comes is the row of noughts it was given
+      return comes(end) ? age.map((a) => (a > 0 ? hazard(a) : 0)) : age
+    }),
+    ...states,
+    driesFirst: first,
+  }
 }
 
 /** A lot's life without the days: for whoever tries many paths of one lot. */
@@ -112,7 +130,14 @@ function weibullLife(median: number, logSd: number, days: number): LifeModel {
     shut: false,
     belief: density[i]!,
   }))
-  return withKinds(kinds, [{ name: 'life', shape, hazard, counts: ({ scale }) => scale ** -shape }])
+  return {
+    days,
+    names: ['life'],
+    shapes: [shape],
+    hazard: [hazard],
+    ...statesOf(kinds, [({ scale }) => scale ** -shape]),
+    driesFirst: false,
+  }
 }
 
 /** Rot and mould run to neighbours, and what frost or chill has broken rots; a sprout or a wrinkle harms nobody. */
