@@ -5,7 +5,7 @@ import { roughBytes } from './rough-bytes'
  * Households kept worked out at most, and about so many bytes of them, so that a server stays under 600 MB; one that was
  * not asked for lately is worked out anew. VADOSE_KEPT_MB says otherwise where there is room for more.
  */
-const keptAtMost = { households: 48, bytes: 1e6 * (Number(process.env['VADOSE_KEPT_MB']) || 300) }
+const keptAtMost = { households: 48, bytes: 1e6 * (Number(process.env['VADOSE_KEPT_MB']) || 260) }
 
 /** The households asked for lately, the latest last. */
 export class Kept {

@@ -1,8 +1,8 @@
 import type { Known } from './known'
 
-// as measured on a household of ten years: 150 lots in eight places take about 33 MB, objects and figures together
+// as measured on a household of ten years: 150 lots in eight places take about 37 MB, objects and figures together
 /** A lot's exposures, belief and what is worked out from them: eight ends by day over a year or more, kept as doubles. */
-const lotBytes = 170_000
+const lotBytes = 210_000
 /** An hour of a place: two 32-bit floats measured. */
 const hourBytes = 8
 /** What is expected of a place, hour by hour for more than a year. */

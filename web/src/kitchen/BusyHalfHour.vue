@@ -2,6 +2,7 @@
 import { busiestOf, type Score } from '@vadose/core/kitchen'
 import { computed } from 'vue'
 import { cropColour, cropOf } from '../almanac'
+import { DayAxis } from '../charts'
 import { clockAt } from './evening'
 import { say } from './say'
 
@@ -28,7 +29,10 @@ const notes = computed(() => {
 const ticks = computed(() => {
   const { from, to } = span.value!
   const first = Math.ceil(from / 5) * 5
-  return Array.from({ length: Math.floor((to - first) / 5) + 1 }, (_, i) => first + 5 * i)
+  return Array.from({ length: Math.floor((to - first) / 5) + 1 }, (_, i) => {
+    const minute = first + 5 * i
+    return { x: x(minute), label: clockAt(props.from, minute) }
+  })
 })
 const room = (n: { from: number; to: number }) => x(n.to) - x(n.from)
 </script>
@@ -43,10 +47,7 @@ const room = (n: { from: number; to: number }) => x(n.to) - x(n.from)
       role="img"
       :aria-label="say('theBusiestHalfHourFrom', { clockAt: clockAt(from, span.from), notes: notes.length })"
     >
-      <g v-for="t in ticks" :key="t">
-        <line :x1="x(t)" :x2="x(t)" y1="16" :y2="height - 18" class="grid-line" />
-        <text :x="x(t)" y="11" text-anchor="middle" class="axis">{{ clockAt(from, t) }}</text>
-      </g>
+      <DayAxis :ticks="ticks" :y="11" :lines="{ top: 16, bottom: height - 18 }" />
       <text v-for="lane in lanes" :key="lane" x="0" :y="laneY[lane] + 5" class="lane">{{ names[lane] }}</text>
       <g v-for="(n, i) in notes" :key="i">
         <rect

@@ -3,6 +3,7 @@ import { weight } from '../households'
 import type { Score } from '@vadose/core/kitchen'
 import { computed } from 'vue'
 import { cropColour, cropOf } from '../almanac'
+import { DayAxis } from '../charts'
 import { clockAt } from './evening'
 import { say } from './say'
 
@@ -25,9 +26,10 @@ const ends = computed(() => Math.max(props.hours * 60, Math.min(props.score.ends
 const x = (minute: number) => left + (Math.min(minute, ends.value) / ends.value) * (width - left - 28)
 const ticks = computed(() =>
   Array.from({ length: Math.floor(ends.value / 30) + 1 }, (_, i) => ({
-    at: i * 30,
-    label: clockAt(props.from, i * 30),
-    hour: i % 2 === 0,
+    x: x(i * 30),
+    // a long evening has room for the hours alone
+    label: i % 2 === 0 || ends.value <= 240 ? clockAt(props.from, i * 30) : '',
+    strong: i % 2 === 0,
   })),
 )
 const of = (lane: string) => props.score.notes.filter((note) => note.lane === lane)
@@ -89,19 +91,7 @@ const says = computed(() =>
           <path d="M0 4q2-2.500 4 0t4 0" fill="none" stroke="var(--card)" stroke-width="1.2" />
         </pattern>
       </defs>
-      <g v-for="t in ticks" :key="t.at">
-        <line :x1="x(t.at)" :x2="x(t.at)" y1="24" :y2="height - 30" class="grid-line" />
-        <text
-          v-if="t.hour || ends <= 240"
-          :x="x(t.at)"
-          y="15"
-          text-anchor="middle"
-          class="axis"
-          :class="{ hour: t.hour }"
-        >
-          {{ t.label }}
-        </text>
-      </g>
+      <DayAxis :ticks="ticks" :y="15" :lines="{ top: 24, bottom: height - 30 }" />
       <g v-for="lane in lanes" :key="lane">
         <text x="0" :y="laneY[lane] + 5" class="lane">{{ names[lane] }}</text>
       </g>

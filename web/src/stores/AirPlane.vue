@@ -57,8 +57,7 @@ const places = computed(() =>
 <template>
   <figure>
     <svg :viewBox="`0 0 ${width} ${height}`" role="img" :aria-label="say('placesByTemperatureAndHumidity')">
-      <line v-for="t in warmth" :key="t.x" class="grid-line" :x1="t.x" :x2="t.x" :y1="y(100)" :y2="y(30)" />
-      <DayAxis :ticks="warmth" :y="height - 18" />
+      <DayAxis :ticks="warmth" :y="height - 18" :lines="{ top: y(100), bottom: y(30) }" />
       <ValueAxis :ticks="damp" :left="44" :right="width - 10" />
       <g v-for="(w, i) in view.windows" :key="w.crop">
         <rect

@@ -3,7 +3,7 @@ import type { PlaceClimate } from '@vadose/contract/stores'
 import { scaleLinear, scalePoint } from 'd3-scale'
 import { computed } from 'vue'
 import { humidity, monthOf, temperature } from '../households'
-import { bandPath, linePath, TableBelow, UprightLine, useReader, ValueAxis } from '../charts'
+import { bandPath, DayAxis, linePath, TableBelow, UprightLine, useReader, ValueAxis } from '../charts'
 import { say } from './say'
 
 /** Twelve months of a place: the line most likely, pale eight chances in ten; frost outside and in. */
@@ -71,10 +71,11 @@ const says = computed(() => {
 <template>
   <figure class="chart">
     <svg :viewBox="`0 0 ${width} ${height}`" role="img" tabindex="0" :aria-label="says" v-on="reader.listeners">
-      <g v-for="m in months" :key="m.month">
-        <line class="grid-line" :x1="at(m)" :x2="at(m)" :y1="top.t - 4" :y2="bottom.rh" />
-        <text class="axis" :x="at(m)" y="14" text-anchor="middle">{{ monthOf(`${m.month}-15`) }}</text>
-      </g>
+      <DayAxis
+        :ticks="months.map((m) => ({ x: at(m), label: monthOf(`${m.month}-15`) }))"
+        :y="14"
+        :lines="{ top: top.t - 4, bottom: bottom.rh }"
+      />
       <ValueAxis :ticks="degrees" :left="left + 6" :right="width - 10" />
       <path :d="band(t, y)" class="band warm" />
       <path :d="middle(t, y)" class="middle warm" />

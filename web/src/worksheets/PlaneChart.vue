@@ -5,7 +5,7 @@ import { useChartWidth } from './chart-width'
 import { computed, ref } from 'vue'
 import type { PlaneDrawing } from './drawing'
 import { axisTitle, axisUnit, number, onAxis } from './units'
-import { TableBelow } from '../charts'
+import { DayAxis, TableBelow } from '../charts'
 import { say } from './say'
 
 /** How long it keeps over temperature and humidity: cells with their days written in, and where the household is. */
@@ -34,6 +34,12 @@ const here = computed(() => ({
   x: box.left + position(xs.value, props.drawing.at.x) * cellW.value,
   y: height - box.bottom - position(props.drawing.ys, props.drawing.at.y) * cellH.value,
 }))
+const along = computed(() =>
+  xs.value.map((c, col) => ({
+    x: box.left + (col + 0.5) * cellW.value,
+    label: number(onAxis(props.drawing.x, c), 0),
+  })),
+)
 const strength = (v: number) => 0.06 + 0.74 * Math.sqrt(v / best.value)
 const days = (v: number) =>
   v >= 730 ? `${Math.round(v / 365)} y` : v >= 95 ? say('mo', { v: Math.round(v / 30.4) }) : `${Math.round(v)} d`
@@ -89,16 +95,7 @@ const t = (c: number) => `${number(onAxis(props.drawing.x, c), 0)} ${axisUnit(pr
           {{ drawing.ys[row] }}
         </text>
       </g>
-      <text
-        v-for="(c, col) in xs"
-        :key="c"
-        class="axis"
-        :x="box.left + (col + 0.5) * cellW"
-        :y="height - box.bottom + 17"
-        text-anchor="middle"
-      >
-        {{ number(onAxis(drawing.x, c), 0) }}
-      </text>
+      <DayAxis :ticks="along" :y="height - box.bottom + 17" />
       <AxisTitles :x="drawing.x" :y="drawing.y" :width="width" :height="height" :box="box" />
       <rect
         v-if="at"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { ScaleLinear } from 'd3-scale'
+import { DayAxis } from '../charts'
 import type { Axis } from './drawing'
 import { axisTitle, number } from './units'
 
@@ -17,10 +18,11 @@ defineProps<{
 </script>
 
 <template>
-  <g v-for="t in scale.ticks(ticks)" :key="t">
-    <line class="grid-line" :x1="scale(t)" :x2="scale(t)" y1="4" :y2="height - 42" />
-    <text class="axis" :x="scale(t)" :y="height - 26" text-anchor="middle">{{ number(t, 1) }}</text>
-  </g>
+  <DayAxis
+    :ticks="scale.ticks(ticks).map((t) => ({ x: scale(t), label: number(t, 1) }))"
+    :y="height - 26"
+    :lines="{ top: 4, bottom: height - 42 }"
+  />
   <text class="axis title" :x="(scale.range()[0]! + scale.range()[1]!) / 2" :y="height - 6" text-anchor="middle">
     {{ axisTitle(axis) }}
   </text>

@@ -3,7 +3,7 @@ import type { YearView } from '@vadose/contract/year'
 import { addDays, daysBetween } from '@vadose/core/households'
 import { computed } from 'vue'
 import { cropColour, cropOf } from '../almanac'
-import { monthTicks, TableBelow, UprightLine, useReader } from '../charts'
+import { DayAxis, monthTicks, TableBelow, UprightLine, useReader } from '../charts'
 import { longDate, monthOf, shortDate, weight } from '../households'
 import { along, heldOn, ribbonOf } from './ribbon'
 import { say } from './say'
@@ -47,10 +47,12 @@ const summary = computed(() =>
 <template>
   <figure class="chart">
     <svg :viewBox="`0 0 ${width} ${height}`" role="img" tabindex="0" :aria-label="says || summary" v-on="listeners">
-      <g v-for="t in ticks" :key="t.day">
-        <line :x1="x(t.on)" :x2="x(t.on)" :y1="top - 10" :y2="height" class="grid-line" />
-        <text :x="x(t.on) + 5" y="16" class="axis">{{ monthOf(t.on) }}</text>
-      </g>
+      <DayAxis
+        :ticks="ticks.map((t) => ({ x: x(t.on), label: monthOf(t.on) }))"
+        :y="16"
+        :beside="5"
+        :lines="{ top: top - 10, bottom: height }"
+      />
       <g
         v-for="(r, i) in ribbons"
         :key="r.line.crop"
