@@ -1,7 +1,8 @@
 import { useWithinShare } from '../larder'
 import type { House } from './house'
-import { keepingOf, soundSharesAhead } from './keeping'
+import { keepingOf } from './keeping'
 import type { LotState } from './lot'
+import { soundSharesAhead } from './sound-ahead'
 import { useWithin } from './use-within'
 
 /** What is left of a load's weight when it comes out of the dehydrator. Judgement: most fresh produce is four fifths water or more. */

@@ -42,8 +42,8 @@ const fewLots = 3
  * what has changed since is read and worked in, lot by lot and place by place. So any number of servers stand side by side.
  */
 export class Houses {
-  private readonly kept = new Kept()
   private readonly writes = new Writes()
+  private readonly kept = new Kept((id) => this.writes.forget(id))
 
   constructor(private readonly pool: Pool) {}
 
@@ -71,7 +71,6 @@ export class Houses {
 
   forget(householdId: string): void {
     this.kept.forget(householdId)
-    this.writes.forget(householdId)
   }
 
   private async upToDate(household: HouseholdRow): Promise<Known> {
@@ -219,7 +218,7 @@ export class Houses {
 
   /** What this server wrote itself need not be asked for. */
   wrote(before: HouseholdRow, after: HouseholdRow, entered: readonly Entered[]): void {
-    this.writes.add(before, after, entered)
+    if (this.kept.get(after.id)) this.writes.add(before, after, entered)
   }
 
   /** Works in new air beside the requests; whoever asks meanwhile is told what was thought before. */

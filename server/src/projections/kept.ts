@@ -12,6 +12,9 @@ export class Kept {
   private readonly known = new Map<string, Promise<Known>>()
   private readonly bytes = new Map<string, number>()
 
+  /** @param dropped hears of a household that is not kept any more */
+  constructor(private readonly dropped: (id: string) => void) {}
+
   get(id: string): Promise<Known> | undefined {
     return this.known.get(id)
   }
@@ -19,6 +22,7 @@ export class Kept {
   forget(id: string): void {
     this.known.delete(id)
     this.bytes.delete(id)
+    this.dropped(id)
   }
 
   /** Puts a household at the end of those kept, and drops those longest not asked for until the rest fits. */
