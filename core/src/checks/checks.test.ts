@@ -3,7 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { cropById } from '../almanac'
 import { lookBeforeLost } from '../assumptions'
 import { airSeries } from '../air'
-import { lotLife, sameUntil, spreadPerWeek, meanSoundShare, priorWeights, steadyLife } from '../stores'
+import { lnBetaBinomial } from '../chance'
+import { foundByLooking, looksCorrelation } from '../assumptions'
+import { lotLife, noneBad, sameUntil, stand, spreadPerWeek, meanSoundShare, priorWeights, steadyLife } from '../stores'
 import {
   beliefAfterChecks,
   checkSize,
@@ -153,4 +155,21 @@ it('what looks taught stands where only the air to come is another', () => {
   expect(beliefAfterChecks(milder, looks, 35, spread)).toEqual(beliefAfterChecks(mild, looks, 35, spread))
   expect(sameUntil(mild, milder, 60)).toBe(false)
   expect(beliefAfterChecks(milder, looks, 60, spread)).not.toEqual(beliefAfterChecks(mild, looks, 60, spread))
+})
+
+it('a look speaks by cause: what runs first, and what is quiet among the rest, as draws one after another', () => {
+  const { model } = steadyLife(cropById('carrot'), 8, 92, 'damp-sand')
+  const look = { day: 30, lookedAt: 40, bad: 7, running: 2 }
+  const { weights } = beliefAfterChecks(model, [look], look.day)
+  const prior = priorWeights(model)
+  // Johnson, Kotz & Kemp 1992, beta-binomial (recalled); of what does not run, the share that is quiet
+  const runs = lnBetaBinomial(40, 2, looksCorrelation)
+  const quiet = lnBetaBinomial(38, 5, looksCorrelation)
+  const said = Array.from(prior, (believed, j) => {
+    const bad = stand(model, j, noneBad, 0, look.day, 0)
+    const running = foundByLooking * (bad.running + bad.spent)
+    return believed * Math.exp(runs(running) + quiet((foundByLooking * bad.quiet) / (1 - running)))
+  })
+  const total = said.reduce((a, b) => a + b, 0)
+  said.forEach((one, j) => expect(weights[j]).toBeCloseTo(one / total, 9))
 })

@@ -72,11 +72,10 @@ export function simulateStore(store: SimulatedStore, firstLookDay: number, nextL
   return { looks, byThemselves, bySpread }
 }
 
-/** The next piece in one direction that touches it: a gap left by one taken out ends the row. */
+/** The nearest sound piece in one direction, past what is bad or was taken out; at most so far as rot and mould reach. */
 function nearestSound(state: Uint8Array, i: number, step: number): number {
   for (let at = i + step, hops = 0; at >= 0 && at < state.length && hops < 3; at += step, hops++) {
     if (state[at] === 0) return at
-    if (state[at] === 2) continue
   }
   return -1
 }

@@ -21,6 +21,10 @@ describe('a simulated store', () => {
     expect(simulateStore(store({ spreadPerWeek: 0 }), 7, every(7)).bySpread).toBe(0)
     expect(simulateStore(store({ runs: new Uint8Array(40) }), 7, every(7)).bySpread).toBe(0)
   })
+  it('spoils whichever neighbour is left, the first of the row too', () => {
+    const pair = { failsOn: Float64Array.from([Infinity, 1]), runs: new Uint8Array(2).fill(1), spreadPerWeek: 7 }
+    expect(simulateStore(store(pair), 400, every(400))).toMatchObject({ byThemselves: 1, bySpread: 1 })
+  })
   it('loses more the longer nobody looks', () => {
     const lost = (days: number) => {
       let sum = 0
