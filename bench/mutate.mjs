@@ -83,7 +83,7 @@ const run = (room) =>
   spawnSync(
     'npx',
     ['--no-install', 'vitest', 'run', '--project', 'core', '--bail', '1', `core/src/${room}/`, ...leaning],
-    { cwd: copy, stdio: 'ignore', timeout: 120_000 },
+    { cwd: copy, stdio: 'ignore', timeout: 400_000 },
   ).status
 let seen = 0
 let all = 0

@@ -76,9 +76,11 @@ const sameUses = (a: readonly Use[], b: readonly Use[]): boolean =>
 const appetiteG = 5000
 const unsure = { p10: 0.4, p90: 1.8 }
 function guessedPace(house: House, onHandG: number) {
-  const allG = house.shown('eaten in all', [], () =>
-    house.lots.reduce((sum, lot) => sum + (lot.fate === 'plant' ? 0 : lot.weightG), 0),
-  )
+  const allG = house.shown('eaten in all', [], () => {
+    const sum = house.lots.reduce((g, lot) => g + (lot.fate === 'plant' ? 0 : lot.weightG), 0)
+    // a guess is no finer than a kilo, and every line's would move by what one bunch has dried
+    return Math.round(sum / 1000) * 1000
+  })
   const p50 = (appetiteG * onHandG) / Math.max(appetiteG, allG)
   return { p10: p50 * unsure.p10, p50, p90: p50 * unsure.p90 }
 }
