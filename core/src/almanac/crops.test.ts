@@ -215,6 +215,8 @@ describe('a household’s own almanac', () => {
   const path = 'keeping/largestLossPct'
   it('puts its number in, marked as its own, and leaves the rest', () => {
     const almanac = almanacWith({ ...noChanges, overrides: [{ crop: 'carrot', path, value: 12, why: 'we soup them' }] })
+    // what was worked out on every other crop stands
+    expect(almanac.crops.filter((crop) => crop !== cropById(crop.id)).map(({ id }) => id)).toEqual(['carrot'])
     expect(almanac.byId.get('carrot')!.keeping.largestLossPct).toEqual({ value: 12, source: 'household' })
     expect(almanac.byId.get('parsnip')!.keeping).toEqual(cropById('parsnip').keeping)
     expect(cropById('carrot').keeping.largestLossPct.value).toBe(8)

@@ -24,6 +24,15 @@ function named<K extends string, T>(from: Record<K, T>, id: string, what: string
  * @throws Refusal `invalid` when it names one that does not exist
  */
 export function resolveCrop(data: CropData): Crop {
+  const known = resolved.get(data) ?? resolve(data)
+  resolved.set(data, known)
+  return known
+}
+
+/** What was worked out on a crop as it ships holds in every household that has changed nothing of it. */
+const resolved = new WeakMap<CropData, Crop>()
+
+function resolve(data: CropData): Crop {
   const { id } = data
   const { curing, ...rest } = data
   return {

@@ -115,6 +115,11 @@ describe('acts refused, with what would be possible', () => {
 })
 
 describe('what acts write', () => {
+  it('takes a finish a tenth heavier than what hung, which may be damp, and asks at a quarter', () => {
+    const finish = (weightG: number): LotAct => ({ act: 'finish', neck: 'long', pack: 'net', placeId: 'x', weightG })
+    expect(doIt(hung, finish(5500)).events.at(-1)).toMatchObject({ kind: 'finished', weightG: 500 })
+    expect(refusal(hung, finish(6250)).code).toBe('surprise')
+  })
   it('moves the air with the place while it dries, not in store', () => {
     expect(doIt(hung, { act: 'move', placeId: 'loft' }).events[0]!.details).toEqual({ airflow: 'still' })
     const moved = doIt(stored, { act: 'move', placeId: 'loft' }).events

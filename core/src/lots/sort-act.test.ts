@@ -118,6 +118,13 @@ describe('a sack sorted by what becomes of it', () => {
     ]).checks
     expect(look).toMatchObject({ lookedAt: 100, bad: 6, lotSize: 100 })
   })
+  it('counts pieces by their usual weight where nobody counted, one at the least', () => {
+    const fault = potato.faults[0]!.id
+    const looked = (binG: number) => sort(sack(20_000), [{ fate: 'bin', weightG: binG, fault }]).checks.at(-1)!
+    const usual = potato.pieceG.value
+    expect(looked(20 * usual).bad).toBe(20)
+    expect(looked(Math.round(0.3 * usual)).bad).toBe(1)
+  })
   it('takes what goes back to where it goes', () => {
     const { placeId, quantity } = sort(sack(5000), [
       { fate: 'bin', weightG: 100 },

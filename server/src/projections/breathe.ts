@@ -1,5 +1,5 @@
 /** longest a household's forecasts hold the event loop at a stretch, ms */
-const stretchMs = 12
+const stretchMs = 5
 
 /** Lets requests in between two pieces of work, where it has gone on for a stretch. */
 export function breather(): () => Promise<void> {
