@@ -30,6 +30,8 @@ export interface HouseFacts {
   stands: readonly Stand[]
   /** what lots that are gone have taught */
   lessons: readonly Lesson[]
+  /** stands for what is known of it elsewhere (pictures, harvests): the same as long as nothing of that can have changed */
+  besides?: object
 }
 
 const gasSteps = 20
@@ -52,6 +54,7 @@ export class House {
   readonly rainMm: ReadonlyMap<string, number>
   readonly stands: readonly Stand[]
   readonly lessons: readonly Lesson[]
+  readonly besides: object
   /** start of the household's today, ms */
   readonly dayStartMs: number
   /** changes when the past of any place does */
@@ -73,6 +76,7 @@ export class House {
     this.rainMm = facts.rainMm
     this.stands = facts.stands
     this.lessons = facts.lessons
+    this.besides = facts.besides ?? this
     this.today = civilDateOf(facts.nowMs, facts.household.timeZone)
     this.dayStartMs =
       earlier?.today === this.today ? earlier.dayStartMs : instantOf(this.today, 0, facts.household.timeZone)

@@ -102,6 +102,8 @@ function lifeOf(house: House, lot: LotState, elsewhere?: PlaceState): LotLife {
     [
       toldOf(lot, beganMs),
       cropData,
+      // what the household says of a variety is no number of the crop
+      house.almanac,
       place?.ahead,
       house.epochs,
       house.today,

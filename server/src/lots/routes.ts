@@ -39,8 +39,13 @@ export function serveLots(server: Server): void {
     const house = await visit.house()
     const here = house.lot(code)
     if (here) {
-      // asked for once a revision: what a page says besides the house's own changes only with that
-      const known = house.once<{ beside?: Awaited<ReturnType<typeof besideLot>> }>(here, 'beside', [house], () => ({}))
+      // asked for again only where something besides the lots' own entries may have changed
+      const known = house.once<{ beside?: Awaited<ReturnType<typeof besideLot>> }>(
+        here,
+        'beside',
+        [house.besides],
+        () => ({}),
+      )
       known.beside ??= await visit.read((db) => besideLot(db, visit.id, here.id))
       return lotView(house, { ...lotRow(house, here), id: here.id }, here.history.events, known.beside)
     }

@@ -162,10 +162,9 @@ export class Houses {
   /** Works in what was entered since, here or on another server. */
   private async withEntries(known: Known, household: HouseholdRow): Promise<Known> {
     const { id } = household
-    const own = this.writes.between(id, known.household.revision, household.revision)
-    const entries =
-      (own && ownEntries(known, own, household.timeZone)) ??
-      (await asHousehold(this.pool, id, (db) => readEntries(db, known, household)))
+    const wrote = this.writes.between(id, known.household.revision, household.revision)
+    const own = wrote && ownEntries(known, wrote, household.timeZone)
+    const entries = own ?? (await asHousehold(this.pool, id, (db) => readEntries(db, known, household)))
     const { almanac, places, touched, changed, ofBeds, ...rest } = entries
     const { nowMs } = known.house
     if (beyond(known.reach, reachFor(places, changed.values(), nowMs))) {
@@ -200,6 +199,8 @@ export class Houses {
             ? known.house.stands
             : standsNow(entries.bedEntries, entries.moves, known.house.today, known.house.stands),
         lessons: known.house.lessons,
+        // entries alone say nothing of pictures and harvests
+        ...(own && { besides: known.house.besides }),
       },
       known.house,
     )
@@ -249,6 +250,7 @@ export class Houses {
         rainMm: rainByDay(household, known.rain, expected.rain, nowMs),
         stands: known.house.stands,
         lessons,
+        besides: known.house.besides,
       },
       known.house,
     )
