@@ -101,6 +101,18 @@ it('a statement nobody waited for takes its transaction back with it, and is wha
     await db.query('select 2')
   })
   await expect(failed).rejects.toThrow('division by zero')
+  // nor is anything called done where the work overlooked what failed before
+  const overlooked = inTransaction(acting, id, async (db) => {
+    await db.query('select 1 / 0').catch(() => undefined)
+    trail(db, db.query('select 2'))
+    return 'done'
+  })
+  await expect(overlooked).rejects.toThrow('all was taken back')
+  const unheard = inTransaction(acting, id, async (db) => {
+    await db.query('select 1 / 0').catch(() => undefined)
+    return 'done'
+  })
+  await expect(unheard).rejects.toThrow('all was taken back')
   // and the connection is as good as before
   await expect(inTransaction(acting, id, async () => 'done')).resolves.toBe('done')
 })

@@ -147,11 +147,12 @@ export function trail(db: Client, statement: Promise<unknown>): void {
 }
 
 const overAlready = '25P02'
-/** What failed among statements, the first; those after it only say that the transaction is over. */
-async function failureOf(statements: readonly Promise<unknown>[]): Promise<unknown> {
+/** What failed, the first: those after it only say that the transaction is over. @param error of the work itself */
+async function failureOf(statements: readonly Promise<unknown>[], error?: unknown): Promise<unknown> {
   const failures = (await Promise.allSettled(statements)).filter(({ status }) => status === 'rejected')
-  const reasons = failures.map((failure) => (failure as PromiseRejectedResult).reason as { code?: string })
-  return reasons.find(({ code }) => code !== overAlready)
+  const reasons: unknown[] = failures.map((failure) => (failure as PromiseRejectedResult).reason)
+  if (error !== undefined) reasons.push(error)
+  return reasons.find((reason) => codeOf(reason) !== overAlready) ?? reasons[0]
 }
 
 async function attempt<T>(
@@ -163,7 +164,11 @@ async function attempt<T>(
   const client = await pool.connect()
   const end = (how: 'commit' | 'rollback') =>
     client.query(how).then(
-      () => client.release(),
+      ({ command }) => {
+        client.release()
+        // PostgreSQL answers so where a statement had failed that nobody heard of
+        if (how === 'commit' && command === 'ROLLBACK') throw new Error('a statement failed, and all was taken back')
+      },
       (error: Error) => {
         client.release(error)
         throw error
@@ -183,7 +188,7 @@ async function attempt<T>(
   try {
     answer = await work(client)
   } catch (error) {
-    const failure = (await failureOf(sent)) ?? error
+    const failure = await failureOf(sent, error)
     if (planStale.includes(codeOf(failure))) client.release(true)
     else await end('rollback').catch(() => undefined)
     throw failure
