@@ -1,124 +1,15 @@
 import { isFile, type AnyEndpoint, type Endpoint, type Method } from '@vadose/contract/endpoint'
-import type { House } from '@vadose/core/forecast'
-import { civilDateOf } from '@vadose/core/households'
 import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import express, { Router, type Request, type Response } from 'express'
-import { asHousehold, inTransaction, trail, type Client, type Pool } from './database'
-import {
-  answeredBefore,
-  householdAt,
-  keepRemoval,
-  lockHousehold,
-  nowOf,
-  once,
-  type HouseholdRow,
-  type RequestNumber,
-} from './households'
-import { takeEntered, type Houses, type Move } from './projections'
 import type { Aside } from './aside/aside'
 import { bodyReader } from './body'
+import type { Pool } from './database'
+import { householdAt, type HouseholdRow, type RequestNumber } from './households'
+import type { Houses } from './projections'
 import { textOf } from './text'
 import { checker, querySchema } from './validate'
-
-/** The household writing, and its moment. */
-export interface Moment {
-  householdId: string
-  nowMs: number
-  today: string
-  timeZone: string
-  /** of what it is set up with, under the lock */
-  setupRevision: number
-}
-
-export function momentOf(household: HouseholdRow): Moment {
-  const nowMs = nowOf(household)
-  const { id, timeZone, setupRevision } = household
-  return { householdId: id, nowMs, today: civilDateOf(nowMs, timeZone), timeZone, setupRevision }
-}
-
-/** One request about one household. */
-export class Visit {
-  constructor(
-    private readonly pool: Pool,
-    private readonly houses: Houses,
-    /** as it was when the request came, or as its own write left it */
-    public household: HouseholdRow,
-    /** the host the page was asked for at, for addresses on tags */
-    readonly host: string,
-    /** the number of the write, where its sender gave it one */
-    private readonly number?: RequestNumber,
-  ) {}
-
-  get id(): string {
-    return this.household.id
-  }
-  get moment(): Moment {
-    return momentOf(this.household)
-  }
-  house = (): Promise<House> => this.houses.of(this.household)
-  moves = (): Promise<readonly Move[]> => this.houses.moves(this.household)
-  settled = (): Promise<House> => this.houses.settled(this.household)
-
-  read = <T>(work: (db: Client) => Promise<T>): Promise<T> => asHousehold(this.pool, this.id, work)
-
-  /**
-   * One write, all or nothing and once however often it is sent, with the household as it is under the lock.
-   * @param again what a request sent again is answered, made from the first answer
-   */
-  write<T>(
-    work: (db: Client, moment: Moment, household: HouseholdRow) => Promise<T>,
-    again?: (db: Client, answer: T) => Promise<T>,
-  ): Promise<T> {
-    return this.writeWith(
-      async () => undefined,
-      (db, moment, _, household) => work(db, moment, household),
-      again,
-    )
-  }
-
-  /**
-   * The same, where what has to be read is known beforehand: it travels with the lock, and is read under it.
-   * @param read asks for what the work begins with
-   */
-  async writeWith<R, T>(
-    read: (db: Client) => Promise<R>,
-    work: (db: Client, moment: Moment, known: R, household: HouseholdRow) => Promise<T>,
-    again?: (db: Client, answer: T) => Promise<T>,
-  ): Promise<T> {
-    const { answer, before, left, entered } = await inTransaction(this.pool, this.id, async (db) => {
-      // of one that was taken back on this connection
-      takeEntered(db)
-      const [before, seen, known] = await Promise.all([
-        lockHousehold(db, this.id),
-        this.number && answeredBefore(db, this.id, this.number.id),
-        read(db),
-      ])
-      if (!before) throw unknownHousehold(this.household.address)
-      const made = await once(db, this.id, this.number, seen, () => work(db, momentOf(before), known, before), again)
-      const left = lockHousehold(db, this.id)
-      trail(db, left)
-      return { answer: made, before, left, entered: takeEntered(db) }
-    })
-    this.household = (await left)!
-    this.houses.wrote(before, this.household, entered)
-    return answer
-  }
-
-  /** The last write of a household: nothing of it is there afterwards, the numbers of its requests neither. */
-  async end(work: (db: Client, household: HouseholdRow) => Promise<void>): Promise<void> {
-    await inTransaction(this.pool, this.id, async (db) => {
-      const before = await lockHousehold(db, this.id)
-      if (!before) throw unknownHousehold(this.household.address)
-      await work(db, before)
-      if (this.number) await keepRemoval(db, this.id, before.address, this.number)
-    })
-    this.houses.forget(this.id)
-  }
-}
-
-export const unknownHousehold = (address: string) =>
-  new Refusal('no-such-household', told('input.noSuchHousehold', { address: address.slice(0, 60) }), 'household')
+import { unknownHousehold, Visit } from './visit'
 
 export interface Input<Params, Query, Body> {
   params: Params
@@ -145,21 +36,29 @@ export interface Serving {
   strict?: boolean
 }
 
+/** How an endpoint of one household is served. */
+interface Manner<A> {
+  /** what the very request that removed the household is answered when it comes again */
+  gone?: (address: string, number: RequestNumber) => Promise<A | undefined>
+  /** begins with a write, and reads nothing of the household before it has its lock */
+  locksFirst?: boolean
+}
+const mostMet = 1000
+
 /** Where the endpoints are served: each validated, handled and answered by its declaration. */
 export class Server {
   readonly router = Router()
   private readonly views: Served[] = []
+  /** households by address, as they were found last: which is which stays, and nothing else of them is to be relied on */
+  private readonly met = new Map<string, HouseholdRow>()
 
   constructor(private readonly serving: Serving) {}
 
-  /**
-   * Serves an endpoint that is about one household.
-   * @param gone what the very request that removed the household is answered when it comes again
-   */
+  /** Serves an endpoint that is about one household. */
   household<P extends object, Q, B, A>(
     endpoint: Endpoint<P, Q, B, A>,
     handle: ForHousehold<P, Q, B, A>,
-    gone?: (address: string, number: RequestNumber) => Promise<A | undefined>,
+    { gone, locksFirst }: Manner<A> = {},
   ): void {
     const { method, path } = endpoint
     const served: Served = {
@@ -182,8 +81,9 @@ export class Server {
       const input = { params, query: served.query(request.query), body } as unknown as Input<P, Q, B>
       const before = number && gone ? await gone(address, number) : undefined
       if (before !== undefined) return void response.status(endpoint.status).json(before)
-      const visit = await this.visit(request, number)
-      const answer = await handle(visit, input, response)
+      const { visit, answer } = await this.answered(request, number, locksFirst, (visit) =>
+        handle(visit, input, response),
+      )
       if (isFile(endpoint.answer)) return
       hold(answer)
       response.status(endpoint.status)
@@ -258,12 +158,38 @@ export class Server {
     this.router[name](path, parse, handle)
   }
 
+  private async answered<A>(
+    request: Request,
+    number: RequestNumber | undefined,
+    locksFirst: boolean | undefined,
+    handle: (visit: Visit) => Promise<A> | A,
+  ): Promise<{ visit: Visit; answer: A }> {
+    const met = locksFirst && this.met.get(String(request.params['household']))
+    if (met) {
+      const visit = this.visitTo(met, request, number)
+      try {
+        return { visit, answer: await handle(visit) }
+      } catch (error) {
+        // it is gone; another may have its address
+        if (!(error instanceof Refusal && error.code === 'no-such-household')) throw error
+      }
+    }
+    const visit = await this.visit(request, number)
+    return { visit, answer: await handle(visit) }
+  }
+
   private async visit(request: Request, number?: RequestNumber): Promise<Visit> {
     const address = String(request.params['household'])
     const household = /^[a-z0-9-]{1,60}$/.test(address) ? await householdAt(this.serving.pool, address) : undefined
+    this.met.delete(address)
     if (!household) throw unknownHousehold(address)
-    return new Visit(this.serving.pool, this.serving.houses, household, request.headers.host ?? '', number)
+    this.met.set(address, household)
+    if (this.met.size > mostMet) this.met.delete(this.met.keys().next().value!)
+    return this.visitTo(household, request, number)
   }
+
+  private visitTo = (household: HouseholdRow, { headers }: Request, number?: RequestNumber): Visit =>
+    new Visit(this.serving.pool, this.serving.houses, household, headers.host ?? '', number)
 
   /**
    * The answers a page has open, as the write left them, so that a write costs one request. What was written is written:

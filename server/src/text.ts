@@ -9,24 +9,36 @@ const holdsLists = (value: unknown, depth = 2): boolean =>
   isThing(value) &&
   (isList(value) || (depth > 0 && Object.values(value).some((inner) => isThing(inner) && holdsLists(inner, depth - 1))))
 
-const listText = (list: Things): string =>
-  `[${list.map((one) => (isThing(one) ? kept(one) : (JSON.stringify(one) ?? 'null'))).join()}]`
-
 function kept(thing: object): string {
-  const text = texts.get(thing) ?? written(thing)
+  const known = texts.get(thing)
+  if (known !== undefined) return known
+  const parts: string[] = []
+  write(thing, parts)
+  const text = parts.length === 1 ? parts[0]! : parts.join('')
   texts.set(thing, text)
   return text
 }
 
-function written(thing: object): string {
-  if (isList(thing)) return listText(thing)
-  if (Array.isArray(thing) || 'toJSON' in thing || !holdsLists(thing)) return JSON.stringify(thing)
-  const parts: string[] = []
-  for (const [name, value] of Object.entries(thing)) {
-    const text = isThing(value) ? written(value) : JSON.stringify(value)
-    if (text !== undefined) parts.push(`${JSON.stringify(name)}:${text}`)
+/** Adds the pieces of a text to those there are: joined once, however deep the lists lie. */
+function write(thing: object, parts: string[]): void {
+  if (isList(thing)) {
+    thing.forEach((one, i) =>
+      parts.push(i === 0 ? '[' : ',', isThing(one) ? kept(one) : (JSON.stringify(one) ?? 'null')),
+    )
+    parts.push(']')
+  } else if (Array.isArray(thing) || 'toJSON' in thing || !holdsLists(thing)) parts.push(JSON.stringify(thing))
+  else {
+    let between = '{'
+    for (const [name, value] of Object.entries(thing)) {
+      const text = isThing(value) ? undefined : JSON.stringify(value)
+      if (!isThing(value) && text === undefined) continue
+      parts.push(between, JSON.stringify(name), ':')
+      if (isThing(value)) write(value, parts)
+      else parts.push(text!)
+      between = ','
+    }
+    parts.push(between === '{' ? '{}' : '}')
   }
-  return `{${parts.join()}}`
 }
 
 /** An answer as JSON, as JSON.stringify writes it. Nothing of it is changed afterwards. */

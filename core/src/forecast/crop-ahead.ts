@@ -75,15 +75,14 @@ const sameUses = (a: readonly Use[], b: readonly Use[]): boolean =>
 /** What a household eats from store in a week, g, where nobody has eaten of something yet: shared out by what there is. Judgement. */
 const appetiteG = 5000
 const unsure = { p10: 0.4, p90: 1.8 }
-function guessedPace(house: House, onHandG: number) {
-  const allG = house.shown('eaten in all', [], () => {
-    const sum = house.lots.reduce((g, lot) => g + (lot.fate === 'plant' ? 0 : lot.weightG), 0)
-    // a guess is no finer than a kilo, and every line's would move by what one bunch has dried
-    return Math.round(sum / 1000) * 1000
-  })
+function guessedPace(allG: number, onHandG: number) {
   const p50 = (appetiteG * onHandG) / Math.max(appetiteG, allG)
   return { p10: p50 * unsure.p10, p50, p90: p50 * unsure.p90 }
 }
+
+/** What is to be eaten in all, g. A guess is no finer than a kilo, and every line's would move by what one bunch has dried. */
+const inAllG = (house: House) =>
+  Math.round(house.lots.reduce((g, lot) => g + (lot.fate === 'plant' ? 0 : lot.weightG), 0) / 1000) * 1000
 
 /** How a crop lasts from today: week by week, against the day its next harvest is to be expected. */
 export interface CropAhead {
@@ -95,27 +94,33 @@ export interface CropAhead {
   lasts: 'short' | 'right' | 'too-much' | null
 }
 
+/** What is asked for every crop's sake. */
+const known = (house: House, moves: readonly StockMove[]) =>
+  house.shown('of all crops', [moves], () => ({
+    lots: lotsByCrop(house),
+    uses: usesLately(house, moves).byCrop,
+    nextCrops: nextCrops(house, moves),
+    allG: inAllG(house),
+  }))
+
 /** @param moves all there ever were */
 export function cropAhead(house: House, moves: readonly StockMove[], crop: string): CropAhead {
-  const lots = lotsByCrop(house).get(crop) ?? []
+  const all = known(house, moves)
+  const lots = all.lots.get(crop) ?? none
   const shares = lots.map((lot) => sharesAhead(house, lot))
-  const sound = house.once(null, `sound ahead ${crop}`, [...lots, ...shares], () => {
+  const sound = house.once(null, `sound ahead ${crop}`, [lots, ...shares], () => {
     const sums = new Float64Array(weeksAhead)
     lots.forEach(({ weightG }, i) => {
       for (let week = 0; week < weeksAhead; week++) sums[week]! += weightG * (shares[i]![week] ?? 0)
     })
     return sums
   })
-  const uses = usesLately(house, moves).byCrop.get(crop)
-  const pace = uses
-    ? house.once(null, `pace ${crop}`, [uses, sound, house.today], () =>
-        runOut(Math.max(1, sound[0]!), uses, house.today),
-      ).perWeek
-    : guessedPace(house, sound[0]!)
-  const nextCropOn = nextCrops(house, moves).get(crop) ?? null
-  return house.once(null, `ahead ${crop}`, [sound, pace.p10, pace.p50, pace.p90, nextCropOn, house.today], () =>
-    lastsFor(house.today, aheadOf([...sound], pace), nextCropOn),
-  )
+  const uses = all.uses.get(crop)
+  const nextCropOn = all.nextCrops.get(crop) ?? null
+  return house.once(null, `ahead ${crop}`, [sound, uses ?? all.allG, nextCropOn, house.today], () => {
+    const pace = uses ? runOut(Math.max(1, sound[0]!), uses, house.today).perWeek : guessedPace(all.allG, sound[0]!)
+    return lastsFor(house.today, aheadOf([...sound], pace), nextCropOn)
+  })
 }
 
 function lastsFor(today: CivilDate, ahead: CropAhead['ahead'], nextCropOn: CivilDate | null): CropAhead {
@@ -130,18 +135,19 @@ function lastsFor(today: CivilDate, ahead: CropAhead['ahead'], nextCropOn: Civil
   }
 }
 
-/** What may be eaten of each crop. */
-const lotsByCrop = (house: House) =>
-  house.shown('lots by crop', [], () => {
-    const by = new Map<string, LotState[]>()
-    for (const lot of workable(house)) {
-      if (lot.fate === 'plant') continue
-      const own = by.get(lot.crop)
-      if (own) own.push(lot)
-      else by.set(lot.crop, [lot])
-    }
-    return by
-  })
+const none: readonly LotState[] = []
+
+/** What may be eaten of each crop; the very same list where it is the same lots. */
+function lotsByCrop(house: House): ReadonlyMap<string, readonly LotState[]> {
+  const by = new Map<string, LotState[]>()
+  for (const lot of workable(house)) {
+    if (lot.fate === 'plant') continue
+    const own = by.get(lot.crop)
+    if (own) own.push(lot)
+    else by.set(lot.crop, [lot])
+  }
+  return new Map([...by].map(([crop, own]) => [crop, house.once(null, `lots of ${crop}`, own, () => own)]))
+}
 
 /** The day each crop first came in within the last year, a year on: when the next is to be expected. */
 const nextCrops = (house: House, moves: readonly StockMove[]) =>

@@ -3,7 +3,7 @@ import { mapSpread, type Spread } from '../chance'
 import { curingState, dryerState, expectedNowG, type CuringLot, type CuringState } from '../line'
 import type { House } from './house'
 import type { LotState } from './lot'
-import { firstHours, lotAir } from './lot-air'
+import { firstHours, livedThrough, lotAir } from './lot-air'
 import type { PlaceState } from './place'
 
 const curingAheadDays = 120
@@ -13,9 +13,17 @@ export function curingOfLot(house: House, lot: LotState): { lot: CuringLot; stat
   const place = house.placeOf(lot)
   return house.once(lot, 'curing', [lot, place?.past, place?.ahead, house.epochs, house.comingHourMs], () => {
     const { hungAtMs, airflow, weighings, tests } = lot.history
+    const fromMs = hungAtMs ?? house.nowMs
+    // a weighing changes nothing of the air it hung in, and what is kept of that air stands
+    const air = house.once(
+      lot,
+      'air it hung in',
+      [fromMs, livedThrough(house, lot), place?.past, place?.ahead, house.comingHourMs],
+      () => lotAir(house, lot, fromMs, curingAheadDays * 24),
+    )
     const curing: CuringLot = {
       crop: lot.cropData,
-      air: lotAir(house, lot, hungAtMs ?? house.nowMs, curingAheadDays * 24),
+      air,
       nowMs: house.nowMs,
       airflow,
       weighings,

@@ -2,7 +2,7 @@ import { term, told, type Message } from '../message'
 import { endSaid } from '../almanac'
 import { endWord } from '../stores'
 import { addDays } from '../households'
-import { eatFirst, useWithinShare, type Eatable } from '../larder'
+import { eatFirst, ranked, useWithinShare, type Ranked } from '../larder'
 import { soundNow } from '../checks'
 import { asideWords } from '../lots'
 import type { House } from './house'
@@ -14,9 +14,8 @@ import { workable } from './trouble'
 
 const fortnight = 14
 
-export interface EatableLot extends Eatable {
+export interface EatableLot extends Ranked {
   lot: LotState
-  lossAvoidedPerKg: number
   keepsUntil: string
   beyond: boolean
   /** the day its time was over; null where it is not, or somebody has looked since */
@@ -28,18 +27,19 @@ export interface EatableLot extends Eatable {
 const notEaten = ['drying', 'dryer', 'conditioning']
 
 /** What is known of a lot for ranking it among the others. */
-export const eatableOf = (house: House, lot: LotState): Omit<EatableLot, 'lossAvoidedPerKg'> =>
-  house.seenOf(lot, 'eatable', () => ({ ...soundness(house, lot), lot }))
+export const eatableOf = (house: House, lot: LotState): EatableLot =>
+  house.seenOf(lot, 'eatable', () => ranked({ ...soundness(house, lot), lot }))
 
 /** Lots to eat from, soonest lost first; planting stock is not food. */
 export const eatFirstOf = (house: House): EatableLot[] =>
-  house.shown('eat first', [], () =>
-    eatFirst(
-      workable(house)
-        .filter((lot) => !notEaten.includes(lot.stage) && lot.fate !== 'plant')
-        .map((lot) => eatableOf(house, lot)),
-    ),
-  )
+  house.once<EatableLot[]>(null, 'eat first', [house], (was = []) => {
+    const lots = workable(house).filter((lot) => !notEaten.includes(lot.stage) && lot.fate !== 'plant')
+    const now = new Map(lots.map((lot) => [lot.code, eatableOf(house, lot)]))
+    // a write moves few of them: what is in order nearly is so soon
+    const before = was.flatMap(({ code }) => now.get(code) ?? [])
+    for (const { code } of before) now.delete(code)
+    return eatFirst([...before, ...now.values()])
+  })
 
 function soundness(house: House, lot: LotState): Omit<EatableLot, 'lot' | 'lossAvoidedPerKg'> {
   const { code, weightG } = lot

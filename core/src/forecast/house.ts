@@ -137,9 +137,7 @@ export class House {
     let own = this.kept.get(id)
     if (!own) this.kept.set(id, (own = new Map()))
     const known = own.get(name)
-    if (known && known.of.length === of.length && known.of.every((one, i) => Object.is(one, of[i]))) {
-      return known.value as T
-    }
+    if (known && sameParts(known.of, of)) return known.value as T
     const value = make(known?.value as T | undefined)
     own.set(name, { of, value })
     return value
@@ -191,6 +189,12 @@ function giversOf(lots: readonly LotState[]): ReadonlyMap<string, { id: string; 
     else by.set(placeId, [{ id, kg }])
   }
   return by
+}
+
+function sameParts(a: readonly unknown[], b: readonly unknown[]): boolean {
+  if (a.length !== b.length) return false
+  for (let i = 0; i < a.length; i++) if (!Object.is(a[i], b[i])) return false
+  return true
 }
 
 type Givers = ReturnType<typeof giversOf>

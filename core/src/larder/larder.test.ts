@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { eatFirst, runOut, useWithinShare } from './index'
+import { eatFirst, ranked, runOut, useWithinShare } from './index'
 
 describe('run-out', () => {
   const weekly = Array.from({ length: 8 }, (_, i) => ({
@@ -24,13 +24,19 @@ describe('run-out', () => {
 
 describe('eat first', () => {
   it('goes by loss avoided, not by age: a new soft lot before an old firm one', () => {
-    const order = eatFirst([
+    const lots = [
       { code: 'N25-1', weightG: 2000, soundNow: 0.9, soundInFortnight: 0.88 },
       { code: 'N26-4', weightG: 2000, soundNow: 1, soundInFortnight: 0.6 },
       { code: 'N26-0', weightG: 0, soundNow: 1, soundInFortnight: 0.1 },
-    ])
-    expect(order.map((l) => l.code)).toEqual(['N26-4', 'N25-1'])
+      { code: 'J26-10', weightG: 300, soundNow: 1, soundInFortnight: 1 },
+      { code: 'J26-2', weightG: 300, soundNow: 1, soundInFortnight: 1 },
+      { code: 'J26-3', weightG: 250, soundNow: 1, soundInFortnight: 1 },
+    ].map(ranked)
+    const order = eatFirst(lots)
+    expect(order.map((l) => l.code)).toEqual(['N26-4', 'N25-1', 'J26-3', 'J26-2', 'J26-10'])
     expect(order[0]!.lossAvoidedPerKg).toBeCloseTo(0.4)
+    // whatever order they come in
+    expect(eatFirst([...lots].reverse())).toEqual(order)
   })
   it('takes half of a heap as gone when its days are over', () => {
     expect(useWithinShare(21, 21)).toBeCloseTo(0.5)

@@ -76,11 +76,23 @@ const hardly = { pull: 0.02, healing: 0.1 }
 export const stalls = (air: AirSeries, i: number, curing: CuringAir): boolean =>
   hourGives(air, i, curing) < (curing.clock === 'healing' ? hardly.healing : hardly.pull)
 
+/** What was asked of a series last: a lot's clock, its weights and its next weighing ask the same of the same air. */
+const spentLast = new WeakMap<AirSeries, { curing: CuringAir; changes: string; spent: Float64Array }>()
+
 /**
  * Drying power (or healing) spent from the start of the series to each hour's start.
- * @returns kPa·h (or hours), length air.hours + 1, never falling
+ * @returns kPa·h (or hours), length air.hours + 1, never falling; not to be written to
  */
 export function spentPower(air: AirSeries, curing: CuringAir, changes: readonly AirflowChange[]): Float64Array {
+  const known = spentLast.get(air)
+  const moved = JSON.stringify(changes)
+  if (known?.curing === curing && known.changes === moved) return known.spent
+  const spent = workOutSpent(air, curing, changes)
+  spentLast.set(air, { curing, changes: moved, spent })
+  return spent
+}
+
+function workOutSpent(air: AirSeries, curing: CuringAir, changes: readonly AirflowChange[]): Float64Array {
   const spent = new Float64Array(air.hours + 1)
   let next = 0
   for (let i = 0; i < air.hours; i++) {

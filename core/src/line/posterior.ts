@@ -48,13 +48,16 @@ export function curingPosterior(
   const budgetKPaH = new Float64Array(n)
   const finalRatio = new Float64Array(n)
   const logWeight = new Float64Array(n)
-  const bases = groupByBasis(weighings)
+  const bases = seriesOf(weighings)
   let best = -Infinity
   for (let b = 0; b < budgetPoints; b++) {
     const zb = gridReach * ((2 * b) / (budgetPoints - 1) - 1)
     const budget = curing.budget.value * Math.exp(zb * curing.budgetLogSd.value)
     let testLog = 0
     for (const t of tests) testLog += testLogLikelihood(curing, t, budget)
+    for (const { powerKPaH, left } of bases) {
+      for (let i = 0; i < left.length; i++) left[i] = Math.exp((lnLeft / budget) * powerKPaH[i]!)
+    }
     for (let r = 0; r < ratioPoints; r++) {
       const zr = gridReach * ((2 * r) / (ratioPoints - 1) - 1)
       const ratio = Math.min(0.98, curing.finalWeightRatio.value + zr * curing.finalWeightRatioSd.value)
@@ -74,15 +77,35 @@ export function curingPosterior(
   return { budgetKPaH, finalRatio, weight }
 }
 
-function groupByBasis(weighings: readonly PoweredWeighing[]): PoweredWeighing[][] {
+/** Weighings of one basis in the order of their drying power, as they are reckoned with for every guess. */
+interface Series {
+  powerKPaH: Float64Array
+  lnWeight: Float64Array
+  /** variance of a weight's logarithm by the scale */
+  noise: number
+  /** of one budget: how much of what can be lost is left at each weighing */
+  left: Float64Array
+}
+
+function seriesOf(weighings: readonly PoweredWeighing[]): Series[] {
   const groups = new Map<string, PoweredWeighing[]>()
   for (const w of weighings) {
     const key = w.basis ?? 'lot'
-    groups.set(key, [...(groups.get(key) ?? []), w])
+    const group = groups.get(key)
+    if (group) group.push(w)
+    else groups.set(key, [w])
   }
-  return [...groups.values()]
-    .filter((group) => group.length > 1)
-    .map((group) => thinned(group.sort((one, other) => one.powerKPaH - other.powerKPaH)))
+  return [...groups]
+    .filter(([, group]) => group.length > 1)
+    .map(([basis, group]) => {
+      const own = thinned(group.sort((one, other) => one.powerKPaH - other.powerKPaH))
+      return {
+        powerKPaH: Float64Array.from(own, (w) => w.powerKPaH),
+        lnWeight: Float64Array.from(own, (w) => Math.log(w.weightG)),
+        noise: scaleNoise[basis === 'bunch' ? 'bunch' : 'lot'] ** 2,
+        left: new Float64Array(own.length),
+      }
+    })
 }
 
 /** More weighings than this say nothing that their neighbours do not. */
@@ -101,37 +124,42 @@ const thinned = (group: PoweredWeighing[]): PoweredWeighing[] =>
  * Log-likelihood of one basis's weighings: the scale's noise, and air that moved more or less than was thought between
  * them. The latter adds up like a walk along the drying power, so later weighings share what came before: followed from
  * one to the next by a Kalman filter. The true first weight is unknown and integrated out.
- * @param weighings by the drying power spent
  */
-function weighingLogLikelihood(weighings: readonly PoweredWeighing[], budget: number, ratio: number): number {
-  const noise = scaleNoise[weighings[0]!.basis === 'bunch' ? 'bunch' : 'lot'] ** 2
+function weighingLogLikelihood({ powerKPaH, lnWeight, noise, left }: Series, budget: number, ratio: number): number {
+  const pace = lnLeft / budget
   // how far the air has walked off, as the logarithm of the weight says it and as one unit of the first weight's would
   let walked = 0
   let unit = 0
   let variance = 0
   let earlier = 0
+  // the product of what each is spread by, a few at a time: a logarithm costs as much as all the rest of a weighing
+  let spreads = 1
   let logDet = 0
   let oneOne = 0
   let oneRes = 0
   let resRes = 0
-  for (const { powerKPaH, weightG } of weighings) {
-    const share = weightShare(powerKPaH, budget, ratio)
-    const slope = (lnLeft / budget) * ((share - ratio) / share)
-    variance += airflowWalkKPaH * (powerKPaH - earlier)
-    earlier = powerKPaH
+  for (let i = 0; i < powerKPaH.length; i++) {
+    const share = ratio + (1 - ratio) * left[i]!
+    const slope = pace * ((share - ratio) / share)
+    variance += airflowWalkKPaH * (powerKPaH[i]! - earlier)
+    earlier = powerKPaH[i]!
     const spread = slope * slope * variance + noise
     const gain = (variance * slope) / spread
     const one = 1 - slope * unit
-    const residual = Math.log(weightG / share) - slope * walked
+    const residual = lnWeight[i]! - Math.log(share) - slope * walked
     unit += gain * one
     walked += gain * residual
     variance -= gain * slope * variance
-    logDet += Math.log(spread)
+    spreads *= spread
+    if (i % 8 === 7) {
+      logDet += Math.log(spreads)
+      spreads = 1
+    }
     oneOne += (one * one) / spread
     oneRes += (one * residual) / spread
     resRes += (residual * residual) / spread
   }
-  return -0.5 * (logDet + Math.log(oneOne) + resRes - (oneRes * oneRes) / oneOne)
+  return -0.5 * (logDet + Math.log(spreads * oneOne) + resRes - (oneRes * oneRes) / oneOne)
 }
 
 function testLogLikelihood(curing: Curing, result: PoweredTest, budget: number): number {

@@ -7,7 +7,7 @@ import { almanacOf } from '../almanac'
 import type { Client } from '../database'
 import { enter, lockLot } from '../lots'
 import { historyOf } from '../projections'
-import type { Moment } from '../serve'
+import type { Moment } from '../visit'
 import { beginCount, countableCodes, dropEntry, endCount, entriesOf, keepEntry, openCount, sayCause } from './queries'
 
 interface Typed {

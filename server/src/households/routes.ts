@@ -8,7 +8,8 @@ import {
   startHousehold as startEndpoint,
 } from '@vadose/contract/households'
 import type { Pool } from '../database'
-import type { Server, Visit } from '../serve'
+import type { Server } from '../serve'
+import type { Visit } from '../visit'
 import { allHouseholds, answeredBefore, wasRemovedBy, type HouseholdRow } from './queries'
 import { isUuid } from './request-number'
 import { frameOf } from './view'
@@ -48,7 +49,7 @@ export function serveHouseholds(server: Server, pool: Pool): void {
       await visit.end((db, household) => dropHousehold(db, household, body.name))
       return { ok: true }
     },
-    async (address, number) => ((await wasRemovedBy(pool, address, number)) ? { ok: true } : undefined),
+    { gone: async (address, number) => ((await wasRemovedBy(pool, address, number)) ? { ok: true } : undefined) },
   )
 
   server.household(readRequest, async (visit, { params: { id } }) => {

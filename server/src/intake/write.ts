@@ -11,7 +11,7 @@ import type { Client } from '../database'
 import { addLot, codesLike, enter, lockLot } from '../lots'
 import { placesInUse } from '../places'
 import { historyOf } from '../projections'
-import type { Moment } from '../serve'
+import type { Moment } from '../visit'
 import { addHarvest, lastHarvests, pickLotSince } from './queries'
 
 /** Writes a harvest: its lots and their first events. Runs inside the caller's transaction. */

@@ -10,7 +10,7 @@ import type { Client } from '../database'
 import { addLot, codesLike, enter, lockLot, type LockedLot } from '../lots'
 import { placesInUse } from '../places'
 import { eventsOfLots, historyOf } from '../projections'
-import type { Moment } from '../serve'
+import type { Moment } from '../visit'
 
 interface Pot extends DishLot {
   row: LockedLot

@@ -32,11 +32,8 @@ export function larderView(house: House, moves: readonly Move[]): LarderView {
     if (own) own.push(lot)
     else byLine.set(lineOf(lot), [lot])
   }
-  const lines = [...byLine].map(([line, own]) => ({
-    line,
-    sums: house.once(null, `sums ${line}`, own, () => sumsOf(own)),
-  }))
-  const weightOf = new Map(lines.map(({ line, sums }) => [line, sums.weightG]))
+  const lines = [...byLine].map(([line, own]) => house.once(null, `sums ${line}`, own, () => lineIn(line, own)))
+  const weightOf = new Map(lines.map(({ line, total }) => [line, total.weightG]))
   const uses = usesLately(house, moves).byLine
   /** How fast the household eats each line it has touched, what is eaten up too. */
   const paces = new Map([...uses].map(([line, own]) => [line, paceOf(house, line, weightOf.get(line) ?? 0, own)]))
@@ -50,28 +47,28 @@ export function larderView(house: House, moves: readonly Move[]): LarderView {
   return {
     troubled: troubledRows(house),
     lots,
-    totals: lines.map(({ line, sums }) =>
-      house.once(null, `total ${line}`, [sums], () => {
-        const { keepsUntil: _, ...total } = sums
-        return total
-      }),
-    ),
-    runOut: lines.map(({ line, sums }) => {
-      const { crop, name, weightG, keepsUntil } = sums
-      const perWeek = paces.has(line) ? undefined : paceLike(line)
-      const pace = paces.get(line) ?? (perWeek === undefined ? null : paceOf(house, line, weightG, [], perWeek))
+    totals: lines.map(({ total }) => total),
+    runOut: lines.map((of) => {
+      const { line, total, keepsUntil } = of
+      const { crop, name, weightG } = total
+      const touched = paces.get(line)
+      const perWeek = touched ? undefined : paceLike(line)
       // a dish has no harvest to last to
       const ahead = name === null ? cropAhead(house, moves, crop) : undefined
-      return house.once(null, `run out ${line}`, [sums, pace, ahead], () => ({
-        crop,
-        name,
-        perWeekG: pace?.perWeek ?? null,
-        runsOutOn: pace?.runsOutOn ?? null,
-        keepsUntil,
-        lasts: ahead?.lasts ?? null,
-        gapFrom: ahead?.gapFrom ?? null,
-        nextCropOn: ahead?.nextCropOn ?? null,
-      }))
+      return house.once(null, `run out ${line}`, [of, touched, perWeek, ahead, house.today], () => {
+        const pace =
+          touched ?? (perWeek === undefined ? null : runOut(Math.max(1, weightG), [], house.today, { perWeek }))
+        return {
+          crop,
+          name,
+          perWeekG: pace?.perWeek ?? null,
+          runsOutOn: pace?.runsOutOn ?? null,
+          keepsUntil,
+          lasts: ahead?.lasts ?? null,
+          gapFrom: ahead?.gapFrom ?? null,
+          nextCropOn: ahead?.nextCropOn ?? null,
+        }
+      })
     }),
     weightG: lots.reduce((sum, lot) => sum + lot.weightG, 0),
     week: house.once(
@@ -83,11 +80,9 @@ export function larderView(house: House, moves: readonly Move[]): LarderView {
   }
 }
 
-const noUses: readonly Use[] = []
-
-const paceOf = (house: House, line: string, weightG: number, uses: readonly Use[], perWeek?: number): RunOut =>
-  house.once(null, `pace of ${line}`, [uses.length > 0 ? uses : noUses, weightG, perWeek, house.today], () =>
-    runOut(Math.max(1, weightG), uses, house.today, perWeek === undefined ? undefined : { perWeek }),
+const paceOf = (house: House, line: string, weightG: number, uses: readonly Use[]): RunOut =>
+  house.once(null, `pace of ${line}`, [uses, weightG, house.today], () =>
+    runOut(Math.max(1, weightG), uses, house.today),
   )
 
 const larderLot = (house: House, eatable: EatableLot): LarderLot =>
@@ -117,7 +112,7 @@ function larderLotOf(house: House, eatable: EatableLot): LarderLot {
 }
 
 /** What there is of a line, and how long the last of it keeps. */
-function sumsOf(lots: readonly LarderLot[]) {
+function lineIn(line: string, lots: readonly LarderLot[]) {
   const { crop, name } = lots[0]!
   // what has outlived its time is not counted on
   const reliable = lots.filter((lot) => lot.overdueSince === null)
@@ -125,7 +120,7 @@ function sumsOf(lots: readonly LarderLot[]) {
   const fresh = reliable.filter((lot) => lot.form === 'fresh')
   // bags are no heads
   const counted = fresh.filter((lot) => lot.unit === null && lot.pieces !== null)
-  return {
+  const total = {
     crop,
     name,
     weightG: grams(reliable),
@@ -135,12 +130,9 @@ function sumsOf(lots: readonly LarderLot[]) {
     otherG: grams(reliable.filter((lot) => !['fresh', 'dried', 'frozen'].includes(lot.form))),
     frozenG: grams(reliable.filter((lot) => lot.form === 'frozen')),
     overdueG: grams(lots.filter((lot) => lot.overdueSince !== null)),
-    keepsUntil:
-      reliable
-        .map((lot) => lot.keepsUntil)
-        .sort()
-        .at(-1) ?? null,
   }
+  const keepsUntil = reliable.map((lot) => lot.keepsUntil).sort()
+  return { line, total, keepsUntil: keepsUntil.at(-1) ?? null }
 }
 
 /** Days a lot has stood there without anybody taking of it; null where somebody has. */

@@ -12,7 +12,7 @@ import { almanacOf } from '../almanac'
 import type { Client } from '../database'
 import { addLot, codesLike, enter } from '../lots'
 import { placesInUse } from '../places'
-import type { Moment } from '../serve'
+import type { Moment } from '../visit'
 
 /** Each line is an act of its own, that can be undone by itself: the first has the request's number, the others one made from it. */
 function numberOf(requestId: string | null, line: number): string | null {

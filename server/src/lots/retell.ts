@@ -6,7 +6,7 @@ import { Refusal } from '@vadose/core/refusal'
 import { almanacOf } from '../almanac'
 import type { Client } from '../database'
 import { descendantsOf, eventsOfLots, historyOf, keepLotNow, lotNow } from '../projections'
-import type { Moment } from '../serve'
+import type { Moment } from '../visit'
 import { enter } from './ledger'
 import { lockLot, type LockedLot } from './queries'
 

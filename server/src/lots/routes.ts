@@ -72,19 +72,29 @@ export function serveLots(server: Server): void {
     }))
   })
 
-  server.household(actOnLot, async (visit, { params, body }) => {
-    const code = codeIn(params.code)
-    const { requestId, ...act } = body
-    const written = await visit.writeWith(
-      (db) => lotActedOn(db, visit.id, code),
-      (db, moment, known) => writeActOn(known, db, moment, code, act as LotAct, requestId),
-    )
-    const house = await visit.house()
-    const lot = house.lot(code)
-    if (lot) return { lot: lotRow(house, lot), ...written }
-    const { id: _, ...gone } = (await visit.read((db) => lotByCode(db, visit.id, code)))!
-    return { lot: gone, ...written }
-  })
+  server.household(
+    actOnLot,
+    async (visit, { params, body }) => {
+      const code = codeIn(params.code)
+      const { requestId, ...act } = body
+      const known = await visit.toldOf(code)
+      const written = await visit.writeWith(
+        (db) => lotActedOn(db, visit.id, code, known),
+        async (db, moment, begun, household) => {
+          // somebody else was quicker
+          const late = known && household.revision !== known.revision
+          const lot = late ? await lotActedOn(db, visit.id, code) : begun
+          return writeActOn(lot, db, moment, code, act as LotAct, requestId)
+        },
+      )
+      const house = await visit.house()
+      const lot = house.lot(code)
+      if (lot) return { lot: lotRow(house, lot), ...written }
+      const { id: _, ...gone } = (await visit.read((db) => lotByCode(db, visit.id, code)))!
+      return { lot: gone, ...written }
+    },
+    { locksFirst: true },
+  )
 
   server.household(undoAct, async (visit, { params, body: { event, requestId } }) => {
     const code = codeIn(params.code)

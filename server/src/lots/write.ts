@@ -4,8 +4,8 @@ import { codeStem, eventSays, nextLotCode, perform, standing, type LotAct } from
 import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import type { Client } from '../database'
-import { historyFrom, ledgersOfCode, setupOf } from '../projections'
-import type { Moment } from '../serve'
+import { entryNumbers, historyFrom, ledgersOfCode, setupOf, type Told } from '../projections'
+import type { Moment } from '../visit'
 import { enter } from './ledger'
 import { addLot, codesLike, lockLot } from './queries'
 
@@ -24,10 +24,20 @@ const placesNamed = (act: LotAct): string[] =>
       ? [act.placeId]
       : []
 
-/** A lot with its ledger, as an act on it begins. */
-export const lotActedOn = async (db: Client, householdId: string, code: string) => {
-  const [lot, ledgers] = await Promise.all([lockLot(db, householdId, code), ledgersOfCode(db, householdId, code)])
-  return { lot, ledgers }
+/** An act writes so many entries in its own lot's ledger, or rarely more. */
+const entriesOfAct = 2
+
+/**
+ * A lot and its ledger, as an act on it begins.
+ * @param known what this server knows of it by heart
+ */
+export async function lotActedOn(db: Client, householdId: string, code: string, known?: Told) {
+  const [lot, ledgers, numbers] = await Promise.all([
+    lockLot(db, householdId, code),
+    known?.ledgers ?? ledgersOfCode(db, householdId, code),
+    entryNumbers(db, entriesOfAct),
+  ])
+  return { lot, ledgers, numbers, history: known?.history ?? (lot && historyFrom(ledgers, lot.id)) }
 }
 
 /** Writes an act on a lot: its events, and the lots it splits off. */
@@ -36,14 +46,14 @@ export const writeAct = async (db: Client, moment: Moment, code: string, act: Lo
 
 /** The same, with the lot read under the household's lock already. */
 export async function writeActOn(
-  { lot, ledgers }: Awaited<ReturnType<typeof lotActedOn>>,
+  { lot, ledgers, numbers, history }: Awaited<ReturnType<typeof lotActedOn>>,
   db: Client,
   { householdId, nowMs, setupRevision }: Moment,
   code: string,
   act: LotAct,
   requestId: string | null,
 ): Promise<Written> {
-  if (!lot) throw new Refusal('not-found', told('lots.noLot', { code }))
+  if (!lot || !history) throw new Refusal('not-found', told('lots.noLot', { code }))
   const { almanac, places } = await setupOf(db, householdId, setupRevision)
   const grown = cropIn(almanac, lot.crop)
   for (const id of placesNamed(act)) {
@@ -51,7 +61,6 @@ export async function writeActOn(
     if (!place) throw new Refusal('invalid', told('places.noSuchPlace'), 'placeId')
     if (place.retiredOn) throw new Refusal('invalid', told('places.outOfUse', { place: place.name }), 'placeId')
   }
-  const history = historyFrom(ledgers, lot.id)
   // what ends a jar of dried fruit is not what ends fruit
   const crop = history.stage === 'stored' ? cropNow(history, grown) : grown
   const outcome = perform(act, { crop, lot: history, nowMs, airflowOf: naturalAirflow(places), habits: almanac.habits })
@@ -81,8 +90,8 @@ export async function writeActOn(
   const events = outcome.events.map((event) =>
     event.kind === 'split-out' ? { ...event, details: { ...event.details, code: made[split++]! } } : event,
   )
-  await enter(db, householdId, lot.id, at, events, requestId, grown, ledgers)
-  const last = standing(ledgers.get(lot.id)!.events).at(-1)!
+  const written = await enter(db, householdId, lot.id, at, events, requestId, grown, { ledgers, numbers })
+  const last = standing([...ledgers.get(lot.id)!.events, ...written]).at(-1)!
   const placeName = places.find(({ id }) => id === last.placeId)?.name ?? null
   return { made, entry: last.id, says: eventSays(crop, last, placeName) }
 }

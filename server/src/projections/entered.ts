@@ -1,13 +1,19 @@
+import type { LotHistory } from '@vadose/core/lots'
 import type { HouseholdRow } from '../households'
 import type { Client } from '../database'
 import type { EventOfLot, Ledgers } from './queries'
 
-/** What a transaction of this server's own entered in one lot's ledger, by one statement. */
-export interface Entered {
+/** A lot as its ledger tells it. */
+export interface Told {
+  /** the lot's ledger, and those of what it was taken from */
+  ledgers: Ledgers
+  history: LotHistory
+}
+
+/** What a transaction of this server's own entered in one lot's ledger, by one statement, and what it is told as then. */
+export interface Entered extends Told {
   lotId: string
   events: readonly EventOfLot[]
-  /** the lot's ledger with it, and those of what it was taken from */
-  ledgers: Ledgers
   /** of its own, where it is not simply its crop */
   name: string | null
 }
@@ -35,9 +41,17 @@ interface Write {
 const retelling = ['undone', 'restated', 'relabelled']
 const keptAtMost = 20
 
+/** What is told of lots that were written on lately, as of one revision of their household. */
+interface Lately {
+  revision: number
+  byLot: Map<string, Told>
+}
+const lotsAtMost = 120
+
 /** The latest writes of this server, so that what it wrote itself need not be asked for. Where anything else was written too, it is. */
 export class Writes {
   private readonly latest = new Map<string, Write[]>()
+  private readonly lately = new Map<string, Lately>()
 
   /** @param before @param after the household as the write found it under its lock, and as it left it */
   add(before: HouseholdRow, after: HouseholdRow, entered: readonly Entered[]): void {
@@ -48,11 +62,27 @@ export class Writes {
       after.setupRevision === before.setupRevision &&
       entered.every(({ events }) => events.every(({ kind }) => !retelling.includes(kind)))
     const { id } = after
-    if (!simple) this.latest.delete(id)
-    else {
-      const writes = this.latest.get(id) ?? []
-      this.latest.set(id, [...writes, { from: before.revision, to: after.revision, entered }].slice(-keptAtMost))
+    if (!simple) return this.forget(id)
+    const writes = this.latest.get(id) ?? []
+    this.latest.set(id, [...writes, { from: before.revision, to: after.revision, entered }].slice(-keptAtMost))
+    const was = this.lately.get(id)
+    const byLot: Map<string, Told> = was?.revision === before.revision ? was.byLot : new Map()
+    for (const { lotId, ledgers, history } of entered) {
+      byLot.delete(lotId)
+      byLot.set(lotId, { ledgers, history })
     }
+    for (const lotId of byLot.keys()) {
+      if (byLot.size <= lotsAtMost) break
+      byLot.delete(lotId)
+    }
+    this.lately.set(id, { revision: after.revision, byLot })
+  }
+
+  /** What is told of a lot at a revision of its household, where this server wrote on it since anybody wrote anything else. */
+  toldOf(householdId: string, lotId: string): (Told & { revision: number }) | undefined {
+    const lately = this.lately.get(householdId)
+    const told = lately?.byLot.get(lotId)
+    return told && { ...told, revision: lately!.revision }
   }
 
   /** What was entered between two revisions, where it is all known. */
@@ -69,5 +99,6 @@ export class Writes {
 
   forget(householdId: string): void {
     this.latest.delete(householdId)
+    this.lately.delete(householdId)
   }
 }

@@ -6,7 +6,6 @@ import type { Client } from '../database'
 import { nowOf, type HouseholdRow } from '../households'
 import type { Entered } from './entered'
 import { lotsOf, movesAfter, movesOf, movesWith, type Known, type Move } from './known'
-import { historyFrom } from './ledgers'
 import { descendantsOf, identitiesOf, lotsTouchedSince, movesSince, tellsOfMoves, type MoveRow } from './queries'
 import { setupOf, type Setup } from './setup'
 
@@ -79,12 +78,12 @@ export function ownEntries(known: Known, entered: readonly Entered[], zone: stri
   const { almanac } = known.house
   const changed = new Map<string, LotState>()
   const rows: MoveRow[] = []
-  for (const { lotId, events, ledgers, name } of entered) {
+  for (const { lotId, events, history, name } of entered) {
     // whoever read the household for an earlier revision may have seen this one's entries already, and later ones
     if (events.at(-1)!.id <= known.lastEvent) continue
     const lot = known.lots.get(lotId)
     if (!lot) return undefined
-    changed.set(lotId, stateOf(lot, historyFrom(ledgers, lotId), almanac))
+    changed.set(lotId, stateOf(lot, history, almanac))
     const { crop, code, variety, bed } = lot
     for (const event of events.filter(tellsOfMoves)) {
       rows.push({ ...event, crop, code, variety, bed, name, placeId: null })

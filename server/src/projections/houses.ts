@@ -28,7 +28,7 @@ import { takeLessons } from './lessons'
 import { monthsFrom, monthsSince } from './air-queries'
 import { beyond, reachFor } from './reach'
 import { identitiesOf, lastEventId, lotsHere, movesSince } from './queries'
-import { Writes, type Entered } from './entered'
+import { Writes, type Entered, type Told } from './entered'
 import { movesFrom, ownEntries, readEntries } from './entries'
 import { setupOf } from './setup'
 import { Kept } from './kept'
@@ -190,7 +190,7 @@ export class Houses {
         places: samePlaces
           ? known.house.everyPlace
           : await placesNow(household, places, known.measured, known.expected, nowMs, known),
-        lots: inOrder(lots),
+        lots: inOrder(lots, known.house.lots),
         almanac,
         nowMs: Math.max(nowMs, nowOf(household)),
         rainMm: known.house.rainMm,
@@ -215,6 +215,13 @@ export class Houses {
       lots,
       catchingUp: undefined,
     }
+  }
+
+  /** What is known of a lot by heart, and as of which revision of its household; undefined where it would have to be read. */
+  async toldOf(householdId: string, code: string): Promise<(Told & { revision: number }) | undefined> {
+    const known = await this.kept.get(householdId)?.catch(() => undefined)
+    const lot = known?.house.lot(code)
+    return lot && this.writes.toldOf(householdId, lot.id)
   }
 
   /** What this server wrote itself need not be asked for. */

@@ -1,4 +1,4 @@
-export { noteEntered, takeEntered, type Entered } from './entered'
+export { noteEntered, takeEntered, type Entered, type Told } from './entered'
 export { Houses } from './houses'
 export { warmBooks } from './warm'
 export type { Move } from './known'
@@ -6,6 +6,7 @@ export { redoHours } from './place-hours'
 export {
   appendEvents,
   descendantsOf,
+  entryNumbers,
   eventsOfLots,
   keepLotNow,
   ledgersOf,

@@ -1,4 +1,4 @@
-import type { EventDraft, Guessed, Ledger, LotEvent, LotHistory } from '@vadose/core/lots'
+import type { Guessed, Ledger, LotEvent, LotHistory } from '@vadose/core/lots'
 import type { LotState } from '@vadose/core/forecast'
 import { planned, type Client, type Pool } from '../database'
 
@@ -13,11 +13,20 @@ interface EventColumns extends Omit<EventOfLot, 'atMs'> {
 
 const eventColumns = `e.id, e.lot_id as "lotId", e.kind, e.at, e.weight_g as "weightG", e.pieces, e.place_id as "placeId",
   e.details, e.request_id is not null as acted`
-const asEvents = (rows: EventColumns[]): EventOfLot[] =>
-  rows.map(({ at, ...rest }) => ({ ...rest, atMs: at.getTime() }))
+const asEvent = ({ id, lotId, kind, at, weightG, pieces, placeId, details, acted }: EventColumns): EventOfLot => ({
+  id,
+  lotId,
+  kind,
+  atMs: at.getTime(),
+  weightG,
+  pieces,
+  placeId,
+  details,
+  acted,
+})
 
 /** Ledgers by lot, those of what they were taken from too. */
-export type Ledgers = Map<string, Ledger & { events: EventOfLot[] }>
+export type Ledgers = ReadonlyMap<string, Ledger & { readonly events: readonly EventOfLot[] }>
 
 /** Ledgers of some lots and of those they were taken from, back to what was brought in; events oldest first. */
 export const ledgersOf = (db: Client, householdId: string, lotIds: readonly string[]) =>
@@ -48,25 +57,23 @@ async function ledgersFrom(
      order by e.id`,
     [householdId, named],
   )
-  const ledgers: Ledgers = new Map()
-  for (const { ofLot, splitFrom, ...event } of rows) {
-    let ledger = ledgers.get(ofLot)
-    if (!ledger) ledgers.set(ofLot, (ledger = { splitFrom, events: [] }))
-    if (event.id !== null) ledger.events.push(...asEvents([event]))
+  const ledgers = new Map<string, Ledger & { events: EventOfLot[] }>()
+  for (const row of rows) {
+    let ledger = ledgers.get(row.ofLot)
+    if (!ledger) ledgers.set(row.ofLot, (ledger = { splitFrom: row.splitFrom, events: [] }))
+    if (row.id !== null) ledger.events.push(asEvent(row))
   }
   return ledgers
 }
 
 /** Events of some lots, oldest first. */
 export const eventsOfLots = async (db: Client, householdId: string, lotIds: readonly string[]) =>
-  asEvents(
-    (
-      await db.query<EventColumns>(
-        `select ${eventColumns} from lot_events e where household_id = $1 and lot_id = any ($2) order by id`,
-        [householdId, lotIds],
-      )
-    ).rows,
-  )
+  (
+    await db.query<EventColumns>(
+      `select ${eventColumns} from lot_events e where household_id = $1 and lot_id = any ($2) order by id`,
+      [householdId, lotIds],
+    )
+  ).rows.map(asEvent)
 
 /** Some lots and all that was taken from them, down to the last part. */
 export const descendantsOf = async (db: Client, householdId: string, lotIds: readonly string[]) =>
@@ -97,30 +104,39 @@ export const lotsTouchedSince = async (db: Client, householdId: string, eventId:
     )
   ).rows
 
-/** Appends entries to a lot's ledger. @returns them as they stand there */
-export async function appendEvents(
+/** Numbers for entries to come, rising; asked for under the household's lock, so that its entries are numbered in their order. */
+export const entryNumbers = async (db: Client, count: number): Promise<number[]> =>
+  (
+    await planned<{ id: number }>(
+      db,
+      `select nextval('lot_events_id_seq') as id from generate_series(1, $1::integer)`,
+      [count],
+    )
+  ).rows.map(({ id }) => id)
+
+/** Appends entries to a lot's ledger, under the numbers that they have. */
+export const appendEvents = (
   db: Client,
   householdId: string,
   lotId: string,
-  at: Date,
-  events: readonly EventDraft[],
+  events: readonly EventOfLot[],
   requestId: string | null,
-): Promise<EventOfLot[]> {
-  if (events.length === 0) return []
-  const { rows } = await planned<EventColumns>(
+) =>
+  planned(
     db,
-    `insert into lot_events as e (household_id, lot_id, at, kind, weight_g, pieces, place_id, details, request_id)
-     select $1::uuid, $2::uuid, $3::timestamptz, one.kind, one.weight_g, one.pieces, one.place_id, one.details, $4::uuid
+    `insert into lot_events (household_id, id, lot_id, at, kind, weight_g, pieces, place_id, details, request_id)
+     overriding system value
+     select $1::uuid, one.id, $2::uuid, one.at, one.kind, one.weight_g, one.pieces, one.place_id, one.details, $3::uuid
      from rows from (
-       unnest($5::text[]), unnest($6::integer[]), unnest($7::integer[]), unnest($8::uuid[]), unnest($9::jsonb[])
-     ) with ordinality as one (kind, weight_g, pieces, place_id, details, n)
-     order by one.n
-     returning ${eventColumns}`,
+       unnest($4::bigint[]), unnest($5::timestamptz[]), unnest($6::text[]), unnest($7::integer[]), unnest($8::integer[]),
+       unnest($9::uuid[]), unnest($10::jsonb[])
+     ) as one (id, at, kind, weight_g, pieces, place_id, details)`,
     [
       householdId,
       lotId,
-      at,
       requestId,
+      events.map(({ id }) => id),
+      events.map(({ atMs }) => new Date(atMs)),
       events.map(({ kind }) => kind),
       events.map(({ weightG }) => weightG),
       events.map(({ pieces }) => pieces),
@@ -128,8 +144,6 @@ export async function appendEvents(
       events.map(({ details }) => JSON.stringify(details)),
     ],
   )
-  return asEvents(rows)
-}
 
 export const lastEventId = async (db: Client, householdId: string) =>
   (
