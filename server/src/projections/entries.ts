@@ -5,8 +5,16 @@ import { bedEntriesSince } from '../beds'
 import type { Client } from '../database'
 import { nowOf, type HouseholdRow } from '../households'
 import type { Entered } from './entered'
-import { lotsOf, movesAfter, movesOf, movesWith, type Known, type Move } from './known'
-import { descendantsOf, identitiesOf, lotsTouchedSince, movesSince, tellsOfMoves, type MoveRow } from './queries'
+import { lotsOf, movesAfter, movesOf, movesWith, type Known } from './known'
+import {
+  descendantsOf,
+  identitiesOf,
+  lotsTouchedSince,
+  movesSince,
+  tellsOfMoves,
+  type Move,
+  type MoveRow,
+} from './queries'
 import { setupOf, type Setup } from './setup'
 
 /** the seasons before this one, for what is eaten and for the same weeks of last year, days */

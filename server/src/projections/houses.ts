@@ -5,7 +5,6 @@ import { bedEntriesSince } from '../beds'
 import { asHousehold, type Pool } from '../database'
 import { nowOf, type HouseholdRow } from '../households'
 import {
-  type Move,
   type Measured,
   type Known,
   sameDay,
@@ -27,7 +26,7 @@ import { lessonsOf } from './lesson-queries'
 import { takeLessons } from './lessons'
 import { monthsFrom, monthsSince } from './air-queries'
 import { beyond, reachFor } from './reach'
-import { identitiesOf, lastEventId, lotsHere, movesSince } from './queries'
+import { identitiesOf, lastEventId, lotsHere, movesSince, type Move } from './queries'
 import { Writes, type Entered, type Told } from './entered'
 import { movesFrom, ownEntries, readEntries } from './entries'
 import { setupOf } from './setup'

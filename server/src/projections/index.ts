@@ -1,7 +1,7 @@
 export { noteEntered, takeEntered, type Entered, type Told } from './entered'
 export { Houses } from './houses'
 export { warmBooks } from './warm'
-export type { Move } from './known'
+export type { Move } from './queries'
 export { redoHours } from './place-hours'
 export {
   appendEvents,

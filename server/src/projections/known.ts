@@ -1,6 +1,6 @@
 import type { Reach } from './reach'
 import { hourMs } from '@vadose/core/air'
-import { standsOf, type BedEntry, type BedMove, type Stand } from '@vadose/core/beds'
+import { standsOf, type BedEntry, type Stand } from '@vadose/core/beds'
 import {
   comingHour,
   House,
@@ -23,19 +23,10 @@ import { breather } from './breathe'
 import { monthOfHours } from './place-hours'
 import { historyFrom } from './ledgers'
 import { forecastHours, type MonthRow } from './air-queries'
-import { ledgersOf, type IdentityRow, type MoveRow } from './queries'
+import { ledgersOf, type IdentityRow, type Move, type MoveRow } from './queries'
 
 /** a weather forecast further ahead than this is no better than the season, days */
 const forecastDays = 10
-
-/** What came and went on one day. */
-export interface Move extends BedMove {
-  id: number
-  /** of its own, where it is not simply its crop */
-  name: string | null
-  /** why it was lost */
-  cause: string | null
-}
 
 export interface Measured {
   record: HourlyRecord | undefined
@@ -77,12 +68,11 @@ export function movesWith(known: readonly MoveRow[], rows: readonly MoveRow[]): 
   return rows.length === 0 ? known : [...known, ...rows]
 }
 
-// rows never change: what one tells is worked out once, however often the list is told anew
-const told = new WeakMap<MoveRow, { zone: string; move: Move }>()
-
+// rows never change: what one tells is worked out once, however often the list is told anew, and kept with it, since a
+// WeakMap of all households' rows holds everybody up as it grows
 function moveOf(row: MoveRow, zone: string): Move {
-  const known = told.get(row)
-  if (known?.zone === zone) return known.move
+  // one put right is a copy of what it was
+  if (row.told?.of === row && row.told.zone === zone) return row.told.move
   const { id, atMs, kind, crop, code, variety, bed, name, weightG, pieces, details } = row
   const move: Move = {
     id,
@@ -97,7 +87,7 @@ function moveOf(row: MoveRow, zone: string): Move {
     weightG,
     pieces,
   }
-  told.set(row, { zone, move })
+  row.told = { of: row, zone, move }
   return move
 }
 
@@ -110,8 +100,8 @@ export const movesOf = (rows: readonly MoveRow[], zone: string): Move[] =>
 /** The same of ten years of rows, a stretch at a time. */
 export async function manyMovesOf(rows: readonly MoveRow[], zone: string): Promise<Move[]> {
   const breathe = breather()
-  for (let i = 0; i < rows.length; i += 500) {
-    for (const row of rows.slice(i, i + 500)) moveOf(row, zone)
+  for (let i = 0; i < rows.length; i += 100) {
+    for (const row of rows.slice(i, i + 100)) moveOf(row, zone)
     await breathe()
   }
   return movesOf(rows, zone)
@@ -225,6 +215,7 @@ export async function placesNow(
   nowMs: number,
   before?: Pick<Known, 'house' | 'expected'>,
 ): Promise<PlaceState[]> {
+  const breathe = breather()
   const climate = climateFor(household.latitudeDeg, household.altitudeM)
   const garden = places.find(({ kind }) => kind === 'outdoors')
   const comingMs = comingHour(nowMs)
@@ -236,7 +227,6 @@ export async function placesNow(
       : outdoorsOf(climate, comingMs, garden && airOf(garden, measured).record)
   const moment = { climate, nowMs: comingMs, outdoors }
   const was = before?.house.comingHourMs === comingMs ? before.house : undefined
-  const breathe = breather()
   const made: PlaceState[] = []
   for (const place of places) {
     await breathe()

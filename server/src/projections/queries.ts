@@ -1,4 +1,5 @@
 import type { Guessed, Ledger, LotEvent, LotHistory } from '@vadose/core/lots'
+import type { BedMove } from '@vadose/core/beds'
 import type { LotState } from '@vadose/core/forecast'
 import { planned, type Client, type Pool } from '../database'
 
@@ -221,6 +222,15 @@ export const keepLotNow = (
   )
 
 /** A row of the ledger for sums by day. */
+/** What came and went on one day. */
+export interface Move extends BedMove {
+  id: number
+  /** of its own, where it is not simply its crop */
+  name: string | null
+  /** why it was lost */
+  cause: string | null
+}
+
 export interface MoveRow extends LotEvent {
   id: number
   crop: string
@@ -229,6 +239,8 @@ export interface MoveRow extends LotEvent {
   bed: string | null
   /** of its own, where it is not simply its crop */
   name: string | null
+  /** worked out once */
+  told?: { of: MoveRow; zone: string; move: Move }
 }
 
 /** Whether an entry changed a weight, or what others say. */
@@ -251,10 +263,12 @@ const pageOfMoves = async (db: Client, householdId: string, since: Date, afterId
          and (e.weight_g <> 0 or e.kind in ('undone', 'restated', 'relabelled')) order by e.id limit ${movesAtOnce}`,
       [householdId, since, afterId],
     )
-  ).rows.map(({ at, ...row }) => ({ ...row, atMs: at.getTime(), placeId: null }))
+  ).rows.map(({ id, at, kind, crop, code, variety, bed, name, weightG, pieces, details }) => {
+    return { id, atMs: at.getTime(), kind, crop, code, variety, bed, name, weightG, pieces, details, placeId: null }
+  })
 
 /** so many rows are read at a stretch */
-const movesAtOnce = 1000
+const movesAtOnce = 500
 
 /** Those entries since an instant; ten years of them a page at a time, so that others come in between. */
 export async function movesSince(db: Client, householdId: string, since: Date, afterId = 0): Promise<MoveRow[]> {

@@ -2,11 +2,13 @@ import {
   curingOfLot,
   eatableOf,
   eatFirstOf,
+  keepingOf,
   livingYears,
   optionsFor,
   planOf,
   sharesAhead,
   stockAhead,
+  useWithin,
   workable,
   type House,
   type LotState,
@@ -21,8 +23,10 @@ export async function warm(house: House): Promise<void> {
   for (const lot of house.lots) {
     if (lot.stage === 'stored') await warmYears(house, lot, breathe)
     // one that cannot be worked out says so on its own line when it is shown
-    attempt(() => warmLot(house, lot))
-    await breathe()
+    for (const work of lotWork(lot)) {
+      attempt(() => work(house, lot))
+      await breathe()
+    }
   }
   for (const lot of workable(house)) {
     if (lot.stage === 'drying') attempt(() => void optionsFor(house, lot))
@@ -41,13 +45,11 @@ async function warmYears(house: House, lot: LotState, breathe: () => Promise<voi
   while (attempt(next)) await breathe()
 }
 
-function warmLot(house: House, lot: LotState): void {
-  if (lot.stage === 'drying') {
-    curingOfLot(house, lot)
-  } else if (lot.stage === 'stored' || lot.stage === 'fresh') {
-    sharesAhead(house, lot)
-  }
-}
+const lotWork = ({ stage }: LotState): ((house: House, lot: LotState) => unknown)[] =>
+  stage === 'drying' ? [curingOfLot] : stage === 'stored' || stage === 'fresh' ? [lifeOfLot, sharesAhead] : []
+
+/** What goes by its days has no life to be reckoned. */
+const lifeOfLot = (house: House, lot: LotState) => useWithin(house, lot) ?? keepingOf(house, lot)
 
 function attempt<T>(work: () => T): T | undefined {
   try {
