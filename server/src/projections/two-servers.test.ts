@@ -2,32 +2,44 @@ import { randomUUID } from 'node:crypto'
 import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { pino } from 'pino'
-import { expect, it } from 'vitest'
+import { afterAll, expect, it } from 'vitest'
 import { makeApp } from '../app'
-import { openPool } from '../database'
-import { Client, garlicHarvest, practiceFile } from '../testing/fresh'
+import { openPool, type Pool } from '../database'
+import { Client, garlicHarvest, practiceFile, practiceHousehold } from '../testing/fresh'
 
 const at = practiceFile()
+
+const servers: Server[] = []
+let pool: Pool | undefined
+
+/** One more server over the same database. */
+async function begin(): Promise<Client> {
+  const url = new URL(at.served.url)
+  url.username = 'vadose_server'
+  url.password = 'test'
+  pool ??= openPool(url.href)
+  const log = pino({ level: 'silent' })
+  const server = createServer(makeApp({ pool, webRoot: '.', programs: '.', log, strict: true }))
+  servers.push(server)
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
+  const client = new Client(`http://127.0.0.1:${(server.address() as AddressInfo).port}`)
+  client.household = at.client.household
+  return client
+}
+
+afterAll(async () => {
+  for (const server of servers) {
+    server.close()
+    server.closeAllConnections()
+  }
+  await pool?.end()
+})
 
 it('two servers written to at once say the same of a household as one that has just begun', async () => {
   for (let i = 0; i < 3; i++) {
     await at.client.post('/harvests', { ...garlicHarvest(at.place('Veranda')), requestId: randomUUID() })
   }
   const codes = (await at.client.get('/lots')).body.map((lot: { code: string }) => lot.code) as string[]
-  const url = new URL(at.served.url)
-  url.username = 'vadose_server'
-  url.password = 'test'
-  const pool = openPool(url.href)
-  const servers: Server[] = []
-  const begin = async () => {
-    const log = pino({ level: 'silent' })
-    const server = createServer(makeApp({ pool, webRoot: '.', programs: '.', log, strict: true }))
-    servers.push(server)
-    await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
-    const client = new Client(`http://127.0.0.1:${(server.address() as AddressInfo).port}`)
-    client.household = at.client.household
-    return client
-  }
   const pair = [await begin(), await begin()]
   const acts = [
     { act: 'note', text: 'looked at' },
@@ -53,9 +65,26 @@ it('two servers written to at once say the same of a household as one that has j
     const said = (await newcomer.get(path)).body
     for (const one of pair) expect((await one.get(path)).body).toEqual(said)
   }
-  for (const server of servers) {
-    server.close()
-    server.closeAllConnections()
+})
+
+it('a household that is gone is written to by no server that knew it, and who comes after it under its name is', async () => {
+  const [here, there] = [await begin(), await begin()]
+  const start = async () => {
+    const { place } = await practiceHousehold(there, '2026-07-12', 'Coming House')
+    here.household = there.household
+    return (await there.post('/harvests', garlicHarvest(place('Veranda')))).body.lots[0].code as string
   }
-  await pool.end()
+  const code = await start()
+  const note = (text: string) => here.post(`/lots/${code}/acts`, { requestId: randomUUID(), act: 'note', text })
+  expect([(await note('one')).status, (await note('two')).status]).toEqual([201, 201])
+  const remove = () => there.send('DELETE', '', { name: 'Coming House' })
+  expect((await remove()).status).toBe(200)
+  const { status, body } = await note('to nobody')
+  expect([status, body.error.code]).toEqual([404, 'no-such-household'])
+  // met here, and then removed and begun again by other hands
+  expect([await start(), (await note('three')).status]).toEqual([code, 201])
+  expect((await remove()).status).toBe(200)
+  expect([await start(), (await note('four')).status]).toEqual([code, 201])
+  const { events } = (await there.get(`/lots/${code}`)).body as { events: { kind: string }[] }
+  expect(events.filter(({ kind }) => kind === 'noted')).toHaveLength(1)
 })
