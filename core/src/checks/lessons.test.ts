@@ -54,6 +54,15 @@ describe('what a house learns from lot to lot', () => {
     expect(prior.logMean).toBeCloseTo((shared / seen) * 0.2, 12)
     expect(prior.logSd ** 2).toBeCloseTo(variance - shared ** 2 / seen, 12)
   })
+  it('moves the less by a lot the further off it lies', () => {
+    // by hand: beyond one and a half standard deviations its variance is (off / 1.5)², so that it moves by 1.5² · shared / off
+    const shared = (lifeVariance.house + lifeVariance.variety + lifeVariance.place) * variance
+    for (const off of [1.6, -2.4]) {
+      expect(Math.abs(off)).toBeGreaterThan(1.5 * Math.sqrt(variance + 0.12 ** 2))
+      const prior = learntPrior(learntFrom([lesson({ logMean: off })]), 'Red', 'cellar')
+      expect(prior.logMean).toBeCloseTo((1.5 ** 2 * shared) / off, 12)
+    }
+  })
   it('carries to another variety and place only what is the house’s', () => {
     const learnt = learntFrom([2023, 2024, 2025].map((year) => lesson({ year })))
     const [same, other, elsewhere] = [

@@ -25,6 +25,14 @@ describe('a simulated store', () => {
     const pair = { failsOn: Float64Array.from([Infinity, 1]), runs: new Uint8Array(2).fill(1), spreadPerWeek: 7 }
     expect(simulateStore(store(pair), 400, every(400))).toMatchObject({ byThemselves: 1, bySpread: 1 })
   })
+  it('spoils the nearest that is sound, past two that are bad and no more', () => {
+    const row = (harmless: number) => {
+      const fails = [1, ...Array.from({ length: harmless }, () => 1), Infinity]
+      const runs = Uint8Array.from(fails, (_, i) => (i === 0 ? 1 : 0))
+      return simulateStore(store({ failsOn: Float64Array.from(fails), runs, spreadPerWeek: 7 }), 400, every(400))
+    }
+    expect([0, 1, 2, 3].map((harmless) => row(harmless).bySpread)).toEqual([1, 1, 1, 0])
+  })
   it('loses more the longer nobody looks', () => {
     const lost = (days: number) => {
       let sum = 0

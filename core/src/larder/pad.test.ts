@@ -52,6 +52,18 @@ describe('lines as people write them on a pad', () => {
     ['a dozen leeks', { crop: 'leek', pieces: 12 }],
   ])('%s', (text, is) => expect(read(text)).toMatchObject({ text, ...is }))
 
+  it('knows a place by its whole name, whichever was set up first', () => {
+    const places = [
+      { id: 's', name: 'Freezer', kind: 'freezer' },
+      { id: 'l', name: 'Long freezer', kind: 'freezer' },
+    ]
+    for (const own of [places, [...places].reverse()]) {
+      const line = (text: string) => readPadLine(text, { ...house, places: own })!
+      expect(line('8 bags kale, long freezer')).toMatchObject({ crop: 'kale', placeId: 'l', pieces: 8, doubts: [] })
+      expect(line('8 bags kale, freezer')).toMatchObject({ crop: 'kale', placeId: 's' })
+    }
+  })
+
   it('says what it could not make out, and never drops a line that says something', () => {
     expect(read('onions').doubts.map(inPlainWords)).toEqual([expect.stringMatching(/how much/i)])
     expect(read('7').doubts.map(inPlainWords)).toContainEqual(expect.stringMatching(/Nothing was named/))
