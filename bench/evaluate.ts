@@ -50,8 +50,8 @@ for (const summer of Object.keys(summers) as Summer[]) {
 row('wanted', '', '', '', '≤ 0.5 on average', '70–90')
 
 console.log(`\nLooking over ${Math.round(lots / 5)} simulated stores a world for a winter, against every three weeks\n`)
-row('world', 'looks', 'lost, fixed', 'lost, belief', 'fewer lost, %', 'in interval, %')
-rule(6)
+row('world', 'looks', 'lost, fixed', 'lost, belief', 'fewer lost, %', 'knowing all, %', 'in interval, %')
+rule(7)
 for (const world of Object.keys(worlds) as World[]) {
   const score = scoreStores(world, Math.round(lots / 5), 3)
   row(
@@ -60,10 +60,11 @@ for (const world of Object.keys(worlds) as World[]) {
     f(score.lostFixed),
     f(score.lostByBelief),
     f(score.fewerLostPct, 1),
+    score.fewerLostKnowingPct === undefined ? '' : f(score.fewerLostKnowingPct, 1),
     f(score.coveredPct, 1),
   )
 }
-row('wanted', 'as many', '', '', '≥ 30 own, ≥ 0', '70–90')
+row('wanted', 'as many', '', '', '≥ 30 own, ≥ 0', '', '70–90')
 
 const learning = Math.round(lots / 10)
 console.log(

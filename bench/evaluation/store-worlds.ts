@@ -25,6 +25,8 @@ export interface WorldStore {
   ages: Float64Array[]
   model: LifeModel
   bookSpread: number
+  /** the state of the model its life was drawn in; in the worlds that are not the model's it has none */
+  state?: number
   /** day each piece fails by itself, and whether it runs then */
   failsOn: Float64Array
   runs: Uint8Array
@@ -45,8 +47,13 @@ function gammaAboutOne(next: () => number, shape: number): number {
 }
 
 /** Days on which a lot with this model's common clock fails, in a world. */
-function failures(world: World, model: LifeModel, spread: number, pieces: number, next: () => number): Float64Array {
-  if (world === 'own' || world === 'spread') return drawFailures(model, drawState(model, next), pieces, next)
+function failures(
+  world: Exclude<World, 'own' | 'spread'>,
+  model: LifeModel,
+  spread: number,
+  pieces: number,
+  next: () => number,
+): Float64Array {
   // when a tenth of a usual lot has gone is all that a world shares with the model
   const tenth = keepingForecast(model, new Float64Array(model.days + 1), 0, undefined, spread).nineInTenDay.p50
   const lot = Math.exp(0.27 * normalDeviate(next))
@@ -83,7 +90,11 @@ export function worldStore(world: World, seed: number): WorldStore {
   )
   const { ages } = agesByDay(crop, air, pack)
   const model = lifeModel(ages)
-  const failsOn = failures(world, model, spreadPerWeek[pack], pieces, next)
+  const state = world === 'own' || world === 'spread' ? drawState(model, next) : undefined
+  const failsOn =
+    world === 'own' || world === 'spread'
+      ? drawFailures(model, state!, pieces, next)
+      : failures(world, model, spreadPerWeek[pack], pieces, next)
   // what rots runs to its neighbours, what sprouts does not; what goes in the first weeks has rotted
   const runs = Uint8Array.from(failsOn, (day) =>
     day < 45 || next() < runningShare(model, Math.min(day, 400) - 1, Math.min(day, 400) + 1, model.usual) ? 1 : 0,
@@ -95,6 +106,7 @@ export function worldStore(world: World, seed: number): WorldStore {
   return {
     ages,
     model,
+    ...(state === undefined ? {} : { state }),
     failsOn,
     runs,
     bookSpread: spreadPerWeek[pack],

@@ -1,7 +1,7 @@
 import { habitLimits } from '@vadose/core/almanac'
 import { asManyLooks, beliefAfterChecks, lookingByBelief, type Check } from '@vadose/core/checks'
-import { keepingForecast } from '@vadose/core/stores'
-import { liveThrough, worldStore, type Look, type World } from './store-worlds'
+import { keepingForecast, type LifeModel } from '@vadose/core/stores'
+import { liveThrough, worldStore, type Look, type World, type WorldStore } from './store-worlds'
 
 export interface StoreScore {
   stores: number
@@ -11,6 +11,8 @@ export interface StoreScore {
   lostFixed: number
   lostByBelief: number
   fewerLostPct: number
+  /** the same where the life and the spread of every store are known from the start: more than any looks can tell */
+  fewerLostKnowingPct?: number
   /** after three looks: the 8-in-10 interval of the nine-in-ten day holds the day on which it came */
   coveredPct: number
 }
@@ -19,6 +21,12 @@ export interface StoreScore {
 const longestGapDays = habitLimits.longestLookGapDays.hi
 
 const seen = (look: Look): Check => ({ ...look, lotSize: look.lookedAt })
+
+/** What somebody would think who knew all of a store but the days its pieces go. */
+const known = ({ model, state, spreadPerWeek }: WorldStore) => ({
+  model: { ...model, prior: model.prior.map((_, j) => Number(j === state)) },
+  spread: spreadPerWeek,
+})
 
 /** Same stores, looked over every n weeks and by the belief, at the tolerance at which both take as many looks. */
 export function scoreStores(world: World, count: number, everyWeeks = 3): StoreScore {
@@ -44,19 +52,22 @@ export function scoreStores(world: World, count: number, everyWeeks = 3): StoreS
     // both are told by the day: a look that finds a tenth gone finds it on that day or the next
     if (Math.floor(said.p10) - 1 <= nineInTenDay && nineInTenDay <= Math.ceil(said.p90) + 1) covered++
   }
-  const run = (bearableShare: number) => {
-    let looks = 0
-    let lost = 0
-    for (const store of stores) {
-      const pieces = store.failsOn.length
-      const next = lookingByBelief(store.model, pieces, store.bookSpread, bearableShare * pieces, longestGapDays)
-      const outcome = liveThrough(store, next({ day: 0, lookedAt: 0, bad: 0 }), next)
-      looks += outcome.looks
-      lost += outcome.bySpread
-    }
-    return { looks, lost }
-  }
-  const belief = asManyLooks(fixed.looks, 0.0005, 20, run)
+  const looking = (thought: (store: WorldStore) => { model: LifeModel; spread: number }) =>
+    asManyLooks(fixed.looks, 0.0005, 20, (bearableShare) => {
+      let looks = 0
+      let lost = 0
+      for (const store of stores) {
+        const pieces = store.failsOn.length
+        const { model, spread } = thought(store)
+        const next = lookingByBelief(model, pieces, spread, bearableShare * pieces, longestGapDays)
+        const outcome = liveThrough(store, next({ day: 0, lookedAt: 0, bad: 0 }), next)
+        looks += outcome.looks
+        lost += outcome.bySpread
+      }
+      return { looks, lost }
+    })
+  const belief = looking(({ model, bookSpread }) => ({ model, spread: bookSpread }))
+  const knowing = stores.every(({ state }) => state !== undefined) ? looking(known) : undefined
   return {
     stores: count,
     everyWeeks,
@@ -65,6 +76,7 @@ export function scoreStores(world: World, count: number, everyWeeks = 3): StoreS
     lostFixed: fixed.lost / count,
     lostByBelief: belief.lost / count,
     fewerLostPct: 100 * (1 - belief.lost / fixed.lost),
+    ...(knowing && { fewerLostKnowingPct: 100 * (1 - knowing.lost / fixed.lost) }),
     coveredPct: (100 * covered) / counted,
   }
 }

@@ -183,6 +183,13 @@ describe('every event has its words', () => {
     [draft('planted', { weightG: -70, pieces: -2 }), /^planted 2 heads/],
     [draft('corrected', { weightG: 60, details: { why: 'one rolled away' } }), /corrected by \+60 g: one rolled away/],
     [draft('noted', { details: { text: 'good ones' } }), /^good ones$/],
+    [
+      draft('added', { weightG: 1200, pieces: 3, details: { source: 'bought', unit: 'jar' } }),
+      /^bought, 3 jars, 1\.2 kg$/,
+    ],
+    // weighed and not counted; counted, but nobody said in what
+    [draft('added', { weightG: 1200, details: { source: 'given', unit: 'jar' } }), /^given, 1,200 g$/],
+    [draft('added', { weightG: 1200, pieces: 3, details: { source: 'bought' } }), /^bought, 1,200 g$/],
   ]
   it.each(spoken)('%#', (event, says) => {
     expect(inPlainWords(eventSays(garlic, event, 'Loft'))).toMatch(says)

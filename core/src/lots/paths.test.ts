@@ -5,7 +5,7 @@ import { hourMs } from '../air'
 import { keepAt } from '../stores'
 import { dryerState } from '../line'
 import { Refusal } from '../refusal'
-import { bringIn, eventSays, lotHistory, perform, type LotAct, type LotEvent } from './index'
+import { bringIn, eventSays, jarDay, lotHistory, perform, type LotAct, type LotEvent, type LotHistory } from './index'
 
 const airflowOf = () => 'breezy' as const
 
@@ -140,6 +140,15 @@ describe('apples through the dehydrator', () => {
     expect(cool / warm).toBeGreaterThan(1.8)
     expect(cool / warm).toBeLessThan(2.5)
     expect(driedForm(cropById('garlic-hardneck')).id).toBe('garlic-hardneck')
+  })
+})
+
+describe('days in the jar', () => {
+  it('count from its first, and a morning after an evening is the second', () => {
+    const filled = Date.UTC(2026, 7, 20, 20)
+    const day = (hours: number) => jarDay({ jar: { atMs: filled } } as LotHistory, filled + hours * 3_600_000)
+    expect([0, 11.9, 12, 35.9, 36, 60].map(day)).toEqual([1, 1, 2, 2, 3, 4])
+    expect(jarDay({ jar: null } as unknown as LotHistory, filled)).toBe(1)
   })
 })
 

@@ -17,6 +17,10 @@ describe('seed viability (Ellis & Roberts 1980 and later constants, recalled; po
     ['lettuce', 10, 20, 198.2],
     ['maize', 10, 20, 660.4],
     ['pea', 10, 20, 4157.2],
+    ['rice', 8, 10, 5606.1],
+    ['sugar-beet', 8, 10, 19994.3],
+    ['sorghum', 8, 10, 27997.4],
+    ['oilseed-rape', 8, 10, 1742.5],
     ['sunflower', 8, 10, 404.0],
   ])('%s at %i %% and %i °C loses a probit in %f days', (species, m, t, sigma) => {
     expect(seedLife(species, t, m, 95, {}).sigmaDays / sigma).toBeCloseTo(1, 3)
