@@ -185,7 +185,7 @@ describe('every event has its words', () => {
     [draft('noted', { details: { text: 'good ones' } }), /^good ones$/],
     [
       draft('added', { weightG: 1200, pieces: 3, details: { source: 'bought', unit: 'jar' } }),
-      /^bought, 3 jars, 1\.2 kg$/,
+      /^bought, 3 jars, 1,200 g$/,
     ],
     // weighed and not counted; counted, but nobody said in what
     [draft('added', { weightG: 1200, details: { source: 'given', unit: 'jar' } }), /^given, 1,200 g$/],
