@@ -178,6 +178,20 @@ describe('when the dryer is done', () => {
   ])('refuses %s', (_name, weighings, says) => {
     expect(() => dryingFit(weighings, 85, 20)).toRefuse(says)
   })
+  it('asks for two grams lost of a thousand before it calls it drying', () => {
+    const fit = (last: number) =>
+      dryingFit(
+        [
+          { hours: 0, weightG: 1000 },
+          { hours: 1, weightG: last },
+        ],
+        85,
+        20,
+      )
+    expect(() => fit(999)).toRefuse(/do not fall/)
+    expect(() => fit(1001)).toRefuse(/do not fall/)
+    expect(fit(997).readyAtHours.p50).toBeGreaterThan(20)
+  })
   it('dries every crop that goes on trays, from what water it brings to less', () => {
     const onTrays = crops.filter((c) => c.dehydrating)
     expect(onTrays.length).toBeGreaterThan(20)
