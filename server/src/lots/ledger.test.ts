@@ -154,6 +154,22 @@ describe('the ledger in the database', () => {
     )
   })
 
+  it('has a part’s first entry before those of the lot it was taken from, which is told as it was just before', async () => {
+    const { body } = await at.client.post('/harvests', garlicHarvest(at.place('Veranda')))
+    const { code } = body.lots[0]
+    expect((await act(code, { act: 'note', text: 'known by heart' })).status).toBe(201)
+    for (const _ of [1, 2]) {
+      const moved = await act(code, { act: 'move', placeId: at.place('Kitchen'), weightG: 300 })
+      const [part] = moved.body.made as string[]
+      const [order] = await sql<{ first: number; last: number }>(
+        `select min(e.id) filter (where l.code = $2) as first, max(e.id) filter (where l.code = $1) as last
+         from lot_events e join lots l on l.household_id = e.household_id and l.id = e.lot_id where l.code in ($1, $2)`,
+        [code, part],
+      )
+      expect(Number(order!.first)).toBeLessThan(Number(order!.last))
+      expect(moved.body.entry).toBe(Number(order!.last))
+    }
+  })
   it('does not let a lot fall below nothing, even past the application', async () => {
     await expect(
       sql(

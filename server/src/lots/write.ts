@@ -90,7 +90,9 @@ export async function writeActOn(
   const events = outcome.events.map((event) =>
     event.kind === 'split-out' ? { ...event, details: { ...event.details, code: made[split++]! } } : event,
   )
-  const written = await enter(db, householdId, lot.id, at, events, requestId, grown, { ledgers, numbers })
+  // parts are told of what they were taken from as that was just before: their entries come first
+  const own = { ledgers, numbers: made.length > 0 ? [] : numbers }
+  const written = await enter(db, householdId, lot.id, at, events, requestId, grown, own)
   const last = standing([...ledgers.get(lot.id)!.events, ...written]).at(-1)!
   const placeName = places.find(({ id }) => id === last.placeId)?.name ?? null
   return { made, entry: last.id, says: eventSays(crop, last, placeName) }
