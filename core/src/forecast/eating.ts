@@ -65,11 +65,13 @@ function soundness(house: House, lot: LotState): Omit<EatableLot, 'lot' | 'lossA
   return house.once(lot, 'eating', [keeping, lot], () => {
     const { nineInTenUntil, beyond, endedBy, overdueSince } = keepsUntil(house, lot)
     const sound = soundNow(keeping.belief)
+    // a note on it changes nothing of what lies ahead
+    const left = house.once(lot, 'fortnight', [keeping], () => soundSharesAhead(house, lot, fortnight, 2)[1]!)
     return {
       code,
       weightG,
       soundNow: sound,
-      soundInFortnight: sound * soundSharesAhead(house, lot, fortnight, 2)[1]!,
+      soundInFortnight: sound * left,
       keepsUntil: nineInTenUntil.p50,
       beyond,
       overdueSince,
