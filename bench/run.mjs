@@ -24,7 +24,10 @@ const run = async (name) => {
     ],
     logLevel: 'warning',
   })
-  return spawnSync('node', [`server/dist/bench-${name}.js`, ...process.argv.slice(3)], { stdio: 'inherit' }).status ?? 1
+  // as the launcher starts the server
+  const flags = readFileSync('launcher/node-flags', 'utf8').trim().split(' ')
+  const program = [...flags, `server/dist/bench-${name}.js`, ...process.argv.slice(3)]
+  return spawnSync('node', program, { stdio: 'inherit' }).status ?? 1
 }
 
 const only = process.argv[2]

@@ -56,7 +56,8 @@ serve() { # serve MODE DEFAULT_PORT [main.js options]
   alone own_database "vadose_$mode"
   export VADOSE_PG_BIN=${pgbin:-$(pg_home)}
   [ "$mode" != start ] || export VADOSE_BACKUPS=${VADOSE_BACKUPS:-$state/backups}
-  node server/dist/main.js "$@" 7>&- &
+  # room for what lives as long as a few requests: a collection every so many of them then falls on one in fifty, not one in ten
+  node $(cat launcher/node-flags) server/dist/main.js "$@" 7>&- &
   server=$!
   # Ctrl-C, a closed terminal or ./vadose stop: the server first, then its database
   trap 'kill "$server" 2>/dev/null || true' INT TERM HUP

@@ -1,5 +1,9 @@
-/** What was put together once is written as text once: the rows of a list too, of which a write changes few. */
-const texts = new WeakMap<object, string>()
+/**
+ * What was put together once is written as text once: the rows of a list too, of which a write changes few. The text is kept
+ * with the thing itself, where no copy takes it along: in a WeakMap it would outlive it by one collection and more.
+ */
+const textKey = Symbol('text')
+type Told = { [textKey]?: string }
 
 type Things = readonly object[]
 const isThing = (value: unknown): value is object => typeof value === 'object' && value !== null
@@ -10,12 +14,12 @@ const holdsLists = (value: unknown, depth = 2): boolean =>
   (isList(value) || (depth > 0 && Object.values(value).some((inner) => isThing(inner) && holdsLists(inner, depth - 1))))
 
 function kept(thing: object): string {
-  const known = texts.get(thing)
+  const known = (thing as Told)[textKey]
   if (known !== undefined) return known
   const parts: string[] = []
   write(thing, parts)
   const text = parts.length === 1 ? parts[0]! : parts.join('')
-  texts.set(thing, text)
+  Object.defineProperty(thing, textKey, { value: text })
   return text
 }
 
