@@ -1,7 +1,7 @@
 import { standing, type LotEvent } from '@vadose/core/lots'
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { practiceFile } from './testing/fresh'
+import { besides, practiceFile } from './testing/fresh'
 import { kinds, step, take, type Lot, type Step } from './testing/random-steps'
 
 const at = practiceFile()
@@ -60,8 +60,19 @@ async function requireBalance(after: Step) {
   expect(brought, said).toBe(away + left)
 }
 
+/** What this server knows by heart is what one finds that begins now and reads it all. */
+async function requireSameOfNewcomer(after: number) {
+  const { client, close } = await besides(at)
+  const codes = ((await at.client.get('/lots')).body as Lot[]).map(({ code }) => `/lots/${code}`)
+  for (const path of [...screens.filter((one) => !one.endsWith('.ics')), ...codes]) {
+    expect((await at.client.get(path)).body, `${path} after ${after} steps`).toEqual((await client.get(path)).body)
+  }
+  await close()
+}
+
 it(`nothing that is accepted makes any screen fail, in ${steps} steps`, async () => {
   const done = new Map<string, number>()
+  let taken = 0
   for (const one of fc.sample(step, { numRuns: steps, seed: 712 })) {
     const lots = (await at.client.get('/lots')).body as Lot[]
     const answer = await take(at, one, lots)
@@ -74,6 +85,7 @@ it(`nothing that is accepted makes any screen fail, in ${steps} steps`, async ()
       await screen.arrayBuffer()
     }
     await requireBalance(one)
+    if (++taken % 60 === 0) await requireSameOfNewcomer(taken)
   }
   for (const lot of (await at.client.get('/lots')).body as Lot[]) {
     const { status, body } = await at.client.get(`/lots/${lot.code}`)

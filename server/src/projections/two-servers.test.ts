@@ -1,39 +1,16 @@
 import { randomUUID } from 'node:crypto'
-import { createServer, type Server } from 'node:http'
-import type { AddressInfo } from 'node:net'
-import { pino } from 'pino'
 import { afterAll, expect, it } from 'vitest'
-import { makeApp } from '../app'
-import { openPool, type Pool } from '../database'
-import { Client, garlicHarvest, practiceFile, practiceHousehold } from '../testing/fresh'
+import { besides, garlicHarvest, practiceFile, practiceHousehold } from '../testing/fresh'
 
 const at = practiceFile()
 
-const servers: Server[] = []
-let pool: Pool | undefined
-
-/** One more server over the same database. */
-async function begin(): Promise<Client> {
-  const url = new URL(at.served.url)
-  url.username = 'vadose_server'
-  url.password = 'test'
-  pool ??= openPool(url.href)
-  const log = pino({ level: 'silent' })
-  const server = createServer(makeApp({ pool, webRoot: '.', programs: '.', log, strict: true }))
-  servers.push(server)
-  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
-  const client = new Client(`http://127.0.0.1:${(server.address() as AddressInfo).port}`)
-  client.household = at.client.household
+const ends: (() => Promise<void>)[] = []
+async function begin() {
+  const { client, close } = await besides(at)
+  ends.push(close)
   return client
 }
-
-afterAll(async () => {
-  for (const server of servers) {
-    server.close()
-    server.closeAllConnections()
-  }
-  await pool?.end()
-})
+afterAll(() => Promise.all(ends.map((end) => end())))
 
 it('two servers written to at once say the same of a household as one that has just begun', async () => {
   for (let i = 0; i < 3; i++) {

@@ -59,6 +59,26 @@ export async function serveOver(database: FreshDatabase): Promise<Served> {
   }
 }
 
+/** One more server over the database of one that runs, asked about the same household; it goes with `close`. */
+export async function besides(at: PracticeFile): Promise<{ client: Client; close: () => Promise<void> }> {
+  const url = new URL(at.served.url)
+  url.username = 'vadose_server'
+  url.password = 'test'
+  const pool = openPool(url.href)
+  const server = createServer(makeApp({ pool, webRoot, programs, log: pino({ level: 'silent' }), strict: true }))
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
+  const client = new Client(`http://127.0.0.1:${(server.address() as AddressInfo).port}`)
+  client.household = at.client.household
+  return {
+    client,
+    close: async () => {
+      server.close()
+      server.closeAllConnections()
+      await pool.end()
+    },
+  }
+}
+
 /** What a test file works with, there from its first hook or test on. */
 export interface PracticeFile {
   served: Served
