@@ -85,6 +85,24 @@ describe('what looking teaches', () => {
     expect(at(10)).toBeGreaterThan(at(80))
     expect(at(80)).toBeGreaterThanOrEqual(at(150))
   })
+  it('reckons with bad ones that spoil others in turn until they have dried up, by hand', () => {
+    // nothing goes by itself in a shut jar: only what a look missed does harm. A running one spoils `daily` others a day and
+    // runs for twelve days, so what runs grows by g = daily − 1/12, and the harm by day d is pieces · missed · daily · (e^(g d) − 1) / g
+    const { model } = steadyLife(cropById('bean-drying'), 10, 50, 'jar')
+    const due = (daily: number, missed: number, bearable: number) => {
+      const bad = model.prior.map(() => missed)
+      const belief = { weights: model.prior, bad: Array.from(bad, (running) => ({ running, spent: 0, quiet: 0 })) }
+      return nextCheckInDays(model, belief, 1, 100, 7 * daily, bearable)
+    }
+    const by = (daily: number, missed: number, bearable: number) => {
+      const g = daily - 1 / 12
+      return Math.ceil(Math.log(1 + (bearable * g) / (100 * missed * daily)) / g)
+    }
+    expect([due(0.15, 0.04, 9), by(0.15, 0.04, 9)]).toEqual([11, 11])
+    expect([due(0.02, 0.5, 7.9), by(0.02, 0.5, 7.9)]).toEqual([11, 11])
+    // where as many dry up as are spoilt, in a straight line
+    expect([due(1 / 12, 0.1, 9.5), Math.ceil(9.5 / (100 * 0.1 * (1 / 12)))]).toEqual([12, 12])
+  })
   it('comes after twelve days and after four weeks, and a late first look counts for both', () => {
     const { model } = steadyLife(cropById('carrot'), 3, 95, 'damp-sand')
     const after = (looks: number, day: number) => {

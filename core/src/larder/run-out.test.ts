@@ -18,6 +18,16 @@ describe('a pace', () => {
     )
     expect(watched.perWeek.p50).toBeGreaterThan(1.2 * opened.perWeek.p50)
   })
+  it('is as unsure as its terms say, by hand: two uses of 300 g on two days', () => {
+    const uses = [
+      { date: '2026-11-30', amount: 300 },
+      { date: '2026-12-01', amount: 300 },
+    ]
+    // one use counted in 0.142 weeks beside 1.05 in 0.7; spread of the time left, squared: of ten uses to come 0.108, of the
+    // rate 0.488, of the amounts 0.038, of so few 0.3125; by drift 0.096 of the logarithm
+    expect(runOut(3000, uses, today).runsOutOn).toEqual({ p10: '2026-12-11', p50: '2026-12-31', p90: '2027-02-26' })
+    expect(runOut(12_000, uses, today).runsOutOn).toEqual({ p10: '2027-01-16', p50: '2027-04-07', p90: '2028-02-27' })
+  })
   it('forgets by half in eight weeks', () => {
     const uses = (from: string, count: number) =>
       Array.from({ length: count }, (_, i) => ({ date: addDays(from, 3 * i), amount: 300 }))
