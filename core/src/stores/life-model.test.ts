@@ -48,6 +48,28 @@ describe('ages', () => {
     expect(after(-1, 3).every((age) => age === 0)).toBe(true)
   })
 
+  it('by chilling, roots and light add up as their crop says, by hand: half is gone at 1', () => {
+    const after = (id: string, t: number, rh: number, days: number, end: (typeof ends)[number]) =>
+      agesByDay(cropById(id), steadyAir(t, rh, 24 * days), 'bare', { light: true, gas: 0 }).ages[ends.indexOf(end)]![
+        days
+      ]!
+    const { keeping: squash } = cropById('squash-butternut')
+    // five degrees too cold for as many days as the crop says
+    const [line, days] = [squash.chillsBelowC!.value, squash.chillingDays!.value]
+    expect(after('squash-butternut', line - 5, 60, days, 'chilling')).toBeCloseTo(1, 6)
+    expect(after('squash-butternut', line - 2.5, 60, days, 'chilling')).toBeCloseTo(0.5, 6)
+    expect(after('squash-butternut', line, 60, days, 'chilling')).toBe(0)
+    // at ten degrees and 90 % for as many days as the crop says; dampness counts from where its roots begin
+    const { keeping: onion } = cropById('onion-storing')
+    const [roots, rooting] = [onion.rootsAbovePct!.value, onion.rootingDays!.value]
+    expect(after('onion-storing', 10, 90, rooting, 'rooting')).toBeCloseTo(1, 6)
+    expect(after('onion-storing', 10, (90 + roots) / 2, rooting, 'rooting')).toBeCloseTo(0.5, 6)
+    // in light at twenty degrees
+    const { keeping: potato } = cropById('potato-maincrop')
+    expect(after('potato-maincrop', 20, 85, potato.greeningDays!.value, 'greening')).toBeCloseTo(1, 6)
+    expect(after('potato-maincrop', 5, 85, potato.greeningDays!.value, 'greening')).toBeCloseTo(0.25, 6)
+  })
+
   it('never turn back, in any air', () => {
     fc.assert(
       fc.property(anyAir, (air) =>
