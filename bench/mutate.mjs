@@ -1,6 +1,6 @@
 // How many breaks of the judgement go unseen: `npm run mutate [room …] [--each N] [--seed S]`. One small change at a time
 // in a copy of the tree, the room's own tests and those that lean on it run against it; a change no test notices is named.
-import { spawnSync } from 'node:child_process'
+import { spawn } from 'node:child_process'
 import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
@@ -79,16 +79,36 @@ for (const name of readdirSync('node_modules').filter((one) => one !== '@vadose'
 for (const name of ['core', 'contract', 'words'])
   symlinkSync(join(copy, name), join(copy, 'node_modules/@vadose', name))
 const leaning = ['core/src/assumptions.test.ts', 'core/src/forecast']
+/** What is running now, with its workers: a break may loop for ever, and nothing is left behind. */
+let end = () => undefined
+for (const signal of ['SIGINT', 'SIGTERM']) {
+  process.on(signal, () => {
+    end()
+    process.exit(1)
+  })
+}
 const run = (room) =>
-  spawnSync(
-    'npx',
-    ['--no-install', 'vitest', 'run', '--project', 'core', '--bail', '1', `core/src/${room}/`, ...leaning],
-    { cwd: copy, stdio: 'ignore', timeout: 400_000 },
-  ).status
+  new Promise((resolve) => {
+    const asked = ['vitest', 'run', '--project', 'core', '--bail', '1', `core/src/${room}/`, ...leaning]
+    const child = spawn('npx', ['--no-install', ...asked], { cwd: copy, stdio: 'ignore', detached: true })
+    end = () => {
+      try {
+        process.kill(-child.pid, 'SIGKILL')
+      } catch {
+        // all of them are gone
+      }
+    }
+    const late = setTimeout(end, 400_000)
+    child.on('exit', (code) => {
+      clearTimeout(late)
+      end()
+      resolve(code)
+    })
+  })
 let seen = 0
 let all = 0
 for (const room of rooms) {
-  if (run(room) !== 0) throw new Error(`the tests of ${room} fail before anything is broken`)
+  if ((await run(room)) !== 0) throw new Error(`the tests of ${room} fail before anything is broken`)
   let noticed = 0
   const picked = mutants(room)
   for (const { file, at, line, changed } of picked) {
@@ -97,7 +117,7 @@ for (const room of rooms) {
     const lines = whole.split('\n')
     lines[at] = changed
     writeFileSync(path, lines.join('\n'))
-    const unseen = run(room) === 0
+    const unseen = (await run(room)) === 0
     writeFileSync(path, whole)
     if (unseen) console.log(`unseen: core/src/${room}/${file}:${at + 1}\n  ${line.trim()}\n  ${changed.trim()}`)
     else noticed++

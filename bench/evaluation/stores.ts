@@ -23,7 +23,7 @@ const longestGapDays = habitLimits.longestLookGapDays.hi
 const seen = (look: Look): Check => ({ ...look, lotSize: look.lookedAt })
 
 /** What somebody would think who knew all of a store but the days its pieces go. */
-const known = ({ model, state, spreadPerWeek }: WorldStore) => ({
+const knowingAll = ({ model, state, spreadPerWeek }: WorldStore) => ({
   model: { ...model, prior: model.prior.map((_, j) => Number(j === state)) },
   spread: spreadPerWeek,
 })
@@ -67,7 +67,7 @@ export function scoreStores(world: World, count: number, everyWeeks = 3): StoreS
       return { looks, lost }
     })
   const belief = looking(({ model, bookSpread }) => ({ model, spread: bookSpread }))
-  const knowing = stores.every(({ state }) => state !== undefined) ? looking(known) : undefined
+  const knowing = stores.every(({ state }) => state !== undefined) ? looking(knowingAll) : undefined
   return {
     stores: count,
     everyWeeks,

@@ -3,7 +3,7 @@
  * with the thing itself, where no copy takes it along: in a WeakMap it would outlive it by one collection and more.
  */
 const textKey = Symbol('text')
-type Told = { [textKey]?: string }
+type WithText = { [textKey]?: string }
 
 type Things = readonly object[]
 const isThing = (value: unknown): value is object => typeof value === 'object' && value !== null
@@ -14,7 +14,7 @@ const holdsLists = (value: unknown, depth = 2): boolean =>
   (isList(value) || (depth > 0 && Object.values(value).some((inner) => isThing(inner) && holdsLists(inner, depth - 1))))
 
 function kept(thing: object): string {
-  const known = (thing as Told)[textKey]
+  const known = (thing as WithText)[textKey]
   if (known !== undefined) return known
   const parts: string[] = []
   write(thing, parts)

@@ -53,7 +53,7 @@ export class Visit {
   moves = (): Promise<readonly Move[]> => this.houses.moves(this.household)
   settled = (): Promise<House> => this.houses.settled(this.household)
   /** What this server knows of a lot by heart, and as of which revision of the household. */
-  toldOf = (code: string) => this.houses.toldOf(this.id, code)
+  byHeart = (code: string) => this.houses.byHeart(this.id, code)
 
   read = <T>(work: (db: Client) => Promise<T>): Promise<T> => asHousehold(this.pool, this.id, work)
 

@@ -95,7 +95,7 @@ export interface CropAhead {
 }
 
 /** What is asked for every crop's sake. */
-const known = (house: House, moves: readonly StockMove[]) =>
+const ofAllCrops = (house: House, moves: readonly StockMove[]) =>
   house.shown('of all crops', [moves], () => ({
     lots: lotsByCrop(house),
     uses: usesLately(house, moves).byCrop,
@@ -105,7 +105,7 @@ const known = (house: House, moves: readonly StockMove[]) =>
 
 /** @param moves all there ever were */
 export function cropAhead(house: House, moves: readonly StockMove[], crop: string): CropAhead {
-  const all = known(house, moves)
+  const all = ofAllCrops(house, moves)
   const lots = all.lots.get(crop) ?? none
   const shares = lots.map((lot) => sharesAhead(house, lot))
   const sound = house.once(null, `sound ahead ${crop}`, [lots, ...shares], () => {

@@ -77,7 +77,7 @@ export function serveLots(server: Server): void {
     async (visit, { params, body }) => {
       const code = codeIn(params.code)
       const { requestId, ...act } = body
-      const known = await visit.toldOf(code)
+      const known = await visit.byHeart(code)
       const written = await visit.writeWith(
         (db) => lotActedOn(db, visit.id, code, known),
         async (db, moment, begun, household) => {

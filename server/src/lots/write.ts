@@ -4,7 +4,7 @@ import { codeStem, eventSays, nextLotCode, perform, standing, type LotAct } from
 import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import type { Client } from '../database'
-import { entryNumbers, historyFrom, ledgersOfCode, setupOf, type Told } from '../projections'
+import { entryNumbers, historyFrom, ledgersOfCode, setupOf, type ByHeart } from '../projections'
 import type { Moment } from '../visit'
 import { enter } from './ledger'
 import { addLot, codesLike, lockLot } from './queries'
@@ -31,7 +31,7 @@ const entriesOfAct = 2
  * A lot and its ledger, as an act on it begins.
  * @param known what this server knows of it by heart
  */
-export async function lotActedOn(db: Client, householdId: string, code: string, known?: Told) {
+export async function lotActedOn(db: Client, householdId: string, code: string, known?: ByHeart) {
   const [lot, ledgers, numbers] = await Promise.all([
     lockLot(db, householdId, code),
     known?.ledgers ?? ledgersOfCode(db, householdId, code),

@@ -4,14 +4,14 @@ import type { Client } from '../database'
 import type { EventOfLot, Ledgers } from './queries'
 
 /** A lot as its ledger tells it. */
-export interface Told {
+export interface ByHeart {
   /** the lot's ledger, and those of what it was taken from */
   ledgers: Ledgers
   history: LotHistory
 }
 
 /** What a transaction of this server's own entered in one lot's ledger, by one statement, and what it is told as then. */
-export interface Entered extends Told {
+export interface Entered extends ByHeart {
   lotId: string
   events: readonly EventOfLot[]
   /** of its own, where it is not simply its crop */
@@ -44,7 +44,7 @@ const keptAtMost = 20
 /** What is told of lots that were written on lately, as of one revision of their household. */
 interface Lately {
   revision: number
-  byLot: Map<string, Told>
+  byLot: Map<string, ByHeart>
 }
 const lotsAtMost = 120
 
@@ -66,7 +66,7 @@ export class Writes {
     const writes = this.latest.get(id) ?? []
     this.latest.set(id, [...writes, { from: before.revision, to: after.revision, entered }].slice(-keptAtMost))
     const was = this.lately.get(id)
-    const byLot: Map<string, Told> = was?.revision === before.revision ? was.byLot : new Map()
+    const byLot: Map<string, ByHeart> = was?.revision === before.revision ? was.byLot : new Map()
     for (const { lotId, ledgers, history } of entered) {
       byLot.delete(lotId)
       byLot.set(lotId, { ledgers, history })
@@ -79,7 +79,7 @@ export class Writes {
   }
 
   /** What is told of a lot at a revision of its household, where this server wrote on it since anybody wrote anything else. */
-  toldOf(householdId: string, lotId: string): (Told & { revision: number }) | undefined {
+  byHeart(householdId: string, lotId: string): (ByHeart & { revision: number }) | undefined {
     const lately = this.lately.get(householdId)
     const told = lately?.byLot.get(lotId)
     return told && { ...told, revision: lately!.revision }

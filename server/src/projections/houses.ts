@@ -27,7 +27,7 @@ import { takeLessons } from './lessons'
 import { monthsFrom, monthsSince } from './air-queries'
 import { beyond, reachFor } from './reach'
 import { identitiesOf, lastEventId, lotsHere, movesSince, type Move } from './queries'
-import { Writes, type Entered, type Told } from './entered'
+import { Writes, type Entered, type ByHeart } from './entered'
 import { movesFrom, ownEntries, readEntries } from './entries'
 import { setupOf } from './setup'
 import { Kept } from './kept'
@@ -217,10 +217,11 @@ export class Houses {
   }
 
   /** What is known of a lot by heart, and as of which revision of its household; undefined where it would have to be read. */
-  async toldOf(householdId: string, code: string): Promise<(Told & { revision: number }) | undefined> {
-    const known = await this.kept.get(householdId)?.catch(() => undefined)
+  async byHeart(householdId: string, code: string): Promise<(ByHeart & { revision: number }) | undefined> {
+    // a write does not wait for a household that is being read
+    const known = await Promise.race([this.kept.get(householdId), undefined]).catch(() => undefined)
     const lot = known?.house.lot(code)
-    return lot && this.writes.toldOf(householdId, lot.id)
+    return lot && this.writes.byHeart(householdId, lot.id)
   }
 
   /** What this server wrote itself need not be asked for. */

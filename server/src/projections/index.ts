@@ -1,4 +1,4 @@
-export { noteEntered, takeEntered, type Entered, type Told } from './entered'
+export { noteEntered, takeEntered, type Entered, type ByHeart } from './entered'
 export { Houses } from './houses'
 export { warmBooks } from './warm'
 export type { Move } from './queries'

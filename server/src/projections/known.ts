@@ -136,14 +136,14 @@ export async function lotsOf(
   return lots
 }
 
-const before = (a: LotState, b: LotState): number =>
+const byBringing = (a: LotState, b: LotState): number =>
   a.broughtOn < b.broughtOn ? -1 : a.broughtOn > b.broughtOn ? 1 : a.code < b.code ? -1 : 1
 
 /** Lots in the order they were brought in. @param was the same lots in order, as they were before, where it is they */
 export function inOrder(lots: ReadonlyMap<string, LotState>, was: readonly LotState[] = []): readonly LotState[] {
   const placed = was.length === lots.size ? was.map(({ id }) => lots.get(id)) : []
   const same = placed.length > 0 && placed.every((lot, i) => lot && (lot === was[i] || sameRank(lot, was[i]!)))
-  return same ? (placed as LotState[]) : [...lots.values()].sort(before)
+  return same ? (placed as LotState[]) : [...lots.values()].sort(byBringing)
 }
 const sameRank = (a: LotState, b: LotState) => a.broughtOn === b.broughtOn && a.code === b.code
 
