@@ -49,11 +49,11 @@ for (const summer of Object.keys(summers) as Summer[]) {
 }
 row('wanted', '', '', '', '≤ 0.5 on average', '70–90')
 
-console.log(`\nLooking over ${Math.round(lots / 5)} simulated stores a world for a winter, against every three weeks\n`)
+console.log(`\nLooking over ${lots} simulated stores a world for a winter, against every three weeks\n`)
 row('world', 'looks', 'lost, fixed', 'lost, belief', 'fewer lost, %', 'knowing all, %', 'in interval, %')
 rule(7)
 for (const world of Object.keys(worlds) as World[]) {
-  const score = scoreStores(world, Math.round(lots / 5), 3)
+  const score = scoreStores(world, lots, 3)
   row(
     worlds[world],
     `${f(score.looksFixed)} / ${f(score.looksByBelief)}`,

@@ -70,7 +70,7 @@ describe('what looks at two varieties over three winters teach', () => {
   it.each(['own', 'twice'] as const)(
     'makes the next lots’ dates no worse, and tells the longer one, world “%s”',
     (world) => {
-      const score = scoreLearning(world, 20, 0.35)
+      const score = scoreLearning(world, 40, 0.35)
       expect(score.missLearntPct).toBeLessThan(score.missNewPct)
       expect(score.coveredLearntPct).toBeGreaterThanOrEqual(score.coveredNewPct - 5)
       expect(score.rightOrderPct).toBeGreaterThan(75)

@@ -1,5 +1,5 @@
 import { habitLimits } from '@vadose/core/almanac'
-import { asManyLooks, beliefAfterChecks, lookingByBelief, type Check } from '@vadose/core/checks'
+import { asManyLooks, beliefAfterChecks, lookingByBelief, nextLookInDays, type Check } from '@vadose/core/checks'
 import { keepingForecast, type LifeModel } from '@vadose/core/stores'
 import { liveThrough, worldStore, type Look, type World, type WorldStore } from './store-worlds'
 
@@ -28,6 +28,31 @@ const knowingAll = ({ model, state, spreadPerWeek }: WorldStore) => ({
   spread: spreadPerWeek,
 })
 
+/** Three looks, on the days a household is asked to look, and then left alone. */
+function lookedOverThrice(store: WorldStore) {
+  const { model, bookSpread, failsOn } = store
+  const through = (until: number) => {
+    const checks: Check[] = []
+    const next = (day: number) =>
+      checks.length === 3
+        ? Infinity
+        : nextLookInDays(
+            model,
+            beliefAfterChecks(model, checks, day, bookSpread),
+            day,
+            checks.length,
+            failsOn.length,
+            bookSpread,
+          )
+    const end = liveThrough(store, next(0), (look) => (checks.push(seen(look)), next(look.day)), until)
+    return { checks, ...end }
+  }
+  // once to know when the third is, and once to that day: what comes then is what is asked about
+  return through(through(longestDays).checks.at(-1)!.day)
+}
+/** longer than any store is followed */
+const longestDays = 459
+
 /** Same stores, looked over every n weeks and by the belief, at the tolerance at which both take as many looks. */
 export function scoreStores(world: World, count: number, everyWeeks = 3): StoreScore {
   const stores = Array.from({ length: count }, (_, i) => worldStore(world, i + 1))
@@ -40,14 +65,10 @@ export function scoreStores(world: World, count: number, everyWeeks = 3): StoreS
     const outcome = liveThrough(store, every, () => every)
     fixed.looks += outcome.looks
     fixed.lost += outcome.bySpread
-    // three looks over the time it is expected to keep, and then left alone
-    const checks: Check[] = []
-    const loss = new Float64Array(model.days + 1)
-    const step = Math.round(keepingForecast(model, loss, 0).nineInTenDay.p50 / 3)
-    const third = 3 * step
-    const { nineInTenDay } = liveThrough(store, step, (look) => (checks.push(seen(look)), step), third)
+    const { checks, nineInTenDay } = lookedOverThrice(store)
+    const third = checks.at(-1)!.day
     const belief = beliefAfterChecks(model, checks, third, bookSpread)
-    const said = keepingForecast(model, loss, third, belief, bookSpread).nineInTenDay
+    const said = keepingForecast(model, new Float64Array(model.days + 1), third, belief, bookSpread).nineInTenDay
     counted++
     // both are told by the day: a look that finds a tenth gone finds it on that day or the next
     if (Math.floor(said.p10) - 1 <= nineInTenDay && nineInTenDay <= Math.ceil(said.p90) + 1) covered++

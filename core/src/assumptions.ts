@@ -169,7 +169,7 @@ export const firstLookDays: readonly number[] = [12, 28]
 export const goThroughAllShare = 0.25
 
 /** A running piece wants finding before it has spoilt any: it counts for this much of a neighbour spoilt. */
-export const ownHarm = 0.05
+export const ownHarm = 0.02
 
 /**
  * How unlike a binomial draw the bad ones of a look are: pieces of one bed, net or hand share their fate, and the book's

@@ -1,3 +1,4 @@
+import { rowsOf } from '../rows'
 import { criticalHumidityPct } from './mould'
 import { saturationVapourPressureKPa } from './psychrometrics'
 
@@ -34,8 +35,7 @@ export interface AirSeries {
 /** Builds a series from hourly temperatures (°C) and humidities (%) of equal length. */
 export function airSeries(startMs: number, temperatureC: Float64Array, relativeHumidityPct: Float64Array): AirSeries {
   const hours = temperatureC.length
-  const vpdKPa = new Float64Array(hours)
-  const mouldExcessPct = new Float64Array(hours)
+  const [vpdKPa, mouldExcessPct] = rowsOf(2, hours) as [Float64Array, Float64Array]
   for (let i = 0; i < hours; i++) {
     const t = temperatureC[i]!
     const rh = relativeHumidityPct[i]!
@@ -97,15 +97,17 @@ export function hoursOf(air: AirSeries, from: number, to: number): AirSeries {
 
 /** Two series end to end; `later` must start where `earlier` stops. */
 export function joinSeries(earlier: AirSeries, later: AirSeries): AirSeries {
+  const hours = earlier.hours + later.hours
+  const rows = rowsOf(4, hours)
   const join = (a: Float64Array, b: Float64Array) => {
-    const out = new Float64Array(a.length + b.length)
+    const out = rows.pop()!
     out.set(a)
     out.set(b, a.length)
     return out
   }
   return {
     startMs: earlier.startMs,
-    hours: earlier.hours + later.hours,
+    hours,
     temperatureC: join(earlier.temperatureC, later.temperatureC),
     relativeHumidityPct: join(earlier.relativeHumidityPct, later.relativeHumidityPct),
     vpdKPa: join(earlier.vpdKPa, later.vpdKPa),

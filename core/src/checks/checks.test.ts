@@ -79,11 +79,16 @@ describe('what looking teaches', () => {
     const zero = beliefAfterChecks(model, [{ day: 20, lookedAt: 0, bad: 0 }], 50).weights
     zero.forEach((w, j) => expect(w).toBeCloseTo(priorWeights(model)[j]!, 9))
   })
-  it('looks again sooner the later it is', () => {
-    const { model } = steadyLife(cropById('garlic-hardneck'), 12, 60, 'net')
-    const at = (day: number) => nextCheckInDays(model, beliefAfterChecks(model, [], day), day, 90, 0.3)
-    expect(at(10)).toBeGreaterThan(at(80))
-    expect(at(80)).toBeGreaterThanOrEqual(at(150))
+  it('looks again sooner the more will rot: the later it is, and while the hurt ones go', () => {
+    const at = (id: string, day: number) => {
+      const { model } =
+        id === 'apple-late' ? steadyLife(cropById(id), 8, 90, 'box') : steadyLife(cropById(id), 12, 60, 'net')
+      return nextCheckInDays(model, beliefAfterChecks(model, [], day, 0.3), day, 90, 0.3)
+    }
+    expect(at('apple-late', 10)).toBeGreaterThan(at('apple-late', 80))
+    expect(at('apple-late', 80)).toBeGreaterThan(at('apple-late', 150))
+    // garlic sprouts in the end, which harms no neighbour: only what came in hurt does, in the first weeks
+    expect(at('garlic-hardneck', 10)).toBeLessThan(at('garlic-hardneck', 80))
   })
   it('reckons with bad ones that spoil others in turn until they have dried up, by hand', () => {
     // nothing goes by itself in a shut jar: only what a look missed does harm. A running one spoils `daily` others a day and

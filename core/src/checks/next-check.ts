@@ -32,8 +32,9 @@ export function nextCheckInDays(
   })
   const yet = (sound: Float64Array) => sound.reduce((sum, share, j) => sum + may[j]! * share, 0)
   const all = yet(now)
+  const then = new Float64Array(now.length)
   const dueBy = (days: number): boolean => {
-    const running = all - yet(soundShares(model, nowDay + days))
+    const running = all - yet(soundShares(model, nowDay + days, then))
     // spoilt ones spoil others in turn until they have dried up: from the interval's start for the missed, on average for
     // the new
     const daily = spread / 7

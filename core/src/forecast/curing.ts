@@ -1,4 +1,4 @@
-import type { AirSeries } from '../air'
+import { joinSeries, type AirSeries } from '../air'
 import { mapSpread, type Spread } from '../chance'
 import { curingState, dryerState, expectedNowG, type CuringLot, type CuringState } from '../line'
 import type { House } from './house'
@@ -19,7 +19,7 @@ export function curingOfLot(house: House, lot: LotState): { lot: CuringLot; stat
       lot,
       'air it hung in',
       [fromMs, livedThrough(house, lot), place?.past, place?.ahead, house.comingHourMs],
-      () => lotAir(house, lot, fromMs, curingAheadDays * 24),
+      () => lotAir(house, lot, fromMs, curingAheadDays * 24).reduce(joinSeries),
     )
     const curing: CuringLot = {
       crop: lot.cropData,

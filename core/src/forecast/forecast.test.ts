@@ -13,7 +13,7 @@ import {
   House,
   keepsElsewhere,
   keepsUntil,
-  livingYears,
+  keepingInPieces,
   lotState,
   movePreview,
   placeState,
@@ -268,13 +268,14 @@ describe('a house made from an earlier one', () => {
   })
 })
 
-it('an old lot has lived the same, reckoned a year at a time or at once', () => {
+it('an old lot keeps the same, reckoned piece by piece or at once', () => {
   const beans = stored('B19-1', 'bean-drying', '2019-09-20', 'cellar')
   const onions = stored('N25-1', 'onion-storing', '2025-08-20', 'cellar')
   const lots = [beans, onions]
   const atOnce = houseOn('2026-11-20', lots)
-  const byYears = houseOn('2026-11-20', lots)
-  expect([...livingYears(byYears, beans)]).toHaveLength(7)
-  expect([...livingYears(byYears, onions)]).toHaveLength(1)
-  for (const one of lots) expect(keepingOf(byYears, one)).toEqual(keepingOf(atOnce, one))
+  const inPieces = houseOn('2026-11-20', lots)
+  // a year each, then the days since, then what looks taught
+  expect([...keepingInPieces(inPieces, beans)]).toHaveLength(7 + 2)
+  expect([...keepingInPieces(inPieces, onions)]).toHaveLength(1 + 2)
+  for (const one of lots) expect(keepingOf(inPieces, one)).toEqual(keepingOf(atOnce, one))
 })

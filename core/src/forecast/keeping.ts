@@ -23,7 +23,7 @@ import {
 } from '../stores'
 import type { House } from './house'
 import { lotState, type LotState } from './lot'
-import { lifeStartMs, lived, packingOf } from './lived'
+import { lifeStartMs, lived, livingYears, packingOf } from './lived'
 import { lifePriorOf } from './learnt'
 import { looksSince } from './looks'
 import { lotAir } from './lot-air'
@@ -66,14 +66,23 @@ const mostPieces = 1_000_000
 const isClosed = ({ form, grown }: LotState): boolean =>
   ['jarred', 'frozen', 'cooked'].includes(form) || grown.group === 'goods'
 
-/** What is believed of a lot's life, however much of it is left. */
-type LotLife = Pick<LotKeeping, 'startMs' | 'nowDay' | 'model' | 'lossPct' | 'belief' | 'spread' | 'forecast'> & {
-  checks: Check[]
-  /** day of the last look, what was believed then, and when nine in ten were said to be sound to */
+/** A lot's life in its air, and the looks at it. */
+type LotCourse = Pick<LotKeeping, 'startMs' | 'nowDay' | 'model' | 'lossPct' | 'spread'> & { checks: Check[] }
+
+/** What was believed of it after the last look, and on which day that was. */
+interface LotTaught {
+  course: LotCourse
   lastDay: number
   beliefThen: LotBelief
-  said: Spread
 }
+
+/** What is believed of a lot's life, however much of it is left. */
+type LotLife = LotCourse &
+  Omit<LotTaught, 'course'> &
+  Pick<LotKeeping, 'belief' | 'forecast'> & {
+    /** when nine in ten were said to be sound to after the last look */
+    said: Spread
+  }
 
 /** What a lot's life is told by, as one text. */
 const lifeTold = new WeakMap<LotState, string>()
@@ -86,19 +95,19 @@ function toldOf(lot: LotState, beganMs: number): string {
   return told
 }
 
-const sameLooks = (was: LotLife, checks: readonly Check[], spread: number): boolean =>
+const sameLooks = (was: LotCourse, checks: readonly Check[], spread: number): boolean =>
   was.spread === spread && JSON.stringify(was.checks) === JSON.stringify(checks)
 
-/** A lot's life where it is, or in another place. What is eaten, weighed or noted changes nothing of it. */
-function lifeOf(house: House, lot: LotState, elsewhere?: PlaceState): LotLife {
+/** The course of a lot's life where it is, or in another place. What is eaten, weighed or noted changes nothing of it. */
+function courseOf(house: House, lot: LotState, elsewhere?: PlaceState): LotCourse {
   const { history, cropData } = lot
   const place = elsewhere ?? house.placeOf(lot)
   const packing = packingOf(lot)
   const around = house.around(lot, elsewhere ?? house.place(lot.placeId), packing)
   const beganMs = history.storedAtMs ?? history.broughtAtMs
-  return house.once<LotLife>(
+  return house.once<LotCourse>(
     lot,
-    `life ${elsewhere?.id ?? ''}`,
+    `course ${elsewhere?.id ?? ''}`,
     [
       toldOf(lot, beganMs),
       cropData,
@@ -112,31 +121,57 @@ function lifeOf(house: House, lot: LotState, elsewhere?: PlaceState): LotLife {
       around.gas,
       around.light,
     ],
-    (was) => {
+    () => {
       const startMs = lifeStartMs(lot)
       const before = lived(house, lot, startMs)
       const settledMs = startMs + before.days * dayMs
       const exposure = exposureOver(cropData, lotAir(house, lot, settledMs, horizonDays * 24, place), before)
       const { ages, lossPct } = agesOf(cropData, exposure, packing, around)
       const model = lifeModel(ages, lifePriorOf(house, lot, place?.id ?? null))
-      const checks = looksSince(lot, beganMs)
-      const lastDay = checks.at(-1)?.day ?? 0
       // to be carried elsewhere is to be carried there now: the forecast is the one the move itself will make
       const asOfMs = Math.max(elsewhere ? house.nowMs : house.dayStartMs, history.stays.at(-1)?.atMs ?? beganMs)
-      const nowDay = Math.max(0, lastDay, (asOfMs - beganMs) / dayMs)
-      const spread = spreadPerWeek[packing]
-      // what looks taught stands, where they were made in the same air: the air to come says nothing of them
-      const beliefThen =
-        was && sameLooks(was, checks, spread) && sameUntil(was.model, model, Math.max(1, lastDay))
-          ? was.beliefThen
-          : beliefAfterChecks(model, checks, lastDay, spread)
-      const belief = aged(model, beliefThen, lastDay, nowDay, spread)
-      const airSd = airLogSd(house, cropData, place)
-      const forecast = keepingForecast(model, lossPct, nowDay, belief, spread, airSd)
-      const said = lastDay === nowDay ? forecast.nineInTenDay : nineInTenFrom(model, lastDay, beliefThen, spread, airSd)
-      return { startMs: beganMs, nowDay, model, lossPct, belief, spread, forecast, checks, lastDay, beliefThen, said }
+      const checks = looksSince(lot, beganMs)
+      const nowDay = Math.max(0, checks.at(-1)?.day ?? 0, (asOfMs - beganMs) / dayMs)
+      return { startMs: beganMs, nowDay, model, lossPct, checks, spread: spreadPerWeek[packing] }
     },
   )
+}
+
+/** What looks taught of a lot, on the day of the last. */
+function taughtOf(house: House, lot: LotState, elsewhere?: PlaceState): LotTaught {
+  const course = courseOf(house, lot, elsewhere)
+  return house.once<LotTaught>(lot, `taught ${elsewhere?.id ?? ''}`, [course], (was) => {
+    const { model, checks, spread } = course
+    const lastDay = checks.at(-1)?.day ?? 0
+    // what looks taught stands, where they were made in the same air: the air to come says nothing of them
+    const stands =
+      was && sameLooks(was.course, checks, spread) && sameUntil(was.course.model, model, Math.max(1, lastDay))
+    const beliefThen = stands ? was.beliefThen : beliefAfterChecks(model, checks, lastDay, spread)
+    return { course, lastDay, beliefThen }
+  })
+}
+
+function lifeOf(house: House, lot: LotState, elsewhere?: PlaceState): LotLife {
+  const taught = taughtOf(house, lot, elsewhere)
+  return house.once<LotLife>(lot, `life ${elsewhere?.id ?? ''}`, [taught], () => {
+    const { course, lastDay, beliefThen } = taught
+    const { model, nowDay, lossPct, spread } = course
+    const belief = aged(model, beliefThen, lastDay, nowDay, spread)
+    const airSd = airLogSd(house, lot.cropData, elsewhere ?? house.placeOf(lot))
+    const forecast = keepingForecast(model, lossPct, nowDay, belief, spread, airSd)
+    const said = lastDay === nowDay ? forecast.nineInTenDay : nineInTenFrom(model, lastDay, beliefThen, spread, airSd)
+    return { ...course, lastDay, beliefThen, belief, forecast, said }
+  })
+}
+
+/** Works out how a lot keeps piece by piece, for whoever must not be kept long. */
+export function* keepingInPieces(house: House, lot: LotState): Generator<void> {
+  yield* livingYears(house, lot)
+  courseOf(house, lot)
+  yield
+  taughtOf(house, lot)
+  yield
+  keepingOf(house, lot)
 }
 
 /** How a stored or waiting lot keeps; in another place when one is given. */

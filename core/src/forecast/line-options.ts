@@ -2,7 +2,7 @@ import { degrees, told, type Message } from '../message'
 import { airSeries, saturationVapourPressureKPa, type AirSeries } from '../air'
 import { gentleDryingC, thinLayerGain } from '../assumptions'
 import type { Spread } from '../chance'
-import { against, airflowAt, asItIs, curingOf, kitchenVapourKPa, whatIf, type Alternative } from '../line'
+import { against, airflowAt, asItIs, curingOf, kitchenVapourKPa, whatIf, type Alternative, type Outcome } from '../line'
 import { placeKinds } from '../places'
 import { curingOfLot, lineAhead, readyDates } from './curing'
 import type { House } from './house'
@@ -82,18 +82,34 @@ function dryerAir(like: AirSeries, warmC: number): AirSeries {
   return airSeries(like.startMs, new Float64Array(like.hours).fill(warmC), new Float64Array(like.hours).fill(rh))
 }
 
+/** Leaving it as it is, and all else that could be done. */
+const waysFrom = (house: House, lot: LotState): Alternative[] => [
+  asItIs(curingOfLot(house, lot).lot),
+  ...alternatives(house, lot),
+]
+
+/** What would come of one. Other air in one place changes what comes of being carried there, and no more. */
+function outcomeOf(house: House, lot: LotState, alternative: Alternative): Outcome {
+  const curing = curingOfLot(house, lot)
+  const { id, airAhead, airflow, gain } = alternative
+  return house.once(lot, `option ${id}`, [curing, airAhead, airflow, gain], () =>
+    whatIf(curing.lot, alternative, curing.state.posterior),
+  )
+}
+
+/** Works out what would come of each, one at a time, for whoever must not be kept long. */
+export function* weighingOptions(house: House, lot: LotState): Generator<void> {
+  for (const alternative of waysFrom(house, lot)) {
+    outcomeOf(house, lot, alternative)
+    yield
+  }
+}
+
 /** Leaving it as it is, then what would help, soonest ready first. */
 export function optionsFor(house: House, lot: LotState): LineOption[] {
   const curing = curingOfLot(house, lot)
   return house.once(lot, 'options', [curing, ...house.places.map((place) => place.ahead)], () => {
-    // other air in one place changes what comes of being carried there
-    const outcomes = [asItIs(curing.lot), ...alternatives(house, lot)].map((alternative) => {
-      const { id, label, airAhead, airflow, gain } = alternative
-      const outcome = house.once(lot, `option ${id}`, [curing, airAhead, airflow, gain], () =>
-        whatIf(curing.lot, alternative, curing.state.posterior),
-      )
-      return { ...outcome, label }
-    })
+    const outcomes = waysFrom(house, lot).map((way) => ({ ...outcomeOf(house, lot, way), label: way.label }))
     const [asIs, ...others] = against(outcomes[0]!, outcomes)
     return [asIs!, ...others.sort((a, b) => a.readyAtMs.p50 - b.readyAtMs.p50)].map((o): LineOption => ({
       id: o.id,

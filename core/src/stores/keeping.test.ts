@@ -1,9 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { steadyAir } from '../air'
+import { airSeries, hoursOf, steadyAir } from '../air'
 import { cropById, crops } from '../almanac'
 import { Refusal } from '../refusal'
 import {
+  exposureOver,
   keepAt,
   keepingForecast,
   lossPctPerHourPerKPa,
@@ -87,6 +88,27 @@ describe('behaves', () => {
     expect(life.p50).toBeCloseTo(160, 0)
     expect(life.p90).toBeGreaterThan(245)
     expect(life.p90).toBeLessThan(275)
+  })
+  it('adds up hours in one stretch or in several, broken within a day too', () => {
+    const crop = cropById('potato-maincrop')
+    const hours = 24 * 40 + 7
+    const air = airSeries(
+      0,
+      Float64Array.from({ length: hours }, (_, i) => 6 + 5 * Math.sin(i / 9)),
+      Float64Array.from({ length: hours }, (_, i) => 85 + 10 * Math.sin(i / 31)),
+    )
+    const whole = exposureOver(crop, air)
+    expect(whole.days).toBe(40)
+    const cuts = [0, 17, 24 * 9, 24 * 9 + 1, hours]
+    expect(
+      exposureOver(
+        crop,
+        cuts.slice(1).map((to, i) => hoursOf(air, cuts[i]!, to)),
+      ),
+    ).toEqual(whole)
+    // and continued from where it stood
+    const before = exposureOver(crop, hoursOf(air, 0, 24 * 12))
+    expect(exposureOver(crop, [hoursOf(air, 24 * 12, 300), hoursOf(air, 300, hours)], before)).toEqual(whole)
   })
   it('an hourly year and the steady answer agree', () => {
     const { model, lossPct } = lotLife(garlic, steadyAir(12, 60, 24 * 700), 'net')

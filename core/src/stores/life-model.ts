@@ -1,4 +1,5 @@
 import type { Spread } from '../chance'
+import { rowsOf } from '../rows'
 import { deviates, density, driesFirst, kindsOf, lawsOf, usualPrior, type LifePrior, type LotKind } from './life-kinds'
 import { ends, type End } from './rates'
 
@@ -66,14 +67,19 @@ export function lifeModel(ages: Float64Array[], prior: LifePrior = usualPrior): 
       laws.map(({ counts }) => counts),
     ),
   )
+  const days = ages[0]!.length - 1
+  const rows = rowsOf(laws.filter(({ end }) => comes(end)).length, days + 1)
   return {
-    days: ages[0]!.length - 1,
+    days,
     names: laws.map(({ name }) => name),
     shapes: laws.map(({ shape }) => shape),
     hazard: laws.map(({ end, hazard }) => {
       const age = ages[end]!
       // an end that never comes is the row of noughts it was given
-      return comes(end) ? age.map((a) => (a > 0 ? hazard(a) : 0)) : age
+      if (!comes(end)) return age
+      const row = rows.pop()!
+      for (let day = 0; day <= days; day++) if (age[day]! > 0) row[day] = hazard(age[day]!)
+      return row
     }),
     ...states,
     driesFirst: first,
@@ -173,9 +179,16 @@ function risesBetween(model: LifeModel, from: number, to: number): number[] {
   return model.hazard.map((h) => h[whole(to)]! - h[whole(from)]!)
 }
 
-/** Σᵢ hᵢ·countsᵢⱼ of every state j; most ends never come, and are passed over once instead of in every state. */
-function summedByState(model: LifeModel, h: readonly number[]): Float64Array {
-  const sums = new Float64Array(model.scales.length)
+/**
+ * Σᵢ hᵢ·countsᵢⱼ of every state j; most ends never come, and are passed over once instead of in every state.
+ * @param sums where they are put
+ */
+function summedByState(
+  model: LifeModel,
+  h: readonly number[],
+  sums: Float64Array = new Float64Array(model.scales.length),
+): Float64Array {
+  sums.fill(0)
   h.forEach((here, i) => {
     if (here === 0) return
     const counts = model.counts[i]!
@@ -215,11 +228,12 @@ export function soundShare(model: LifeModel, day: number, j: number): number {
   return Math.exp(-sum)
 }
 
-/** S(day) of every scale. */
-export function soundShares(model: LifeModel, day: number): Float64Array {
+/** S(day) of every scale. @param into where they are put: for whoever asks of many days */
+export function soundShares(model: LifeModel, day: number, into?: Float64Array): Float64Array {
   const shares = summedByState(
     model,
     model.hazard.map((_, i) => hazardAt(model, i, day)),
+    into,
   )
   for (let j = 0; j < shares.length; j++) shares[j] = Math.exp(-shares[j]!)
   return shares

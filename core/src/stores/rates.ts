@@ -1,6 +1,7 @@
 import { gasDays, gasReaching, homeToleranceFactor, packingFactor } from '../assumptions'
 import type { AirSeries } from '../air'
 import { ends, type Crop, type End, type GasLevel, type Packing } from '../almanac'
+import { rowsOf } from '../rows'
 import { tableFromC, tablesFor, tableSize, tableStepC } from './common-clock'
 
 export { ends, type End, type Packing }
@@ -97,22 +98,25 @@ function feltBy({ keeping }: Crop): Summed[] {
 
 /**
  * Adds up a lot's hours, day by day.
- * @param air hourly, from the first hour of day `before.days` of the lot's life; an unfinished last day is left out
+ * @param air hourly, from the first hour of day `before.days` of the lot's life, in one stretch or several end to end; an
+ *   unfinished last day is left out
  * @param before what its days up to then have added up to; none when left out
  */
-export function exposureOver(crop: Crop, air: AirSeries, before?: Exposure): Exposure {
+export function exposureOver(crop: Crop, air: AirSeries | readonly AirSeries[], before?: Exposure): Exposure {
   const { keeping } = crop
+  const stretches = 'hours' in air ? [air] : air
+  const hours = stretches.reduce((sum, stretch) => sum + stretch.hours, 0)
   const first = before?.days ?? 0
-  const days = first + Math.floor(air.hours / 24)
+  const days = first + Math.floor(hours / 24)
   const { rot, sprouting } = tablesFor(crop)
   const sums: Exposure['sums'] = {}
-  for (const name of feltBy(crop)) {
-    const made = new Float64Array(days + 1)
+  const felt = feltBy(crop)
+  const rows = rowsOf(felt.length, days + 1)
+  felt.forEach((name, i) => {
     const known = before?.sums[name]
-    if (known) made.set(known)
-    sums[name] = made
-  }
-  const { temperatureC, relativeHumidityPct, vpdKPa, mouldExcessPct } = air
+    if (known) rows[i]!.set(known)
+    sums[name] = rows[i]!
+  })
   // damp rots what is kept dry; the rest shrivels in dry air instead
   const dampFrom = keeping.keptDry ? keeping.bestHumidityPct.value[1] + 5 : 200
   const rootsAbove = keeping.rootsAbovePct?.value ?? 200
@@ -132,9 +136,10 @@ export function exposureOver(crop: Crop, air: AirSeries, before?: Exposure): Exp
   let saturation = at('saturation')
   const greens = sums.greening !== undefined
   const gassed = sums.gas !== undefined
-  for (let day = first; day < days; day++) {
-    const from = (day - first) * 24
-    for (let i = from; i < from + 24; i++) {
+  let day = first
+  let hour = 0
+  for (const { hours, temperatureC, relativeHumidityPct, vpdKPa, mouldExcessPct } of stretches) {
+    for (let i = 0; i < hours && day < days; i++) {
       const t = temperatureC[i]!
       const rh = relativeHumidityPct[i]!
       const cell = Math.min(tableSize - 1, Math.max(0, Math.round((t - tableFromC) / tableStepC)))
@@ -150,18 +155,21 @@ export function exposureOver(crop: Crop, air: AirSeries, before?: Exposure): Exp
       if (t < chillsBelow) chillSum += chillsBelow - t
       if (greens) greenSum += t < 3 ? 3 : t > 26 ? 26 : t
       if (gassed) gasSum += t < 0 ? 0.3 : t > 20 ? 2 : 0.5 + t * 0.075
+      if (++hour < 24) continue
+      hour = 0
+      day++
+      sums.rot![day] = rotSum
+      sums.pull![day] = pull
+      sums.ageing![day] = ageing
+      sums.saturation![day] = saturation
+      if (sums.sprouting) sums.sprouting[day] = sproutSum
+      if (sums.mould) sums.mould[day] = mouldSum
+      if (sums.rooting) sums.rooting[day] = rootSum
+      if (sums.frost) sums.frost[day] = frostSum
+      if (sums.chilling) sums.chilling[day] = chillSum
+      if (sums.greening) sums.greening[day] = greenSum
+      if (sums.gas) sums.gas[day] = gasSum
     }
-    sums.rot![day + 1] = rotSum
-    sums.pull![day + 1] = pull
-    sums.ageing![day + 1] = ageing
-    sums.saturation![day + 1] = saturation
-    if (sums.sprouting) sums.sprouting[day + 1] = sproutSum
-    if (sums.mould) sums.mould[day + 1] = mouldSum
-    if (sums.rooting) sums.rooting[day + 1] = rootSum
-    if (sums.frost) sums.frost[day + 1] = frostSum
-    if (sums.chilling) sums.chilling[day + 1] = chillSum
-    if (sums.greening) sums.greening[day + 1] = greenSum
-    if (sums.gas) sums.gas[day + 1] = gasSum
   }
   return { days, sums }
 }
@@ -198,24 +206,30 @@ export function agesAtPace(
     ? sums.pull!.map((pull, day) => Math.min(pull, sums.saturation![day]! * (1 - bagHumidityPct / 100)))
     : sums.pull!
   const lossPct = pulls.map((pull) => water * (1 - Math.exp((-pull * lossRate) / water)))
-  const scaled = (sum: Float64Array | undefined, by: number) =>
-    sum === undefined || by === 0 || sum[days] === 0 ? never(days + 1) : sum.map((x) => x * by)
   const rootsAbove = keeping.rootsAbovePct?.value ?? 0
   const open = sealed ? 0 : 1
-  const ages = [
-    scaled(sums.sprouting, 1 / (24 * pace)),
-    scaled(lossPct, 1 / bearableLossPct(crop)),
-    scaled(sealed ? sums.ageing : sums.rot, 1 / (24 * pace)),
-    scaled(sums.rooting, open / ((90 - rootsAbove) * (keeping.rootingDays?.value ?? 1) * 24)),
+  const scales: [sum: Float64Array | undefined, by: number][] = [
+    [sums.sprouting, 1 / (24 * pace)],
+    [lossPct, 1 / bearableLossPct(crop)],
+    [sealed ? sums.ageing : sums.rot, 1 / (24 * pace)],
+    [sums.rooting, open / ((90 - rootsAbove) * (keeping.rootingDays?.value ?? 1) * 24)],
     // judgement: ten points above the mould limit for forty days takes half; a degree of frost for a day takes half
-    scaled(sums.mould, open / (10 * 40 * 24)),
-    scaled(sums.frost, 1 / 24),
-    scaled(sums.chilling, 1 / (5 * (keeping.chillingDays?.value ?? 1) * 24)),
-    scaled(sums.greening, around.light ? 1 / (20 * 24 * (keeping.greeningDays?.value ?? 1)) : 0),
-    scaled(sums.gas, gasShare(around.gas) / (24 * gasDays[keeping.ethyleneFelt.value])),
+    [sums.mould, open / (10 * 40 * 24)],
+    [sums.frost, 1 / 24],
+    [sums.chilling, 1 / (5 * (keeping.chillingDays?.value ?? 1) * 24)],
+    [sums.greening, around.light ? 1 / (20 * 24 * (keeping.greeningDays?.value ?? 1)) : 0],
+    [sums.gas, gasShare(around.gas) / (24 * gasDays[keeping.ethyleneFelt.value])],
     // what is dry in a jar was picked over, and nothing runs there
-    scaled(sums.rot, sealed ? 0 : 1 / (24 * pace * cullsAge)),
+    [sums.rot, sealed ? 0 : 1 / (24 * pace * cullsAge)],
   ]
+  const comes = ([sum, by]: (typeof scales)[number]) => sum !== undefined && by !== 0 && sum[days] !== 0
+  const rows = rowsOf(scales.filter(comes).length, days + 1)
+  const ages = scales.map(([sum, by]) => {
+    if (!comes([sum, by])) return never(days + 1)
+    const age = rows.pop()!
+    for (let day = 0; day <= days; day++) age[day] = sum![day]! * by
+    return age
+  })
   return { ages, lossPct }
 }
 

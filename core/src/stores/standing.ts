@@ -1,3 +1,4 @@
+import { rowsOf } from '../rows'
 import { hazardAt, runs, soundShare, type LifeModel } from './life-model'
 import type { Packing } from './rates'
 
@@ -21,6 +22,8 @@ export const spreadPerWeek: Record<Packing, number> = {
 const longestStepDays = 7
 const shortestStepDays = 0.05
 const stepsToHalf = 24
+/** where the usual lot has long gone, steps grow so much from one to the next: whatever lasts beyond is slower */
+const stepsGrow = 1.1
 
 /** Shares bad among what is there. */
 export interface Bad {
@@ -38,12 +41,12 @@ export const badShare = ({ running, spent, quiet }: Bad): number => running + sp
 export const runsForDays = 12
 
 interface Standing {
-  /** step in which a lot is let stand, days: a part of the time in which half of the usual lot go */
-  step: number
+  /** days on which the steps end in which a lot is let stand: parts of the time in which half of the usual lot go */
+  steps: Float64Array
   /** hazards that ever come: those that run to neighbours, and those that do not */
   running: number[]
   quiet: number[]
-  /** of each hazard its value at the whole steps, as far as it was asked for */
+  /** of each hazard its value at the ends of the steps, as far as it was asked for */
   atStep: Float64Array[]
   /** which ends count, by state once it was asked for: states are many, and differ by few */
   counting: Map<number, { running: Counting; quiet: Counting }>
@@ -63,18 +66,18 @@ function standingOf(model: LifeModel): Standing {
     const active = [...model.hazard.keys()].filter((i) => model.hazard[i]![model.days]! > 0)
     let half = 1
     while (half < model.days && soundShare(model, half, model.usual) > 0.5) half *= 1.25
-    const step = Math.min(longestStepDays, Math.max(shortestStepDays, half / stepsToHalf))
-    const steps = Math.ceil(model.days / step) + 1
+    const steps = stepsOver(model.days, half)
+    const rows = rowsOf(active.length, steps.length)
+    const atSteps = (i: number) => {
+      const row = rows.pop()!
+      for (let n = 0; n < row.length; n++) row[n] = hazardAt(model, i, steps[n]!)
+      return row
+    }
     made = {
-      step,
+      steps,
       running: active.filter((i) => runs.has(model.names[i]!)),
       quiet: active.filter((i) => !runs.has(model.names[i]!)),
-      atStep: model.hazard.map((_, i) => {
-        if (!active.includes(i)) return none
-        const hazards = new Float64Array(steps + 1)
-        for (let n = 0; n <= steps; n++) hazards[n] = hazardAt(model, i, n * step)
-        return hazards
-      }),
+      atStep: model.hazard.map((_, i) => (active.includes(i) ? atSteps(i) : none)),
       counting: new Map(),
     }
     standings.set(model, made)
@@ -82,6 +85,29 @@ function standingOf(model: LifeModel): Standing {
   return made
 }
 const none = new Float64Array(0)
+
+/** The ends of the steps, from nought to beyond a lot's last day. @param half days in which half of the usual lot go */
+function stepsOver(days: number, half: number): Float64Array {
+  const ends = [0]
+  let step = Math.min(longestStepDays, Math.max(shortestStepDays, half / stepsToHalf))
+  for (let day = 0; day < days;) {
+    if (day > 2 * half) step = Math.min(longestStepDays, step * stepsGrow)
+    ends.push((day += step))
+  }
+  return Float64Array.from(ends)
+}
+
+/** The first step that ends after a day. */
+function stepAfter(steps: Float64Array, day: number): number {
+  let lo = 1
+  let hi = steps.length - 1
+  while (lo < hi) {
+    const mid = (lo + hi) >> 1
+    if (steps[mid]! > day + 1e-6) hi = mid
+    else lo = mid + 1
+  }
+  return lo
+}
 
 function countingIn({ counts }: LifeModel, { atStep }: Standing, among: readonly number[], j: number): Counting {
   const ends = among.filter((i) => counts[i]![j]! > 0)
@@ -112,7 +138,7 @@ export function sameUntil(a: LifeModel, b: LifeModel, day: number): boolean {
   const other = standingOf(b)
   const hazards = Math.ceil(day) + 2
   return (
-    one.step === other.step &&
+    same(one.steps, other.steps, Math.min(one.steps.length, other.steps.length)) &&
     one.running.join() === other.running.join() &&
     one.quiet.join() === other.quiet.join() &&
     a.names.join() === b.names.join() &&
@@ -122,7 +148,7 @@ export function sameUntil(a: LifeModel, b: LifeModel, day: number): boolean {
   )
 }
 
-/** Hazards that have come by a day. @param n the whole step it is; below nothing where it is none */
+/** Hazards that have come by a day. @param n the step that ends on it; below nothing where none does */
 function come(model: LifeModel, { ends, atStep }: Counting, j: number, day: number, n: number): number {
   let total = 0
   for (let k = 0; k < ends.length; k++) {
@@ -130,6 +156,10 @@ function come(model: LifeModel, { ends, atStep }: Counting, j: number, day: numb
   }
   return total
 }
+
+/** (eˣ − 1 − x) / x²: of what comes evenly through a step, the days it has been there. Short steps by the series. */
+const risingShare = (x: number): number =>
+  Math.abs(x) < 1 ? (1 + (x / 3) * (1 + (x / 4) * (1 + (x / 5) * (1 + x / 6)))) / 2 : (Math.expm1(x) - x) / (x * x)
 
 /**
  * Lets a lot stand: sound pieces go bad as the model says, and bad ones spoil others. One law for what is believed now and
@@ -149,26 +179,29 @@ export function stand(
   each?: (day: number, bad: number) => boolean | void,
 ): Bad {
   const standing = standingOf(model)
-  const { step } = standing
+  const { steps } = standing
   const here = countingOf(model, standing, j)
-  const driedInStep = -Math.expm1(-step / runsForDays)
   let { running, spent, quiet } = bad
   let ran = come(model, here.running, j, from, -1)
   let quietened = come(model, here.quiet, j, from, -1)
-  for (let day = from; day < to - 1e-9;) {
-    const n = Math.floor(day / step + 1e-6) + 1
-    const next = n * step <= to && (spread > 0 || each) ? n * step : to
-    const at = next === n * step ? n : -1
-    const ranNext = come(model, here.running, j, next, at)
-    const quietNext = come(model, here.quiet, j, next, at)
+  let n = stepAfter(steps, from)
+  for (let day = from; day < to - 1e-9; n++) {
+    const wholly = steps[n]! <= to && (spread > 0 || each !== undefined)
+    const next = wholly ? steps[n]! : to
+    const ranNext = come(model, here.running, j, next, wholly ? n : -1)
+    const quietNext = come(model, here.quiet, j, next, wholly ? n : -1)
     const sound = 1 - running - spent - quiet
     const risen = ranNext - ran + quietNext - quietened
     const going = sound * -Math.expm1(-risen)
     const goingRunning = risen > 0 ? (going * (ranNext - ran)) / risen : 0
-    // those going bad in this step spoil others for half of it
     const days = next - day
-    const spoilt = Math.min(sound - going, (spread / 7) * days * (running + goingRunning / 2) * (sound - going))
-    const dried = running * (days === step ? driedInStep : -Math.expm1(-days / runsForDays))
+    // those lying there, and those that go meanwhile, spoil others and dry up all through the step
+    const daily = (spread / 7) * (sound - going / 2)
+    const growth = (daily - 1 / runsForDays) * days
+    const rising = risingShare(growth)
+    const runningDays = days * (running * (1 + growth * rising) + goingRunning * rising)
+    const spoilt = Math.min(sound - going, daily * runningDays)
+    const dried = runningDays / runsForDays
     running += goingRunning + spoilt - dried
     spent += dried
     quiet += going - goingRunning

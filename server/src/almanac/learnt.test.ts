@@ -54,7 +54,7 @@ describe('what looks at lots that are gone have taught', () => {
     const view = await soon(({ house }) => house !== null)
     expect(view.house).toMatchObject({ lots: 2, years: 1 })
     const of = (name: string) => view.varieties.find(({ variety }) => variety === name)!.learnt!.times.p50
-    expect(of('Red Ball')).toBeGreaterThan(of('Pale Root') * 1.1)
+    expect(of('Red Ball')).toBeGreaterThan(of('Pale Root') * 1.05)
     expect(view.places).toMatchObject([{ place: 'Cellar', lots: 2 }])
     const [after, other] = [await lot('R27-1'), await lot('R27-2')]
     expect(after.keeping!.nineInTenUntil.p50 > other.keeping!.nineInTenUntil.p50).toBe(true)

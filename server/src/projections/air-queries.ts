@@ -1,16 +1,21 @@
 import type { Client } from '../database'
 
-export interface MonthRow {
+/** A month of a place's hours, each column of them as 32-bit floats, little-endian. */
+export interface MonthOf<Floats> {
   placeId: string
   month: string
-  temperatureC: Buffer
-  relativeHumidityPct: Buffer
-  rainMm: Buffer | null
+  temperatureC: Floats
+  relativeHumidityPct: Floats
+  rainMm: Floats | null
   lastAt: Date | null
 }
 
-const monthColumns = `place_id as "placeId", month, temperature_c as "temperatureC",
-  relative_humidity_pct as "relativeHumidityPct", rain_mm as "rainMm", last_at as "lastAt"`
+/** As it is read: the bytes as hexadecimal text, which takes no memory outside of the heap month by month. */
+export type MonthRow = MonthOf<string>
+
+const monthColumns = `place_id as "placeId", month, encode(temperature_c, 'hex') as "temperatureC",
+  encode(relative_humidity_pct, 'hex') as "relativeHumidityPct", encode(rain_mm, 'hex') as "rainMm",
+  last_at as "lastAt"`
 
 /** Hours of places, each from a month of its own on. */
 export const monthsFrom = async (db: Client, householdId: string, from: ReadonlyMap<string, string>) =>
@@ -49,7 +54,7 @@ export const monthsOfPlace = async (db: Client, householdId: string, placeId: st
     )
   ).rows
 
-export const keepMonth = (db: Client, householdId: string, row: MonthRow, revision: number) =>
+export const keepMonth = (db: Client, householdId: string, row: MonthOf<Buffer>, revision: number) =>
   db.query(
     `insert into place_hours (household_id, place_id, month, temperature_c, relative_humidity_pct, rain_mm, last_at, revision)
      values ($1, $2, $3, $4, $5, $6, $7, $8)

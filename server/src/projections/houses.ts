@@ -21,7 +21,7 @@ import {
   standsNow,
   workIn,
 } from './known'
-import { monthOf, monthOfHours } from './place-hours'
+import { monthOf, monthsOfHours } from './place-hours'
 import { lessonsOf } from './lesson-queries'
 import { takeLessons } from './lessons'
 import { monthsFrom, monthsSince } from './air-queries'
@@ -111,7 +111,7 @@ export class Houses {
       const breathe = breather()
       for (const place of places) {
         await breathe()
-        const own = months.filter((row) => row.placeId === place.id).map(monthOfHours)
+        const own = monthsOfHours(months.filter((row) => row.placeId === place.id))
         if (place.kind === 'outdoors') for (const month of own) takeRain(rain, month)
         measured.set(place.id, { record: recordOf(own), lastAtMs: lastOf(own), epoch: 0 })
       }

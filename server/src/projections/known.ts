@@ -20,7 +20,7 @@ import { withMonths, type HourlyRecord } from '@vadose/core/readings'
 import { type Client } from '../database'
 import { nowOf, type HouseholdRow } from '../households'
 import { breather } from './breathe'
-import { monthOfHours } from './place-hours'
+import { monthsOfHours } from './place-hours'
 import { historyFrom } from './ledgers'
 import { forecastHours, type MonthRow } from './air-queries'
 import { ledgersOf, type IdentityRow, type Move, type MoveRow } from './queries'
@@ -248,7 +248,7 @@ const holds = (month: { startMs: number; temperatureC: Float32Array }, ms: numbe
 /** Takes in months of hours that were written since. */
 export function workIn(known: Known, rows: readonly MonthRow[], nowMs: number): void {
   for (const place of known.places) {
-    const own = rows.filter((row) => row.placeId === place.id).map(monthOfHours)
+    const own = monthsOfHours(rows.filter((row) => row.placeId === place.id))
     if (own.length === 0) continue
     if (place.kind === 'outdoors') for (const month of own) takeRain(known.rain, month)
     const was = known.measured.get(place.id) ?? { record: undefined, lastAtMs: null, epoch: 0 }

@@ -6,7 +6,7 @@ import { recordOf } from '@vadose/core/readings'
 import { asHousehold, inTransaction, type Client, type Pool } from '../database'
 import { nowOf, type HouseholdRow } from '../households'
 import { lastOf, lotsOf, placesNow, type Measured } from './known'
-import { monthOf, monthOfHours } from './place-hours'
+import { monthOf, monthsOfHours } from './place-hours'
 import { keepLesson, lotsUntaught } from './lesson-queries'
 import { monthsSpanning } from './air-queries'
 import { identitiesOf } from './queries'
@@ -27,7 +27,7 @@ async function houseOf(
   const months = await monthsSpanning(db, household.id, monthOf(from - dayMs), monthOf(to + dayMs))
   const measured = new Map(
     places.map(({ id }): [string, Measured] => {
-      const own = months.filter(({ placeId }) => placeId === id).map(monthOfHours)
+      const own = monthsOfHours(months.filter(({ placeId }) => placeId === id))
       return [id, { record: recordOf(own), lastAtMs: lastOf(own), epoch: 0 }]
     }),
   )

@@ -2,16 +2,15 @@ import {
   curingOfLot,
   eatableOf,
   eatFirstOf,
-  keepingOf,
-  livingYears,
+  keepingInPieces,
   optionsFor,
   planOf,
   sharesAhead,
   stockAhead,
   useWithin,
+  weighingOptions,
   workable,
   type House,
-  type LotState,
 } from '@vadose/core/forecast'
 import { crops } from '@vadose/core/almanac'
 import { paceOf } from '@vadose/core/stores'
@@ -20,17 +19,21 @@ import { breather } from './breathe'
 /** Works out what every screen asks for, a stretch at a time so that requests come in between. */
 export async function warm(house: House): Promise<void> {
   const breathe = breather()
+  // one that cannot be worked out says so on its own line when it is shown
   for (const lot of house.lots) {
-    if (lot.stage === 'stored') await warmYears(house, lot, breathe)
-    // one that cannot be worked out says so on its own line when it is shown
-    for (const work of lotWork(lot)) {
-      attempt(() => work(house, lot))
-      await breathe()
+    if (lot.stage === 'drying') attempt(() => curingOfLot(house, lot))
+    else if (lot.stage === 'stored' || lot.stage === 'fresh') {
+      // what goes by its days has no life to be reckoned
+      if (!attempt(() => useWithin(house, lot))) await inTurn(keepingInPieces(house, lot), breathe)
+      attempt(() => sharesAhead(house, lot))
     }
+    await breathe()
   }
   for (const lot of workable(house)) {
-    if (lot.stage === 'drying') attempt(() => void optionsFor(house, lot))
-    else if (lot.stage === 'stored') attempt(() => void eatableOf(house, lot))
+    if (lot.stage === 'drying') {
+      await inTurn(weighingOptions(house, lot), breathe)
+      attempt(() => optionsFor(house, lot))
+    } else if (lot.stage === 'stored') attempt(() => eatableOf(house, lot))
     await breathe()
   }
   for (const work of [planOf, eatFirstOf, stockAhead]) {
@@ -39,17 +42,11 @@ export async function warm(house: House): Promise<void> {
   }
 }
 
-async function warmYears(house: House, lot: LotState, breathe: () => Promise<void>): Promise<void> {
-  const years = livingYears(house, lot)
-  const next = () => years.next().done === false
+/** One piece after the other. */
+async function inTurn(pieces: Generator<void>, breathe: () => Promise<void>): Promise<void> {
+  const next = () => pieces.next().done === false
   while (attempt(next)) await breathe()
 }
-
-const lotWork = ({ stage }: LotState): ((house: House, lot: LotState) => unknown)[] =>
-  stage === 'drying' ? [curingOfLot] : stage === 'stored' || stage === 'fresh' ? [lifeOfLot, sharesAhead] : []
-
-/** What goes by its days has no life to be reckoned. */
-const lifeOfLot = (house: House, lot: LotState) => useWithin(house, lot) ?? keepingOf(house, lot)
 
 function attempt<T>(work: () => T): T | undefined {
   try {
