@@ -107,20 +107,23 @@ const ofAllCrops = (house: House, moves: readonly StockMove[]) =>
 export function cropAhead(house: House, moves: readonly StockMove[], crop: string): CropAhead {
   const all = ofAllCrops(house, moves)
   const lots = all.lots.get(crop) ?? none
-  const shares = lots.map((lot) => sharesAhead(house, lot))
-  const sound = house.once(null, `sound ahead ${crop}`, [lots, ...shares], () => {
-    const sums = new Float64Array(weeksAhead)
-    lots.forEach(({ weightG }, i) => {
-      for (let week = 0; week < weeksAhead; week++) sums[week]! += weightG * (shares[i]![week] ?? 0)
-    })
-    return sums
-  })
   const uses = all.uses.get(crop)
   const nextCropOn = all.nextCrops.get(crop) ?? null
-  return house.once(null, `ahead ${crop}`, [sound, uses ?? all.allG, nextCropOn, house.today], () => {
+  return house.once(null, `ahead ${crop}`, [lots, house.setting, uses ?? all.allG, nextCropOn], () => {
+    const sound = soundAhead(house, lots)
     const pace = uses ? runOut(Math.max(1, sound[0]!), uses, house.today).perWeek : guessedPace(all.allG, sound[0]!)
     return lastsFor(house.today, aheadOf([...sound], pace), nextCropOn)
   })
+}
+
+/** What will be sound of some lots week by week from today, g. */
+function soundAhead(house: House, lots: readonly LotState[]): Float64Array {
+  const sums = new Float64Array(weeksAhead)
+  for (const lot of lots) {
+    const shares = sharesAhead(house, lot)
+    for (let week = 0; week < weeksAhead; week++) sums[week]! += lot.weightG * (shares[week] ?? 0)
+  }
+  return sums
 }
 
 function lastsFor(today: CivilDate, ahead: CropAhead['ahead'], nextCropOn: CivilDate | null): CropAhead {

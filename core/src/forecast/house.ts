@@ -59,6 +59,8 @@ export class House {
   readonly dayStartMs: number
   /** changes when the past of any place does */
   readonly epochs: string
+  /** stands for all that lots are worked out from but themselves: the very same as long as nothing of it is another */
+  setting: object = {}
   private readonly placeById: ReadonlyMap<string, PlaceState>
   private readonly lotByCode: ReadonlyMap<string, LotState>
   private readonly kept: Map<string, Map<string, { of: readonly unknown[]; value: unknown }>>
@@ -107,7 +109,11 @@ export class House {
 
   /** What was seen of a lot still holds where neither it nor the gas that reaches it is another. */
   private goOnFrom(earlier: House): void {
-    if (sameGivers(this.givers, earlier.givers)) return void (this.seen = earlier.seen)
+    if (sameGivers(this.givers, earlier.givers)) {
+      this.seen = earlier.seen
+      this.setting = earlier.setting
+      return
+    }
     const same = this.lots.filter((lot) => {
       const place = this.place(lot.placeId)
       return this.gasReaching(place, lot) === earlier.gasReaching(place, lot)

@@ -45,8 +45,12 @@ export const workable = (house: House): readonly LotState[] =>
   house.shown('workable', [], () => house.lots.filter((lot) => !troubleOf(house, lot)))
 
 /** The lots that cannot be worked out, with what is wrong. */
-export const troubled = (house: House): { lot: LotState; trouble: Message }[] =>
-  house.lots.flatMap((lot) => {
-    const trouble = troubleOf(house, lot)
-    return trouble === undefined ? [] : [{ lot, trouble }]
-  })
+export const troubled = (house: House): readonly { lot: LotState; trouble: Message }[] =>
+  house.shown('troubled', [], () =>
+    workable(house).length === house.lots.length
+      ? []
+      : house.lots.flatMap((lot) => {
+          const trouble = troubleOf(house, lot)
+          return trouble === undefined ? [] : [{ lot, trouble }]
+        }),
+  )

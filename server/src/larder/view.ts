@@ -71,12 +71,7 @@ export function larderView(house: House, moves: readonly Move[]): LarderView {
       })
     }),
     weightG: lots.reduce((sum, lot) => sum + lot.weightG, 0),
-    week: house.once(
-      null,
-      'week of pots',
-      [uses, house.today, ...lots.flatMap((lot) => [lot.code, lot.weightG, lot.lossAvoidedPerKg, lot.keepsUntil])],
-      () => weekOf(house, lots, uses),
-    ),
+    week: weekNow(house, lots, uses),
   }
 }
 
@@ -141,12 +136,33 @@ function untouchedDays(house: House, { history }: LotState): number | null {
   return taken ? null : daysBetween(house.dateOf(history.storedAtMs ?? history.broughtAtMs), house.today)
 }
 
+interface WeekOfPots {
+  today: string
+  lots: readonly Pot[]
+  uses: Uses
+  week: LarderView['week']
+}
+type Pot = Pick<LarderLot, 'code' | 'weightG' | 'lossAvoidedPerKg' | 'keepsUntil'>
+type Uses = ReadonlyMap<string, readonly Use[]>
+
+/** The week's pots; as they were where nothing they are picked by has changed. */
+const weekNow = (house: House, lots: readonly Pot[], uses: Uses): LarderView['week'] =>
+  house.once<WeekOfPots>(null, 'week of pots', [lots], (was) =>
+    was?.today === house.today && was.uses === uses && samePots(was.lots, lots)
+      ? { ...was, lots }
+      : { today: house.today, lots, uses, week: weekOf(house, lots, uses) },
+  ).week
+
+const samePots = (a: readonly Pot[], b: readonly Pot[]): boolean =>
+  a.length === b.length && a.every((pot, i) => pot === b[i] || samePot(pot, b[i]!))
+const samePot = (a: Pot, b: Pot): boolean =>
+  a.code === b.code &&
+  a.weightG === b.weightG &&
+  a.lossAvoidedPerKg === b.lossAvoidedPerKg &&
+  a.keepsUntil === b.keepsUntil
+
 /** One pot a day of what would be lost, as much as the household eats in a week. */
-function weekOf(
-  house: House,
-  lots: readonly Pick<LarderView['lots'][number], 'code' | 'weightG' | 'lossAvoidedPerKg' | 'keepsUntil'>[],
-  uses: ReadonlyMap<string, readonly { amount: number }[]>,
-): LarderView['week'] {
+function weekOf(house: House, lots: readonly Pot[], uses: Uses): LarderView['week'] {
   const used = [...uses.values()].flat().reduce((sum, { amount }) => sum + amount, 0)
   const eaten = (used * 7) / watchedDays
   const lines = lots.map(({ code, weightG, lossAvoidedPerKg }) => ({
