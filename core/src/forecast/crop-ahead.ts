@@ -4,7 +4,7 @@ import { aheadOf, lastsTo } from '../year'
 import type { House } from './house'
 import type { LotState } from './lot'
 import { sharesAhead, weeksAhead } from './shares-ahead'
-import { workable } from './trouble'
+import { othersOf, workable } from './trouble'
 
 /** A change of weight on a day, as the ledger tells it. */
 export interface StockMove {
@@ -140,10 +140,33 @@ function lastsFor(today: CivilDate, ahead: CropAhead['ahead'], nextCropOn: Civil
 
 const none: readonly LotState[] = []
 
+type LotsByCrop = ReadonlyMap<string, readonly LotState[]>
+
 /** What may be eaten of each crop; the very same list where it is the same lots. */
-function lotsByCrop(house: House): ReadonlyMap<string, readonly LotState[]> {
+const lotsByCrop = (house: House): LotsByCrop =>
+  house.once<{ lots: readonly LotState[]; by: LotsByCrop }>(null, 'lots by crop', [workable(house)], (was) => {
+    const lots = workable(house)
+    const others = was && othersOf(was.lots, lots)
+    if (!others) return { lots, by: grouped(house, lots) }
+    const by = new Map(was.by)
+    for (const [before, lot] of others) {
+      // which of them is eaten is another
+      if (before.crop !== lot.crop || (before.fate === 'plant') !== (lot.fate === 'plant')) {
+        return { lots, by: grouped(house, lots) }
+      }
+      const own = by.get(lot.crop)
+      if (own && lot.fate !== 'plant')
+        by.set(
+          lot.crop,
+          own.map((one) => (one === before ? lot : one)),
+        )
+    }
+    return { lots, by }
+  }).by
+
+function grouped(house: House, lots: readonly LotState[]): LotsByCrop {
   const by = new Map<string, LotState[]>()
-  for (const lot of workable(house)) {
+  for (const lot of lots) {
     if (lot.fate === 'plant') continue
     const own = by.get(lot.crop)
     if (own) own.push(lot)

@@ -10,7 +10,7 @@ import { keepingOf, keepsUntil } from './keeping'
 import type { LotState } from './lot'
 import { soundSharesAhead } from './sound-ahead'
 import { useWithin } from './use-within'
-import { workable } from './trouble'
+import { othersOf, workable } from './trouble'
 
 const fortnight = 14
 
@@ -32,14 +32,27 @@ export const eatableOf = (house: House, lot: LotState): EatableLot =>
 
 /** Lots to eat from, soonest lost first; planting stock is not food. */
 export const eatFirstOf = (house: House): EatableLot[] =>
-  house.once<EatableLot[]>(null, 'eat first', [house], (was = []) => {
+  house.once<EatFirst>(null, 'eat first', [house], (was) => {
     const lots = workable(house).filter((lot) => !notEaten.includes(lot.stage) && lot.fate !== 'plant')
-    const now = new Map(lots.map((lot) => [lot.code, eatableOf(house, lot)]))
+    const others = was?.setting === house.setting ? othersOf(was.lots, lots) : undefined
     // a write moves few of them: what is in order nearly is so soon
-    const before = was.flatMap(({ code }) => now.get(code) ?? [])
-    for (const { code } of before) now.delete(code)
-    return eatFirst([...before, ...now.values()])
+    const order = others ? replaced(house, was!.order, others) : lots.map((lot) => eatableOf(house, lot))
+    return { setting: house.setting, lots, order: eatFirst(order) }
+  }).order
+
+interface EatFirst {
+  setting: object
+  lots: readonly LotState[]
+  order: EatableLot[]
+}
+
+function replaced(house: House, order: readonly EatableLot[], others: [LotState, LotState][]): EatableLot[] {
+  const now = new Map(others)
+  return order.map((eatable) => {
+    const lot = now.get(eatable.lot)
+    return lot ? eatableOf(house, lot) : eatable
   })
+}
 
 function soundness(house: House, lot: LotState): Omit<EatableLot, 'lot' | 'lossAvoidedPerKg'> {
   const { code, weightG } = lot

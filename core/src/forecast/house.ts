@@ -109,15 +109,16 @@ export class House {
 
   /** What was seen of a lot still holds where neither it nor the gas that reaches it is another. */
   private goOnFrom(earlier: House): void {
-    if (sameGivers(this.givers, earlier.givers)) {
+    const feelsTheSame = (lot: LotState) => {
+      const place = this.place(lot.placeId)
+      return this.gasReaching(place, lot) === earlier.gasReaching(place, lot)
+    }
+    const same = sameGivers(this.givers, earlier.givers) ? this.lots : this.lots.filter(feelsTheSame)
+    if (same.length === this.lots.length) {
       this.seen = earlier.seen
       this.setting = earlier.setting
       return
     }
-    const same = this.lots.filter((lot) => {
-      const place = this.place(lot.placeId)
-      return this.gasReaching(place, lot) === earlier.gasReaching(place, lot)
-    })
     for (const [name, was] of earlier.seen) {
       this.seen.set(name, new WeakMap(same.filter((lot) => was.has(lot)).map((lot) => [lot, was.get(lot)])))
     }
