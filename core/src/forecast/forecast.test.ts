@@ -8,6 +8,7 @@ import { draft, type EventDraft } from '../lots'
 import { recordOf } from '../readings'
 import {
   bestMoves,
+  cropAhead,
   comingHour,
   eatFirstOf,
   House,
@@ -125,12 +126,14 @@ describe('a house made from an earlier one', () => {
       ['2026-09-29', draft('weighed', { details: { scaleG: 570, basis: 'bunch' } })],
     ]),
   ]
+  const noMoves: never[] = []
   /** Everything the screens are made from. */
   const all = (house: House) => ({
     plan: planOf(house).map(({ lot: of, place, ...job }) => ({ ...job, of: of?.code ?? place?.id })),
     keeps: house.lots.filter((l) => l.stage === 'stored').map((l) => keepsUntil(house, l)),
     eat: eatFirstOf(house).map(({ lot: _, ...rest }) => rest),
     ahead: stockAhead(house),
+    crops: lots.map(({ crop }) => cropAhead(house, noMoves, crop)),
     moves: bestMoves(house).map(({ lot: of, option }) => [of.code, option.id]),
     verdicts: house.places.map((place) => verdictOn(house, place)),
     weather: weatherOf(house, 2),
@@ -186,6 +189,16 @@ describe('a house made from an earlier one', () => {
     const after = keepsUntil(houseOn('2026-10-03', [away, beside], before), beside)
     expect(after).toEqual(keepsUntil(houseOn('2026-10-03', [away, beside]), beside))
     expect(after.nineInTenUntil.p50 > gassed.nineInTenUntil.p50).toBe(true)
+  })
+  it('has the same setting as long as the gas that is felt is, whatever a giver weighs', () => {
+    const apples = (weightG: number) => stored('A26-1', 'apple-late', '2026-10-01', 'cellar', weightG, 400)
+    const beside = stored('R26-1', 'carrot', '2026-10-01', 'cellar')
+    const before = houseOn('2026-10-03', [apples(9000), beside])
+    const eaten = houseOn('2026-10-03', [apples(8990), beside], before)
+    expect(eaten.setting).toBe(before.setting)
+    const carriedAway = houseOn('2026-10-03', [beside], eaten)
+    expect(carriedAway.setting).not.toBe(before.setting)
+    expect(houseOn('2026-10-04', [apples(9000), beside], before).setting).not.toBe(before.setting)
   })
   it('a new reading changes the lots of its place, and no others', () => {
     const before = houseOn('2026-10-03', lots)
