@@ -2,9 +2,9 @@ import { addDays, daysBetween, type CivilDate } from '../households'
 import { runOut, type Use } from '../larder'
 import { aheadOf, lastsTo } from '../year'
 import type { House } from './house'
-import type { LotState } from './lot'
+import { othersOf, type LotState } from './lot'
 import { sharesAhead, weeksAhead } from './shares-ahead'
-import { othersOf, workable } from './trouble'
+import { workable } from './trouble'
 
 /** A change of weight on a day, as the ledger tells it. */
 export interface StockMove {

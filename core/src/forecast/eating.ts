@@ -7,10 +7,10 @@ import { soundNow } from '../checks'
 import { asideWords } from '../lots'
 import type { House } from './house'
 import { keepingOf, keepsUntil } from './keeping'
-import type { LotState } from './lot'
+import { othersOf, type LotState } from './lot'
 import { soundSharesAhead } from './sound-ahead'
 import { useWithin } from './use-within'
-import { othersOf, workable } from './trouble'
+import { workable } from './trouble'
 
 const fortnight = 14
 

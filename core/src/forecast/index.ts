@@ -1,3 +1,4 @@
+export { meanAhead } from './air-ahead'
 export * from './alarms'
 export * from './arrangement'
 export * from './beds'

@@ -1,44 +1,15 @@
-import type { Spread } from '../chance'
-import { mapSpread } from '../chance'
-import type { Crop } from '../almanac'
-import { aged, asksForAll, beliefAfterChecks, checkSize, nextLookInDays, type Check } from '../checks'
-import { draft } from '../lots'
+import { mapSpread, type Spread } from '../chance'
+import { asksForAll, checkSize, nextLookInDays } from '../checks'
 import { dayMs, type CivilDate } from '../households'
-import { dayOf } from '../places'
-import {
-  agesOf,
-  exposureOver,
-  keepingForecast,
-  lifeModel,
-  nineInTenFrom,
-  sameUntil,
-  paceSlopePerC,
-  spreadPerWeek,
-  survivalCurve,
-  usualPacking,
-  type End,
-  type KeepingForecast,
-  type LifeModel,
-  type LotBelief,
-} from '../stores'
+import { draft } from '../lots'
+import { survivalCurve, usualPacking, type End } from '../stores'
 import type { House } from './house'
+import { courseOf, lifeOf, taughtOf, type LotLife } from './life'
+import { livingYears } from './lived'
 import { lotState, type LotState } from './lot'
-import { lifeStartMs, lived, livingYears, packingOf } from './lived'
-import { lifePriorOf } from './learnt'
-import { looksSince } from './looks'
-import { lotAir } from './lot-air'
-import { horizonDays, type PlaceState } from './place'
+import type { PlaceState } from './place'
 
-export interface LotKeeping {
-  startMs: number
-  /** day of its life the forecast is made on: this morning, or when it was last moved or looked over if that is later */
-  nowDay: number
-  model: LifeModel
-  lossPct: Float64Array
-  belief: LotBelief
-  /** new bad ones a week for each bad one lying there */
-  spread: number
-  forecast: KeepingForecast
+export interface LotKeeping extends Omit<LotLife, 'checks' | 'lastDay' | 'beliefThen' | 'said'> {
   nextCheckInDays: number
   lookAt: number
   /** the last look found so many bad that all of it wants looking at */
@@ -46,10 +17,6 @@ export interface LotKeeping {
   /** its time is over, and nobody has looked since: when it was, as it was said after the last look */
   overdue: Spread | undefined
 }
-
-/** What not knowing a place's air to come does to the pace of life there. */
-const airLogSd = (house: House, crop: Crop, place: PlaceState | undefined): number =>
-  place ? spreadAheadC(house, place) * paceSlopePerC(crop, meanAhead(house, place).temperatureC) : 0
 
 /** whoever looked knows what lies there for so long, whatever the forecast thought of it, days. Judgement. */
 const knownForDays = 7
@@ -65,104 +32,6 @@ const mostPieces = 1_000_000
 /** In closed jars, bags and packets: nothing shows from outside, runs from one to the other, or is gone through week by week. */
 const isClosed = ({ form, grown }: LotState): boolean =>
   ['jarred', 'frozen', 'cooked'].includes(form) || grown.group === 'goods'
-
-/** A lot's life in its air, and the looks at it. */
-type LotCourse = Pick<LotKeeping, 'startMs' | 'nowDay' | 'model' | 'lossPct' | 'spread'> & { checks: Check[] }
-
-/** What was believed of it after the last look, and on which day that was. */
-interface LotTaught {
-  course: LotCourse
-  lastDay: number
-  beliefThen: LotBelief
-}
-
-/** What is believed of a lot's life, however much of it is left. */
-type LotLife = LotCourse &
-  Omit<LotTaught, 'course'> &
-  Pick<LotKeeping, 'belief' | 'forecast'> & {
-    /** when nine in ten were said to be sound to after the last look */
-    said: Spread
-  }
-
-/** What a lot's life is told by, as one text. */
-const lifeTold = new WeakMap<LotState, string>()
-function toldOf(lot: LotState, beganMs: number): string {
-  let told = lifeTold.get(lot)
-  if (told === undefined) {
-    const { stays, checks } = lot.history
-    lifeTold.set(lot, (told = JSON.stringify([beganMs, stays, packingOf(lot), checks, lot.heap, lot.variety])))
-  }
-  return told
-}
-
-const sameLooks = (was: LotCourse, checks: readonly Check[], spread: number): boolean =>
-  was.spread === spread && JSON.stringify(was.checks) === JSON.stringify(checks)
-
-/** The course of a lot's life where it is, or in another place. What is eaten, weighed or noted changes nothing of it. */
-function courseOf(house: House, lot: LotState, elsewhere?: PlaceState): LotCourse {
-  const { history, cropData } = lot
-  const place = elsewhere ?? house.placeOf(lot)
-  const packing = packingOf(lot)
-  const around = house.around(lot, elsewhere ?? house.place(lot.placeId), packing)
-  const beganMs = history.storedAtMs ?? history.broughtAtMs
-  return house.once<LotCourse>(
-    lot,
-    `course ${elsewhere?.id ?? ''}`,
-    [
-      toldOf(lot, beganMs),
-      cropData,
-      // what the household says of a variety is no number of the crop
-      house.almanac,
-      place?.ahead,
-      house.epochs,
-      house.today,
-      house.lessons,
-      elsewhere && house.comingHourMs,
-      around.gas,
-      around.light,
-    ],
-    () => {
-      const startMs = lifeStartMs(lot)
-      const before = lived(house, lot, startMs)
-      const settledMs = startMs + before.days * dayMs
-      const exposure = exposureOver(cropData, lotAir(house, lot, settledMs, horizonDays * 24, place), before)
-      const { ages, lossPct } = agesOf(cropData, exposure, packing, around)
-      const model = lifeModel(ages, lifePriorOf(house, lot, place?.id ?? null))
-      // to be carried elsewhere is to be carried there now: the forecast is the one the move itself will make
-      const asOfMs = Math.max(elsewhere ? house.nowMs : house.dayStartMs, history.stays.at(-1)?.atMs ?? beganMs)
-      const checks = looksSince(lot, beganMs)
-      const nowDay = Math.max(0, checks.at(-1)?.day ?? 0, (asOfMs - beganMs) / dayMs)
-      return { startMs: beganMs, nowDay, model, lossPct, checks, spread: spreadPerWeek[packing] }
-    },
-  )
-}
-
-/** What looks taught of a lot, on the day of the last. */
-function taughtOf(house: House, lot: LotState, elsewhere?: PlaceState): LotTaught {
-  const course = courseOf(house, lot, elsewhere)
-  return house.once<LotTaught>(lot, `taught ${elsewhere?.id ?? ''}`, [course], (was) => {
-    const { model, checks, spread } = course
-    const lastDay = checks.at(-1)?.day ?? 0
-    // what looks taught stands, where they were made in the same air: the air to come says nothing of them
-    const stands =
-      was && sameLooks(was.course, checks, spread) && sameUntil(was.course.model, model, Math.max(1, lastDay))
-    const beliefThen = stands ? was.beliefThen : beliefAfterChecks(model, checks, lastDay, spread)
-    return { course, lastDay, beliefThen }
-  })
-}
-
-function lifeOf(house: House, lot: LotState, elsewhere?: PlaceState): LotLife {
-  const taught = taughtOf(house, lot, elsewhere)
-  return house.once<LotLife>(lot, `life ${elsewhere?.id ?? ''}`, [taught], () => {
-    const { course, lastDay, beliefThen } = taught
-    const { model, nowDay, lossPct, spread } = course
-    const belief = aged(model, beliefThen, lastDay, nowDay, spread)
-    const airSd = airLogSd(house, lot.cropData, elsewhere ?? house.placeOf(lot))
-    const forecast = keepingForecast(model, lossPct, nowDay, belief, spread, airSd)
-    const said = lastDay === nowDay ? forecast.nineInTenDay : nineInTenFrom(model, lastDay, beliefThen, spread, airSd)
-    return { ...course, lastDay, beliefThen, belief, forecast, said }
-  })
-}
 
 /** Works out how a lot keeps piece by piece, for whoever must not be kept long. */
 export function* keepingInPieces(house: House, lot: LotState): Generator<void> {
@@ -291,26 +160,4 @@ export function keepsIfTakenDown(house: House, lot: LotState) {
 export function testsFailed({ history, cropData }: LotState): string[] {
   const latest = new Map(history.tests.map((t) => [t.test, t.passed]))
   return (cropData.curing?.endTests ?? []).filter(({ id }) => latest.get(id) === false).map(({ failed }) => failed)
-}
-
-/** How far a place's air over the coming months may be off the expected, °C standard deviation: by its fit. */
-export const spreadAheadC = (house: House, { id, fit }: PlaceState, days = 120): number =>
-  house.once(null, `spread ahead ${id}`, [fit, house.today], () => {
-    const from = Math.max(0, dayOf(house.nowMs) - fit.firstDay)
-    const ahead = fit.sdC.subarray(from, from + days)
-    return ahead.reduce((sum, sd) => sum + sd, 0) / Math.max(1, ahead.length)
-  })
-
-/** Mean air of a place over the coming weeks, for saying why. */
-export function meanAhead(house: House, place: PlaceState, days = 60) {
-  return house.once(null, `mean ahead ${place.id} ${days}`, [place.ahead], () => {
-    const hours = Math.min(place.ahead.hours, days * 24)
-    let temperatureC = 0
-    let relativeHumidityPct = 0
-    for (let i = 0; i < hours; i++) {
-      temperatureC += place.ahead.temperatureC[i]! / hours
-      relativeHumidityPct += place.ahead.relativeHumidityPct[i]! / hours
-    }
-    return { temperatureC, relativeHumidityPct }
-  })
 }

@@ -86,3 +86,18 @@ export function stateOf(identity: LotIdentity, history: LotHistory, almanac: Alm
     cropData: cropNow(history, grown),
   }
 }
+
+/**
+ * Which lots of a list are others than in an earlier one that stands for the same, place by place: after a write, few.
+ * @returns pairs of a lot as it was and as it is; undefined where more than that is another
+ */
+export function othersOf(was: readonly LotState[], now: readonly LotState[]): [LotState, LotState][] | undefined {
+  if (was.length !== now.length) return undefined
+  const others: [LotState, LotState][] = []
+  for (let i = 0; i < now.length; i++) {
+    if (was[i] === now[i]) continue
+    if (was[i]!.id !== now[i]!.id) return undefined
+    others.push([was[i]!, now[i]!])
+  }
+  return others
+}

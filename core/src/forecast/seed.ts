@@ -1,7 +1,7 @@
 import { addDays, daysBetween, type CivilDate } from '../households'
 import { seedLife, type SeedSpecies } from '../stores'
 import type { House } from './house'
-import { meanAhead } from './keeping'
+import { meanAhead } from './air-ahead'
 import type { LotState } from './lot'
 
 /** Whose constants a crop's seed goes by; a kin's where its own were never published, which is said. */

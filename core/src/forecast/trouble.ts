@@ -44,21 +44,6 @@ function triedOut(house: House, lot: LotState): Message | undefined {
 export const workable = (house: House): readonly LotState[] =>
   house.shown('workable', [], () => house.lots.filter((lot) => !troubleOf(house, lot)))
 
-/**
- * Which lots of a list are others than in an earlier one that stands for the same, place by place: after a write, few.
- * @returns pairs of a lot as it was and as it is; undefined where more than that is another
- */
-export function othersOf(was: readonly LotState[], now: readonly LotState[]): [LotState, LotState][] | undefined {
-  if (was.length !== now.length) return undefined
-  const others: [LotState, LotState][] = []
-  for (let i = 0; i < now.length; i++) {
-    if (was[i] === now[i]) continue
-    if (was[i]!.id !== now[i]!.id) return undefined
-    others.push([was[i]!, now[i]!])
-  }
-  return others
-}
-
 /** The lots that cannot be worked out, with what is wrong. */
 export const troubled = (house: House): readonly { lot: LotState; trouble: Message }[] =>
   house.shown('troubled', [], () =>

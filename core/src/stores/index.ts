@@ -1,5 +1,6 @@
 export { paceSlopePerC } from './common-clock'
 export { agesByDay, agesOf, paceOf } from './anchor'
+export * from './end-shares'
 export * from './forecast'
 export { usualPrior, type LifePrior } from './life-kinds'
 export * from './life-model'

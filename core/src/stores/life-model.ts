@@ -1,7 +1,7 @@
 import type { Spread } from '../chance'
 import { rowsOf } from '../rows'
 import { deviates, density, driesFirst, kindsOf, lawsOf, usualPrior, type LifePrior, type LotKind } from './life-kinds'
-import { ends, type End } from './rates'
+import { ends } from './rates'
 
 /**
  * A lot's life as competing ends on a daily grid, in each of the states the lot may be in, which nobody knows before
@@ -264,45 +264,4 @@ export function dayOfShare(share: (day: number) => number, level: number, days: 
 export function unitLife(model: LifeModel, weights: Float64Array): Spread {
   const at = (level: number) => dayOfShare((day) => meanSoundShare(model, weights, day), level, model.days)
   return { p10: at(0.9), p50: at(0.5), p90: at(0.1) }
-}
-
-/** Days are taken together so that no more than this many steps are summed. */
-const mostSteps = 300
-
-/**
- * Which end takes how much of the lot between two days, largest first; shares of all that is lost then.
- * @param fromDay day of the model, the first when left out
- * @param toDay its last when left out
- */
-export function endShares(
-  model: LifeModel,
-  weights: Float64Array,
-  fromDay = 0,
-  toDay: number = model.days,
-): { end: End; share: number }[] {
-  const taken = new Float64Array(model.hazard.length)
-  const first = Math.min(model.days - 1, Math.floor(fromDay))
-  const last = Math.min(model.days, Math.max(first + 1, Math.ceil(toDay)))
-  const step = Math.max(1, Math.floor((last - first) / mostSteps))
-  const rise = new Float64Array(model.hazard.length)
-  for (let j = 0; j < weights.length; j++) {
-    const w = weights[j]!
-    if (w < 1e-9) continue
-    let before = 1
-    for (let day = first + step; day <= last && before > 1e-6; day += step) {
-      let all = 0
-      for (let i = 0; i < rise.length; i++) {
-        rise[i] = (model.hazard[i]![day]! - model.hazard[i]![day - step]!) * model.counts[i]![j]!
-        all += rise[i]!
-      }
-      const now = before * Math.exp(-all)
-      // what was lost in this step, shared out by how far each hazard rose
-      if (all > 0) for (let i = 0; i < rise.length; i++) taken[i]! += (w * (before - now) * rise[i]!) / all
-      before = now
-    }
-  }
-  const total = taken.reduce((a, b) => a + b, 0) || 1
-  const shares = new Map<string, number>()
-  model.names.forEach((end, i) => shares.set(end, (shares.get(end) ?? 0) + taken[i]! / total))
-  return [...shares].map(([end, share]) => ({ end: end as End, share })).sort((a, b) => b.share - a.share)
 }
