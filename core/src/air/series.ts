@@ -1,4 +1,4 @@
-import { rowsOf } from '../rows'
+import { floats, passingFloats, rowsOf } from '../rows'
 import { criticalHumidityPct } from './mould'
 import { saturationVapourPressureKPa } from './psychrometrics'
 
@@ -35,7 +35,7 @@ export interface AirSeries {
 /** Builds a series from hourly temperatures (°C) and humidities (%) of equal length. */
 export function airSeries(startMs: number, temperatureC: Float64Array, relativeHumidityPct: Float64Array): AirSeries {
   const hours = temperatureC.length
-  const [vpdKPa, mouldExcessPct] = rowsOf(2, hours) as [Float64Array, Float64Array]
+  const [vpdKPa, mouldExcessPct] = rowsOf(2, hours, passingFloats) as [Float64Array, Float64Array]
   for (let i = 0; i < hours; i++) {
     const t = temperatureC[i]!
     const rh = relativeHumidityPct[i]!
@@ -57,8 +57,8 @@ export function seriesFromReadings(readings: readonly AirReading[], fromMs: numb
     .sort((a, b) => a.ms - b.ms)
   const startMs = Math.floor(fromMs / hourMs) * hourMs
   const hours = Math.max(0, Math.ceil((toMs - startMs) / hourMs))
-  const temperature = new Float64Array(hours)
-  const humidity = new Float64Array(hours)
+  const temperature = floats(hours)
+  const humidity = floats(hours)
   let next = 0
   for (let i = 0; i < hours; i++) {
     const ms = startMs + i * hourMs
@@ -75,11 +75,7 @@ export function seriesFromReadings(readings: readonly AirReading[], fromMs: numb
 
 /** A series of the same air every hour. */
 export function steadyAir(temperatureC: number, relativeHumidityPct: number, hours: number, startMs = 0): AirSeries {
-  return airSeries(
-    startMs,
-    new Float64Array(hours).fill(temperatureC),
-    new Float64Array(hours).fill(relativeHumidityPct),
-  )
+  return airSeries(startMs, floats(hours).fill(temperatureC), floats(hours).fill(relativeHumidityPct))
 }
 
 /** The hours of a series from one to another, without copying them. */
@@ -98,7 +94,7 @@ export function hoursOf(air: AirSeries, from: number, to: number): AirSeries {
 /** Two series end to end; `later` must start where `earlier` stops. */
 export function joinSeries(earlier: AirSeries, later: AirSeries): AirSeries {
   const hours = earlier.hours + later.hours
-  const rows = rowsOf(4, hours)
+  const rows = rowsOf(4, hours, passingFloats)
   const join = (a: Float64Array, b: Float64Array) => {
     const out = rows.pop()!
     out.set(a)

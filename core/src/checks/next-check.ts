@@ -1,5 +1,6 @@
 import { bearableBadShare, checkIntervalDays, ownHarm } from '../assumptions'
 import { badShare, runningShares, runsForDays, soundShares, type LifeModel, type LotBelief } from '../stores'
+import { floats, floatsOf } from '../rows'
 
 /**
  * Days until the next look: the earliest day on which the harm expected by then passes what the household bears.
@@ -26,13 +27,14 @@ export function nextCheckInDays(
   const runs = runningShares(model, nowDay, nowDay + 21)
   // of what is there, the share that may yet go and run, by the share of the sound that goes
   const now = soundShares(model, nowDay)
-  const may = now.map((sound, j) => {
+  const may = floatsOf(now.length, (j) => {
+    const sound = now[j]!
     missed += belief.weights[j]! * belief.bad[j]!.running
     return sound > 1e-12 ? (belief.weights[j]! * (1 - badShare(belief.bad[j]!)) * runs[j]!) / sound : 0
   })
   const yet = (sound: Float64Array) => sound.reduce((sum, share, j) => sum + may[j]! * share, 0)
   const all = yet(now)
-  const then = new Float64Array(now.length)
+  const then = floats(now.length)
   const dueBy = (days: number): boolean => {
     const running = all - yet(soundShares(model, nowDay + days, then))
     // spoilt ones spoil others in turn until they have dried up: from the interval's start for the missed, on average for

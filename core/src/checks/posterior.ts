@@ -1,6 +1,7 @@
 import { foundByLooking, looksCorrelation } from '../assumptions'
 import { lnBetaBinomial } from '../chance'
 import { badShare, noneBad, priorWeights, stand, type Bad, type LifeModel, type LotBelief } from '../stores'
+import { floatsOf } from '../rows'
 
 /** One looking-over of a lot. */
 export interface Check {
@@ -27,11 +28,14 @@ export interface LooksSoFar {
 }
 
 /** Before the first look: the prior, and nothing bad on day 0. */
-export const noLooksYet = (model: LifeModel): LooksSoFar => ({
-  day: 0,
-  logWeight: Float64Array.from(priorWeights(model), (w) => Math.log(w)),
-  bad: Array.from(model.scales, () => noneBad),
-})
+export function noLooksYet(model: LifeModel): LooksSoFar {
+  const weights = priorWeights(model)
+  return {
+    day: 0,
+    logWeight: floatsOf(weights.length, (j) => Math.log(weights[j]!)),
+    bad: Array.from(model.scales, () => noneBad),
+  }
+}
 
 const possible = (share: number) => Math.min(1 - 1e-9, Math.max(1e-9, share))
 
@@ -71,9 +75,9 @@ export function takeInLook(model: LifeModel, looks: LooksSoFar, check: Check, sp
 /** The belief on the day of the last look. */
 export function beliefNow({ logWeight, bad }: LooksSoFar): LotBelief {
   const best = Math.max(...logWeight)
-  const weights = logWeight.map((log) => Math.exp(log - best))
-  const total = weights.reduce((a, b) => a + b, 0)
-  return { weights: weights.map((w) => w / total), bad: [...bad] }
+  let total = 0
+  for (const log of logWeight) total += Math.exp(log - best)
+  return { weights: floatsOf(logWeight.length, (j) => Math.exp(logWeight[j]! - best) / total), bad: [...bad] }
 }
 
 /**

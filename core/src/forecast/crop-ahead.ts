@@ -1,6 +1,7 @@
 import { addDays, daysBetween, type CivilDate } from '../households'
 import { runOut, type Use } from '../larder'
 import { aheadOf, lastsTo } from '../year'
+import { floats } from '../rows'
 import type { House } from './house'
 import { othersOf, type LotState } from './lot'
 import { sharesAhead, weeksAhead } from './shares-ahead'
@@ -118,7 +119,7 @@ export function cropAhead(house: House, moves: readonly StockMove[], crop: strin
 
 /** What will be sound of some lots week by week from today, g. */
 function soundAhead(house: House, lots: readonly LotState[]): Float64Array {
-  const sums = new Float64Array(weeksAhead)
+  const sums = floats(weeksAhead)
   for (const lot of lots) {
     const shares = sharesAhead(house, lot)
     for (let week = 0; week < weeksAhead; week++) sums[week]! += lot.weightG * (shares[week] ?? 0)

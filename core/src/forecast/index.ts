@@ -18,6 +18,7 @@ export {
   comingHour,
   outdoorsOf,
   placeState,
+  placeStateInPieces,
   sameRecord,
   unsettles,
   withWeather,

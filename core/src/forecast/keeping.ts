@@ -2,10 +2,11 @@ import { mapSpread, type Spread } from '../chance'
 import { asksForAll, checkSize, nextLookInDays } from '../checks'
 import { dayMs, type CivilDate } from '../households'
 import { draft } from '../lots'
+import type { Pieces } from '../pieces'
 import { survivalCurve, usualPacking, type End } from '../stores'
 import type { House } from './house'
-import { courseOf, lifeOf, taughtOf, type LotLife } from './life'
-import { livingYears } from './lived'
+import { believedOf, courseOf, lifeOf, taughtOf, type LotLife } from './life'
+import { livingOn } from './lived'
 import { lotState, type LotState } from './lot'
 import type { PlaceState } from './place'
 
@@ -34,13 +35,12 @@ const isClosed = ({ form, grown }: LotState): boolean =>
   ['jarred', 'frozen', 'cooked'].includes(form) || grown.group === 'goods'
 
 /** Works out how a lot keeps piece by piece, for whoever must not be kept long. */
-export function* keepingInPieces(house: House, lot: LotState): Generator<void> {
-  yield* livingYears(house, lot)
-  courseOf(house, lot)
-  yield
-  taughtOf(house, lot)
-  yield
-  keepingOf(house, lot)
+export function* keepingInPieces(house: House, lot: LotState): Pieces {
+  yield* livingOn(house, lot)
+  for (const piece of [courseOf, taughtOf, believedOf, lifeOf, keepingOf]) {
+    piece(house, lot)
+    yield
+  }
 }
 
 /** How a stored or waiting lot keeps; in another place when one is given. */

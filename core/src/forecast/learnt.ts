@@ -14,6 +14,7 @@ import {
 } from '../checks'
 import type { Spread } from '../chance'
 import { dayMs } from '../households'
+import { passingFloats } from '../rows'
 import { agesOf, exposureOver, lifeModel, spreadPerWeek, usualPrior, type LifePrior } from '../stores'
 import type { House } from './house'
 import { cullsOf, looksSince } from './looks'
@@ -77,7 +78,12 @@ export function lessonOf(house: House, lot: LotState): Lesson | null {
   const placeId = history.stays.findLast(({ atMs }) => atMs <= beganMs + last.day * dayMs)?.placeId ?? null
   const packing = packingOf(lot)
   const { light } = house.around(lot, house.place(placeId), packing)
-  const exposure = exposureOver(cropData, lotAirThen(house, lot, startMs, startMs + days * dayMs))
+  const exposure = exposureOver(
+    cropData,
+    lotAirThen(house, lot, startMs, startMs + days * dayMs),
+    undefined,
+    passingFloats,
+  )
   const model = lifeModel(agesOf(cropData, exposure, packing, { light, gas: 0 }).ages, {
     ...usualPrior,
     culls: cullsOf(lot),

@@ -15,6 +15,7 @@ import {
   type LifeModel,
   type LotBelief,
 } from '../stores'
+import { passingFloats } from '../rows'
 import { meanAhead, spreadAheadC } from './air-ahead'
 import type { House } from './house'
 import { lifePriorOf } from './learnt'
@@ -41,6 +42,10 @@ interface LotTaught {
   course: LotCourse
   lastDay: number
   beliefThen: LotBelief
+}
+
+interface LotBelieved extends LotTaught {
+  belief: LotBelief
 }
 
 /** What is believed of a lot's life, however much of it is left. */
@@ -96,7 +101,12 @@ export function courseOf(house: House, lot: LotState, elsewhere?: PlaceState): L
       const startMs = lifeStartMs(lot)
       const before = lived(house, lot, startMs)
       const settledMs = startMs + before.days * dayMs
-      const exposure = exposureOver(cropData, lotAir(house, lot, settledMs, horizonDays * 24, place), before)
+      const exposure = exposureOver(
+        cropData,
+        lotAir(house, lot, settledMs, horizonDays * 24, place),
+        before,
+        passingFloats,
+      )
       const { ages, lossPct } = agesOf(cropData, exposure, packing, around)
       const model = lifeModel(ages, lifePriorOf(house, lot, place?.id ?? null))
       // to be carried elsewhere is to be carried there now: the forecast is the one the move itself will make
@@ -122,13 +132,22 @@ export function taughtOf(house: House, lot: LotState, elsewhere?: PlaceState): L
   })
 }
 
-/** What is believed of it today, and what it leads to. */
-export function lifeOf(house: House, lot: LotState, elsewhere?: PlaceState): LotLife {
+/** What is believed of it today. */
+export function believedOf(house: House, lot: LotState, elsewhere?: PlaceState): LotBelieved {
   const taught = taughtOf(house, lot, elsewhere)
-  return house.once<LotLife>(lot, `life ${elsewhere?.id ?? ''}`, [taught], () => {
+  return house.once<LotBelieved>(lot, `believed ${elsewhere?.id ?? ''}`, [taught], () => {
     const { course, lastDay, beliefThen } = taught
+    const { model, nowDay, spread } = course
+    return { ...taught, belief: aged(model, beliefThen, lastDay, nowDay, spread) }
+  })
+}
+
+/** What that leads to. */
+export function lifeOf(house: House, lot: LotState, elsewhere?: PlaceState): LotLife {
+  const believed = believedOf(house, lot, elsewhere)
+  return house.once<LotLife>(lot, `life ${elsewhere?.id ?? ''}`, [believed], () => {
+    const { course, lastDay, beliefThen, belief } = believed
     const { model, nowDay, lossPct, spread } = course
-    const belief = aged(model, beliefThen, lastDay, nowDay, spread)
     const airSd = airLogSd(house, lot.cropData, elsewhere ?? house.placeOf(lot))
     const forecast = keepingForecast(model, lossPct, nowDay, belief, spread, airSd)
     const said = lastDay === nowDay ? forecast.nineInTenDay : nineInTenFrom(model, lastDay, beliefThen, spread, airSd)

@@ -4,6 +4,8 @@ import { gentleDryingC, thinLayerGain } from '../assumptions'
 import type { Spread } from '../chance'
 import { against, airflowAt, asItIs, curingOf, kitchenVapourKPa, whatIf, type Alternative, type Outcome } from '../line'
 import { placeKinds } from '../places'
+import type { Pieces } from '../pieces'
+import { floats } from '../rows'
 import { curingOfLot, lineAhead, readyDates } from './curing'
 import type { House } from './house'
 import type { LotState } from './lot'
@@ -79,7 +81,7 @@ function dryerC({ cropData, fate }: LotState): number | null {
 
 function dryerAir(like: AirSeries, warmC: number): AirSeries {
   const rh = (100 * kitchenVapourKPa) / saturationVapourPressureKPa(warmC)
-  return airSeries(like.startMs, new Float64Array(like.hours).fill(warmC), new Float64Array(like.hours).fill(rh))
+  return airSeries(like.startMs, floats(like.hours).fill(warmC), floats(like.hours).fill(rh))
 }
 
 /** Leaving it as it is, and all else that could be done. */
@@ -98,7 +100,7 @@ function outcomeOf(house: House, lot: LotState, alternative: Alternative): Outco
 }
 
 /** Works out what would come of each, one at a time, for whoever must not be kept long. */
-export function* weighingOptions(house: House, lot: LotState): Generator<void> {
+export function* weighingOptions(house: House, lot: LotState): Pieces {
   for (const alternative of waysFrom(house, lot)) {
     outcomeOf(house, lot, alternative)
     yield

@@ -1,5 +1,7 @@
 import { hourMs } from '../air'
 import { dayMs } from '../households'
+import type { Pieces } from '../pieces'
+import { passingFloats } from '../rows'
 import { agesOf, exposureOver, usualPacking, type Exposure, type Packing } from '../stores'
 import type { House } from './house'
 import type { LotState } from './lot'
@@ -40,16 +42,18 @@ function liveOn(house: House, lot: LotState, startMs: number, days: number): Exp
 export const lifeStartMs = ({ history: { storedAtMs, broughtAtMs } }: LotState): number =>
   Math.floor((storedAtMs ?? broughtAtMs) / hourMs) * hourMs
 
-const yearDays = 365
+const atOnceDays = 92
 
-/** Reckons what an old lot has lived through a year at a time, for whoever must not be kept long. */
-export function* livingYears(house: House, lot: LotState): Generator<void> {
+/** Reckons what an old lot has lived through a quarter at a time, for whoever must not be kept long. */
+export function* livingOn(house: House, lot: LotState): Pieces {
   const startMs = lifeStartMs(lot)
   const days = settledDays(house, startMs)
-  for (let year = yearDays; year < days; year += yearDays) {
-    liveOn(house, lot, startMs, year)
+  for (let until = atOnceDays; until < days; until += atOnceDays) {
+    liveOn(house, lot, startMs, until)
     yield
   }
+  liveOn(house, lot, startMs, days)
+  yield
 }
 
 /**
@@ -68,7 +72,7 @@ export function agesAhead(
   const before = lived(house, lot, startMs)
   const settledMs = startMs + before.days * dayMs
   const hours = (daysAhead.at(-1)! + 4) * 24
-  const exposure = exposureOver(cropData, lotAir(house, lot, settledMs, hours, place), before)
+  const exposure = exposureOver(cropData, lotAir(house, lot, settledMs, hours, place), before, passingFloats)
   const today = Math.max(0, Math.floor((house.nowMs - startMs) / dayMs))
   return around.map((one) =>
     agesOf(cropData, exposure, packingOf(lot), one).ages.map((age) =>

@@ -1,5 +1,5 @@
 import { airSeries, hourMs, hoursOf, type AirSeries } from '../air'
-import { rowsOf } from '../rows'
+import { passingFloats, rowsOf } from '../rows'
 import type { House } from './house'
 import type { LotState } from './lot'
 import { airThen, type PlaceState } from './place'
@@ -19,11 +19,11 @@ export function lotAirThen(house: House, lot: LotState, fromMs: number, toMs: nu
     const air = airThen(place, house.climate, fromMs + from * hourMs, to - from, house.comingHourMs)
     // it has lain in one place all the time
     if (from === 0 && to === hours) return air
-    rows ??= rowsOf(2, hours)
+    rows ??= rowsOf(2, hours, passingFloats)
     rows[0]!.set(air.temperatureC, from)
     rows[1]!.set(air.relativeHumidityPct, from)
   }
-  const [temperature, humidity] = (rows ?? rowsOf(2, hours)) as [Float64Array, Float64Array]
+  const [temperature, humidity] = (rows ?? rowsOf(2, hours, passingFloats)) as [Float64Array, Float64Array]
   return airSeries(fromMs, temperature, humidity)
 }
 

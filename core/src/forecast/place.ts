@@ -7,6 +7,7 @@ import {
   expectedAir,
   outdoorDays,
   placeFit,
+  placeFitInPieces,
   withForecast,
   type Climate,
   type Described,
@@ -14,6 +15,7 @@ import {
   type PlaceFit,
   type PlaceKind,
 } from '../places'
+import { allOf, type Pieces } from '../pieces'
 import { filledHours, hoursOf, lastMeasuredHour, type HourlyRecord } from '../readings'
 
 /** How far ahead air is expected and lots are forecast, days. */
@@ -70,13 +72,15 @@ export interface PlaceMoment {
 export const comingHour = (ms: number): number => Math.ceil(ms / hourMs) * hourMs
 
 /** A place's air from what was measured there; what its kind usually has where nothing was. */
-export function placeState(
+export const placeState = (...of: Parameters<typeof placeStateInPieces>): PlaceState => allOf(placeStateInPieces(...of))
+
+export function* placeStateInPieces(
   place: PlaceFacts,
   record: HourlyRecord | undefined,
   measuredAtMs: number | null,
   { climate, nowMs, outdoors: given }: PlaceMoment,
   epoch = 0,
-): PlaceState {
+): Pieces<PlaceState> {
   const shownFrom = nowMs - shownDays * dayMs
   const outdoors = given ?? outdoorsOf(climate, nowMs)
   const kind = airKindOf(place)
@@ -97,8 +101,11 @@ export function placeState(
   }
   const lastMs = record.startMs + lastMeasuredHour(record, nowMs - 1) * hourMs
   const recent = filledHours(record, nowMs - recentDays * dayMs, recentDays * 24, nowMs - 1)!
+  yield
   const read = dailyOf(record, nowMs - fittedDays * dayMs, nowMs)
-  const fit = placeFit(kind, outdoors, read)
+  yield
+  const fit = yield* placeFitInPieces(kind, outdoors, read)
+  yield
   const usual = expectedAir(recent, fit, kind, nowMs, horizonDays * 24, read)
   return {
     ...place,

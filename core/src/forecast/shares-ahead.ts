@@ -1,4 +1,5 @@
 import { useWithinShare } from '../larder'
+import { floatsOf } from '../rows'
 import type { House } from './house'
 import { keepingOf } from './keeping'
 import type { LotState } from './lot'
@@ -16,8 +17,7 @@ export const sharesAhead = (house: House, lot: LotState): Float64Array =>
   house.seenOf(lot, 'shares', () => sharesOf(house, lot))
 
 function sharesOf(house: House, lot: LotState): Float64Array {
-  const weeks = (share: (days: number) => number) =>
-    Float64Array.from({ length: weeksAhead }, (_, week) => share(week * weekDays))
+  const weeks = (share: (days: number) => number) => floatsOf(weeksAhead, (week) => share(week * weekDays))
   const soon = useWithin(house, lot)
   if (soon) return weeks((days) => useWithinShare(soon.age + days, soon.days))
   if (lot.stage === 'dryer') return weeks(() => dryerLeaves)

@@ -1,4 +1,5 @@
 import { badShare, stand } from '../stores'
+import { floats, floatsOf } from '../rows'
 import type { House } from './house'
 import { keepingOf } from './keeping'
 import type { LotState } from './lot'
@@ -12,7 +13,7 @@ const nearlyAll = 1 - 1e-6
 /** Share of what is sound now that will be after so many equal steps of days, if nobody eats it; the first is now. */
 export function soundSharesAhead(house: House, lot: LotState, stepDays: number, count: number): Float64Array {
   const { model, belief, nowDay, spread } = keepingOf(house, lot)
-  const sound = new Float64Array(count)
+  const sound = floats(count)
   const until = Math.min(model.days, nowDay + stepDays * (count - 1))
   belief.weights.forEach((weight, j) => {
     if (weight < leastWeight) return
@@ -33,5 +34,5 @@ export function soundSharesAhead(house: House, lot: LotState, stepDays: number, 
     while (i < count) tell(bad)
   })
   const now = sound[0]!
-  return sound.map((share) => (now > 0 ? share / now : 0))
+  return floatsOf(count, (i) => (now > 0 ? sound[i]! / now : 0))
 }

@@ -4,6 +4,7 @@ import { normalPoints, weightedQuantiles, weightedSpread, type Spread } from '..
 import type { Crop, Curing } from '../almanac'
 import { term, told, type Message } from '../message'
 import { Refusal } from '../refusal'
+import { floats } from '../rows'
 import { atInstant, instantReaching, spentPower, stalls, type AirflowChange } from './drying-power'
 import { curingPosterior, expectedWeightG, weightShare, type CuringPosterior } from './posterior'
 
@@ -200,7 +201,7 @@ export function weightCurve(
   const weights = likely.map((i) => posterior.weight[i]!)
   const budgetOf = likely.map((i) => posterior.budgetKPaH[i]!)
   const ratioOf = likely.map((i) => posterior.finalRatio[i]!)
-  const firstWeight = new Float64Array(n)
+  const firstWeight = floats(n)
   for (let i = 0; i < n; i++) {
     let log = 0
     weighings.forEach((w, j) => {
@@ -209,7 +210,7 @@ export function weightCurve(
     firstWeight[i] = Math.exp(log / weighings.length)
   }
   const points: WeightPoint[] = []
-  const values = new Float64Array(n)
+  const values = floats(n)
   for (let h = 0; h <= lot.air.hours && lot.air.startMs + h * hourMs <= untilMs; h += stepHours) {
     for (let i = 0; i < n; i++) {
       values[i] = firstWeight[i]! * weightShare(spent[h]!, budgetOf[i]!, ratioOf[i]!)

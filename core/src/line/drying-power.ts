@@ -1,6 +1,7 @@
 import { airflowFactor, curingCapKPa, healing } from '../assumptions'
 import { hourMs, type AirSeries } from '../air'
 import type { Curing } from '../almanac'
+import { floats } from '../rows'
 
 export type Airflow = keyof typeof airflowFactor
 
@@ -93,7 +94,7 @@ export function spentPower(air: AirSeries, curing: CuringAir, changes: readonly 
 }
 
 function workOutSpent(air: AirSeries, curing: CuringAir, changes: readonly AirflowChange[]): Float64Array {
-  const spent = new Float64Array(air.hours + 1)
+  const spent = floats(air.hours + 1)
   let next = 0
   for (let i = 0; i < air.hours; i++) {
     const ms = air.startMs + i * hourMs

@@ -1,5 +1,6 @@
 import { airflowWalkKPaH, curedShare, scaleNoise } from '../assumptions'
 import type { Curing } from '../almanac'
+import { floats, floatsOf } from '../rows'
 
 /** A weighing at the drying power spent by then. */
 export interface PoweredWeighing {
@@ -45,9 +46,9 @@ export function curingPosterior(
   tests: readonly PoweredTest[],
 ): CuringPosterior {
   const n = budgetPoints * ratioPoints
-  const budgetKPaH = new Float64Array(n)
-  const finalRatio = new Float64Array(n)
-  const logWeight = new Float64Array(n)
+  const budgetKPaH = floats(n)
+  const finalRatio = floats(n)
+  const logWeight = floats(n)
   const bases = seriesOf(weighings)
   let best = -Infinity
   for (let b = 0; b < budgetPoints; b++) {
@@ -71,7 +72,7 @@ export function curingPosterior(
     }
   }
   let total = 0
-  const weight = new Float64Array(n)
+  const weight = floats(n)
   for (let i = 0; i < n; i++) total += weight[i] = Math.exp(logWeight[i]! - best)
   for (let i = 0; i < n; i++) weight[i]! /= total
   return { budgetKPaH, finalRatio, weight }
@@ -100,10 +101,10 @@ function seriesOf(weighings: readonly PoweredWeighing[]): Series[] {
     .map(([basis, group]) => {
       const own = thinned(group.sort((one, other) => one.powerKPaH - other.powerKPaH))
       return {
-        powerKPaH: Float64Array.from(own, (w) => w.powerKPaH),
-        lnWeight: Float64Array.from(own, (w) => Math.log(w.weightG)),
+        powerKPaH: floatsOf(own.length, (i) => own[i]!.powerKPaH),
+        lnWeight: floatsOf(own.length, (i) => Math.log(own[i]!.weightG)),
         noise: scaleNoise[basis === 'bunch' ? 'bunch' : 'lot'] ** 2,
-        left: new Float64Array(own.length),
+        left: floats(own.length),
       }
     })
 }

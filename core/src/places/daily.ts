@@ -1,5 +1,6 @@
 import { hourMs, saturationVapourPressureKPa } from '../air'
 import { dayMs } from '../households'
+import { floats, floatsOf } from '../rows'
 
 /** Daily means of a stretch of days, UTC; NaN where nobody measured. */
 export interface DailyAir {
@@ -26,9 +27,9 @@ export function dailyOf(
 ): DailyAir {
   const firstDay = dayOf(fromMs)
   const days = Math.max(0, dayOf(untilMs - 1) - firstDay + 1)
-  const t = new Float64Array(days)
-  const e = new Float64Array(days)
-  const hours = new Float64Array(days)
+  const t = floats(days)
+  const e = floats(days)
+  const hours = floats(days)
   const from = Math.max(0, Math.ceil((firstDay * dayMs - record.startMs) / hourMs))
   const to = Math.min(record.temperatureC.length, Math.ceil((untilMs - record.startMs) / hourMs))
   for (let i = from; i < to; i++) {
@@ -41,8 +42,8 @@ export function dailyOf(
   }
   return {
     firstDay,
-    temperatureC: t.map((sum, d) => sum / hours[d]!),
-    vapourPressureKPa: e.map((sum, d) => sum / hours[d]!),
+    temperatureC: floatsOf(days, (d) => t[d]! / hours[d]!),
+    vapourPressureKPa: floatsOf(days, (d) => e[d]! / hours[d]!),
     hours,
   }
 }

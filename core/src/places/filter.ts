@@ -1,3 +1,5 @@
+import { floats, passingFloats } from '../rows'
+
 /** What strays stays so for about so long, days. Judgement. */
 const strayDays = 5
 
@@ -17,7 +19,7 @@ export interface State {
 /** What passes a wall with a time constant: each day a share of the difference. */
 export function behindWall(out: Float64Array, tauDays: number): Float64Array {
   const share = 1 - Math.exp(-1 / tauDays)
-  const x = new Float64Array(out.length)
+  const x = passingFloats(out.length)
   const start = Math.min(out.length, Math.ceil(tauDays) + 1)
   let level = out.subarray(0, start).reduce((a, b) => a + b, 0) / Math.max(1, start)
   for (let d = 0; d < out.length; d++) {
@@ -129,8 +131,8 @@ export function blended(states: readonly State[], spreadOut: (state: State) => n
     .filter(({ weight }) => weight > 1e-4)
   const total = likely.reduce((sum, { weight }) => sum + weight, 0)
   const days = states[0]!.x.length
-  const mean = new Float64Array(days)
-  const sd = new Float64Array(days)
+  const mean = floats(days)
+  const sd = floats(days)
   for (let d = 0; d < days; d++) {
     let [first, second] = [0, 0]
     for (const state of likely) {

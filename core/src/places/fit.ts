@@ -1,8 +1,10 @@
 import { saturationVapourPressureKPa } from '../air'
 import { dayMs } from '../households'
+import { allOf, type Pieces } from '../pieces'
+import { floatsOf } from '../rows'
 import { outdoorNormal, type Climate } from './climate'
 import { dayOf, type DailyAir } from './daily'
-import { behindWall, blended, likelyNoises, observed, stateFor } from './filter'
+import { behindWall, blended, likelyNoises, observed, stateFor, type State } from './filter'
 import { placeKinds, type PlaceKind } from './kinds'
 
 /** The air outdoors day by day without a gap: as it was measured, and what is usual where it was not, and ahead. */
@@ -24,8 +26,8 @@ export function outdoorDays(climate: Climate, fromMs: number, toMs: number, meas
   const normal = Array.from({ length: days }, (_, d) => at(d))
   const plain: OutdoorDays = {
     firstDay,
-    temperatureC: Float64Array.from(normal, ({ temperatureC }) => temperatureC),
-    vapourPressureKPa: Float64Array.from(normal, ({ vapourPressureKPa }) => vapourPressureKPa),
+    temperatureC: floatsOf(normal.length, (i) => normal[i]!.temperatureC),
+    vapourPressureKPa: floatsOf(normal.length, (i) => normal[i]!.vapourPressureKPa),
     known: new Uint8Array(days),
     meanC: climate.meanC,
     meanKPa: (saturationVapourPressureKPa(climate.meanC) * climate.humidityPct) / 100,
@@ -101,7 +103,10 @@ export interface PlaceFit {
  * @param read daily means of what was read; none: what is thought of its kind
  * @source first-order lag of a building's mass; priors are judgement, the book's figures of the kinds their middle
  */
-export function placeFit(kind: PlaceKind, outdoors: OutdoorDays, read?: DailyAir): PlaceFit {
+export const placeFit = (kind: PlaceKind, outdoors: OutdoorDays, read?: DailyAir): PlaceFit =>
+  allOf(placeFitInPieces(kind, outdoors, read))
+
+export function* placeFitInPieces(kind: PlaceKind, outdoors: OutdoorDays, read?: DailyAir): Pieces<PlaceFit> {
   const { gain, lagDays, usualMeanC, usualHumidityPct, followsVapour, airflow } = placeKinds[kind]
   const unsure = unsureOf[kind]
   const days = outdoors.temperatureC.length
@@ -129,20 +134,24 @@ export function placeFit(kind: PlaceKind, outdoors: OutdoorDays, read?: DailyAir
   })
   const own = behindWall(outC, Math.max(0.3, lagDays))
   const noises = likelyNoises(own, priorFor(lagDays), seenC, noisesC)
-  const states = (self ? [0.3] : lagsDays).flatMap((tau) => {
+  yield
+  const states: State[] = []
+  for (const tau of self ? [0.3] : lagsDays) {
     const x = behindWall(outC, tau)
     const lagWeight = -0.5 * (Math.log((tau + 0.2) / (lagDays + 0.2)) / lagLogSd) ** 2
-    return noises.map((noise) => {
+    for (const noise of noises) {
       const state = stateFor(x, tau, priorFor(tau), noise, seenC)
-      return { ...state, logWeight: state.logWeight + lagWeight }
-    })
-  })
+      states.push({ ...state, logWeight: state.logWeight + lagWeight })
+    }
+    yield
+  }
   const temperature = blended(
     states,
     (state) => (self ? monthC : (state.gain * monthC) / Math.sqrt(1 + state.lagDays / 30)),
     unmodelledC,
     outdoors.known,
   )
+  yield
   const outE = behindWall(
     outdoors.vapourPressureKPa.map((e) => e - outdoors.meanKPa),
     1.5,

@@ -1,6 +1,7 @@
 import { recentAirMemoryDays } from '../assumptions'
 import { airSeries, hourMs, saturationVapourPressureKPa, type AirSeries } from '../air'
 import { dayMs } from '../households'
+import { floats, floatsOf } from '../rows'
 import { outdoorNormal, type Climate } from './climate'
 import { dayOf, type DailyAir } from './daily'
 import { type PlaceFit } from './fit'
@@ -18,8 +19,8 @@ export function usualAir(kind: PlaceKind, climate: Climate, ms: number) {
 /** Hourly air of an unmeasured place, from what its kind usually has. */
 export function assumedAir(kind: PlaceKind, climate: Climate, fromMs: number, hours: number): AirSeries {
   const startMs = Math.floor(fromMs / hourMs) * hourMs
-  const temperature = new Float64Array(hours)
-  const humidity = new Float64Array(hours)
+  const temperature = floats(hours)
+  const humidity = floats(hours)
   let usual = usualAir(kind, climate, startMs)
   for (let i = 0; i < hours; i++) {
     if (i % hoursADay === 0) usual = usualAir(kind, climate, startMs + i * hourMs)
@@ -39,9 +40,9 @@ export interface UsualDay {
  * pull, since drying goes by the pull and a mean of humidities would understate it.
  */
 export function usualDay(recent: AirSeries): UsualDay {
-  const temperatureC = new Float64Array(hoursADay)
-  const pull = new Float64Array(hoursADay)
-  const seen = new Float64Array(hoursADay)
+  const temperatureC = floats(hoursADay)
+  const pull = floats(hoursADay)
+  const seen = floats(hoursADay)
   for (let i = 0; i < recent.hours; i++) {
     const hour = Math.floor((recent.startMs + i * hourMs) / hourMs) % hoursADay
     temperatureC[hour]! += recent.temperatureC[i]!
@@ -64,7 +65,7 @@ export function airAhead(recent: AirSeries, fromMs: number, hours: number): AirS
   const day = usualDay(recent)
   const startMs = Math.floor(fromMs / hourMs) * hourMs
   const of = (values: Float64Array) =>
-    Float64Array.from({ length: hours }, (_, i) => values[Math.floor((startMs + i * hourMs) / hourMs) % hoursADay]!)
+    floatsOf(hours, (i) => values[Math.floor((startMs + i * hourMs) / hourMs) % hoursADay]!)
   return airSeries(startMs, of(day.temperatureC), of(day.relativeHumidityPct))
 }
 
@@ -92,8 +93,8 @@ export function expectedAir(
   const [meanT, meanRh] = [meanOf(shape.temperatureC), meanOf(shape.relativeHumidityPct)]
   const ownRh = usualHumidity(kind, read)
   const startMs = Math.floor(fromMs / hourMs) * hourMs
-  const temperature = new Float64Array(hours)
-  const humidity = new Float64Array(hours)
+  const temperature = floats(hours)
+  const humidity = floats(hours)
   let [t, rh, day] = [0, 0, -1]
   for (let i = 0; i < hours; i++) {
     const ms = startMs + i * hourMs

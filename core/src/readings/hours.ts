@@ -1,5 +1,5 @@
 import { airSeries, hourMs, type AirSeries } from '../air'
-import { rowsOf } from '../rows'
+import { passingFloats, rowsOf } from '../rows'
 
 /** What was measured in a place, hour by hour: the mean of each hour's readings, NaN where there was none. */
 export interface HourlyRecord {
@@ -36,7 +36,7 @@ export function filledHours(
   if (last < 0) return undefined
   const startMs = Math.floor(fromMs / hourMs) * hourMs
   const offset = Math.round((startMs - record.startMs) / hourMs)
-  const [t, rh] = rowsOf(2, hours) as [Float64Array, Float64Array]
+  const [t, rh] = rowsOf(2, hours, passingFloats) as [Float64Array, Float64Array]
   const known = (i: number) => i >= 0 && i <= last && !Number.isNaN(record.temperatureC[i])
   // the measured hour at or before the first one asked for, and the one after
   let before = Math.min(offset, last)

@@ -1,4 +1,5 @@
 import type { Crop } from '../almanac'
+import { floats } from '../rows'
 
 export const tableFromC = -40
 export const tableStepC = 0.1
@@ -15,7 +16,7 @@ const tables = new WeakMap<Crop, TemperatureTables>()
 export function tablesFor(crop: Crop): TemperatureTables {
   let made = tables.get(crop)
   if (!made) {
-    made = { rot: new Float64Array(tableSize), sprouting: new Float64Array(tableSize) }
+    made = { rot: floats(tableSize), sprouting: floats(tableSize) }
     for (let i = 0; i < tableSize; i++) {
       const t = tableFromC + i * tableStepC
       made.rot[i] = rotRatePerDay(crop, t)

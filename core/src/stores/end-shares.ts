@@ -1,3 +1,4 @@
+import { passingFloats } from '../rows'
 import type { LifeModel } from './life-model'
 import type { End } from './rates'
 
@@ -15,11 +16,11 @@ export function endShares(
   fromDay = 0,
   toDay: number = model.days,
 ): { end: End; share: number }[] {
-  const taken = new Float64Array(model.hazard.length)
+  const taken = passingFloats(model.hazard.length)
   const first = Math.min(model.days - 1, Math.floor(fromDay))
   const last = Math.min(model.days, Math.max(first + 1, Math.ceil(toDay)))
   const step = Math.max(1, Math.floor((last - first) / mostSteps))
-  const rise = new Float64Array(model.hazard.length)
+  const rise = passingFloats(model.hazard.length)
   for (let j = 0; j < weights.length; j++) {
     const w = weights[j]!
     if (w < 1e-9) continue

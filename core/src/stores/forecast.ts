@@ -4,6 +4,7 @@ import { timeLeftLogSd } from '../assumptions'
 import { gridSpread, type Spread } from '../chance'
 import type { Crop, EndWord } from '../almanac'
 import { requireWithin } from '../refusal'
+import { passingFloats } from '../rows'
 import { endShares } from './end-shares'
 import { lifeModel, priorWeights, unitLife, type LifeModel } from './life-model'
 import { badShare, noneBad, spreadPerWeek, stand, type Bad } from './standing'
@@ -106,8 +107,8 @@ const inTenth = 1.2816
  */
 function endDays(model: LifeModel, nowDay: number, belief: LotBelief, spread: number, enough = 0.5) {
   const { weights } = belief
-  const nineInTen = new Float64Array(weights.length).fill(nowDay)
-  const half = new Float64Array(weights.length).fill(nowDay)
+  const nineInTen = passingFloats(weights.length).fill(nowDay)
+  const half = passingFloats(weights.length).fill(nowDay)
   for (let j = 0; j < weights.length; j++) {
     if (weights[j]! < leastWeight) continue
     let day = nowDay

@@ -1,5 +1,5 @@
 import type { Spread } from '../chance'
-import { rowsOf } from '../rows'
+import { floats, floatsOf, rowsOf } from '../rows'
 import { deviates, density, driesFirst, kindsOf, lawsOf, usualPrior, type LifePrior, type LotKind } from './life-kinds'
 import { ends } from './rates'
 
@@ -34,7 +34,7 @@ type Counts = (kind: LotKind) => number
 
 function statesOf(kinds: readonly LotKind[], counts: readonly Counts[]): States {
   const total = kinds.reduce((sum, { belief }) => sum + belief, 0)
-  const figures = (of: Counts) => Float64Array.from(kinds.map(of))
+  const figures = (of: Counts) => floatsOf(kinds.length, (i) => of(kinds[i]!))
   return {
     scales: figures(({ scale }) => scale),
     prior: figures(({ belief }) => belief / total),
@@ -101,10 +101,10 @@ export function lifeLaws(comes: readonly boolean[], dries: boolean, prior: LifeP
   const kinds = kindsOf(comes[ends.indexOf('early rot')]!, dries, prior)
   const total = kinds.reduce((sum, { belief }) => sum + belief, 0)
   return {
-    prior: Float64Array.from(kinds, ({ belief }) => belief / total),
+    prior: floatsOf(kinds.length, (i) => kinds[i]!.belief / total),
     laws: lawsOf((end) => comes[end]!)
       .filter(({ end }) => comes[end])
-      .map(({ end, hazard, counts }) => ({ end, hazard, counts: Float64Array.from(kinds, counts) })),
+      .map(({ end, hazard, counts }) => ({ end, hazard, counts: floatsOf(kinds.length, (i) => counts(kinds[i]!)) })),
   }
 }
 
@@ -186,7 +186,7 @@ function risesBetween(model: LifeModel, from: number, to: number): number[] {
 function summedByState(
   model: LifeModel,
   h: readonly number[],
-  sums: Float64Array = new Float64Array(model.scales.length),
+  sums: Float64Array = floats(model.scales.length),
 ): Float64Array {
   sums.fill(0)
   h.forEach((here, i) => {

@@ -1,7 +1,7 @@
 import { gasDays, gasReaching, homeToleranceFactor, packingFactor } from '../assumptions'
 import type { AirSeries } from '../air'
 import { ends, type Crop, type End, type GasLevel, type Packing } from '../almanac'
-import { rowsOf } from '../rows'
+import { floats, floatsOf, passingFloats, rowsOf } from '../rows'
 import { tableFromC, tablesFor, tableSize, tableStepC } from './common-clock'
 
 export { ends, type End, type Packing }
@@ -101,8 +101,14 @@ function feltBy({ keeping }: Crop): Summed[] {
  * @param air hourly, from the first hour of day `before.days` of the lot's life, in one stretch or several end to end; an
  *   unfinished last day is left out
  * @param before what its days up to then have added up to; none when left out
+ * @param take where its rows lie: `passingFloats` where they are not kept
  */
-export function exposureOver(crop: Crop, air: AirSeries | readonly AirSeries[], before?: Exposure): Exposure {
+export function exposureOver(
+  crop: Crop,
+  air: AirSeries | readonly AirSeries[],
+  before?: Exposure,
+  take = floats,
+): Exposure {
   const { keeping } = crop
   const stretches = 'hours' in air ? [air] : air
   const hours = stretches.reduce((sum, stretch) => sum + stretch.hours, 0)
@@ -111,7 +117,7 @@ export function exposureOver(crop: Crop, air: AirSeries | readonly AirSeries[], 
   const { rot, sprouting } = tablesFor(crop)
   const sums: Exposure['sums'] = {}
   const felt = feltBy(crop)
-  const rows = rowsOf(felt.length, days + 1)
+  const rows = rowsOf(felt.length, days + 1, take)
   felt.forEach((name, i) => {
     const known = before?.sums[name]
     if (known) rows[i]!.set(known)
@@ -175,9 +181,9 @@ export function exposureOver(crop: Crop, air: AirSeries | readonly AirSeries[], 
 }
 
 // most ends never come for most crops: they share one row of noughts
-let noughts = new Float64Array(1000)
+let noughts = floats(1000)
 function never(length: number): Float64Array {
-  if (noughts.length < length) noughts = new Float64Array(2 * length)
+  if (noughts.length < length) noughts = floats(2 * length)
   return noughts.subarray(0, length)
 }
 
@@ -202,10 +208,11 @@ export function agesAtPace(
   // what is fresh in a closed bag stands in air nearly saturated, however dry the place
   const bagged = !keeping.keptDry && packing === 'bag'
   const lossRate = lossPctPerHourPerKPa(crop, packing)
-  const pulls = bagged
-    ? sums.pull!.map((pull, day) => Math.min(pull, sums.saturation![day]! * (1 - bagHumidityPct / 100)))
-    : sums.pull!
-  const lossPct = pulls.map((pull) => water * (1 - Math.exp((-pull * lossRate) / water)))
+  const pullBy = (day: number): number => {
+    const pull = sums.pull![day]!
+    return bagged ? Math.min(pull, sums.saturation![day]! * (1 - bagHumidityPct / 100)) : pull
+  }
+  const lossPct = floatsOf(days + 1, (day) => water * (1 - Math.exp((-pullBy(day) * lossRate) / water)))
   const rootsAbove = keeping.rootsAbovePct?.value ?? 0
   const open = sealed ? 0 : 1
   const scales: [sum: Float64Array | undefined, by: number][] = [
@@ -223,7 +230,7 @@ export function agesAtPace(
     [sums.rot, sealed ? 0 : 1 / (24 * pace * cullsAge)],
   ]
   const comes = ([sum, by]: (typeof scales)[number]) => sum !== undefined && by !== 0 && sum[days] !== 0
-  const rows = rowsOf(scales.filter(comes).length, days + 1)
+  const rows = rowsOf(scales.filter(comes).length, days + 1, passingFloats)
   const ages = scales.map(([sum, by]) => {
     if (!comes([sum, by])) return never(days + 1)
     const age = rows.pop()!

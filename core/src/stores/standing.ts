@@ -1,4 +1,4 @@
-import { rowsOf } from '../rows'
+import { floats, floatsOf, rowsOf } from '../rows'
 import { hazardAt, runs, soundShare, type LifeModel } from './life-model'
 import type { Packing } from './rates'
 
@@ -84,7 +84,7 @@ function standingOf(model: LifeModel): Standing {
   }
   return made
 }
-const none = new Float64Array(0)
+const none = floats(0)
 
 /** The ends of the steps, from nought to beyond a lot's last day. @param half days in which half of the usual lot go */
 function stepsOver(days: number, half: number): Float64Array {
@@ -94,7 +94,7 @@ function stepsOver(days: number, half: number): Float64Array {
     if (day > 2 * half) step = Math.min(longestStepDays, step * stepsGrow)
     ends.push((day += step))
   }
-  return Float64Array.from(ends)
+  return floatsOf(ends.length, (n) => ends[n]!)
 }
 
 /** The first step that ends after a day. */

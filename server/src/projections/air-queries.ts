@@ -1,4 +1,5 @@
-import type { Client } from '../database'
+import { planned, type Client } from '../database'
+import { breather } from './breathe'
 
 /** A month of a place's hours, each column of them as 32-bit floats, little-endian. */
 export interface MonthOf<Floats> {
@@ -17,15 +18,25 @@ const monthColumns = `place_id as "placeId", month, encode(temperature_c, 'hex')
   encode(relative_humidity_pct, 'hex') as "relativeHumidityPct", encode(rain_mm, 'hex') as "rainMm",
   last_at as "lastAt"`
 
-/** Hours of places, each from a month of its own on. */
-export const monthsFrom = async (db: Client, householdId: string, from: ReadonlyMap<string, string>) =>
-  (
-    await db.query<MonthRow>(
-      `select ${monthColumns} from unnest($2::uuid[], $3::date[]) as wanted (id, since)
-       join place_hours on household_id = $1 and place_id = wanted.id and month >= wanted.since`,
-      [householdId, [...from.keys()], [...from.values()]],
+/** a year of them is taken in at a stretch */
+const monthsAtOnce = 12
+
+/** Hours of a place from a month on, a year of them at a time, so that others come in between. */
+export async function monthsFrom(db: Client, householdId: string, placeId: string, since: string): Promise<MonthRow[]> {
+  const breathe = breather()
+  const months: MonthRow[] = []
+  for (;;) {
+    const { rows } = await planned<MonthRow>(
+      db,
+      `select ${monthColumns} from place_hours where household_id = $1 and place_id = $2 and month >= $3
+       order by month offset $4 limit ${monthsAtOnce}`,
+      [householdId, placeId, since, months.length],
     )
-  ).rows
+    months.push(...rows)
+    if (rows.length < monthsAtOnce) return months
+    await breathe()
+  }
+}
 
 /** Months written since an air revision. */
 export const monthsSince = async (db: Client, householdId: string, revision: number) =>

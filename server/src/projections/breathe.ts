@@ -1,3 +1,5 @@
+import type { Pieces } from '@vadose/core/pieces'
+
 /** longest a household's forecasts hold the event loop at a stretch, ms */
 const stretchMs = 5
 
@@ -14,3 +16,12 @@ export function breather(): () => Promise<void> {
 }
 
 const turn = () => new Promise((resolve) => setImmediate(resolve))
+
+/** One piece of work after the other, to the end. */
+export async function inTurn<T>(pieces: Pieces<T>, breathe: () => Promise<void>): Promise<T> {
+  for (;;) {
+    const { done, value } = pieces.next()
+    if (done) return value
+    await breathe()
+  }
+}

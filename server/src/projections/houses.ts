@@ -104,14 +104,12 @@ export class Houses {
       const lastEvent = await lastEventId(db, id)
       const since = movesFrom(nowMs)
       const reach = reachFor(places, lots.values(), nowMs)
-      const from = new Map([...reach].map(([placeId, ms]) => [placeId, monthOf(ms - dayMs)]))
-      const months = await monthsFrom(db, id, from)
       const measured = new Map<string, Measured>()
       const rain = new Map<number, number>()
       const breathe = breather()
       for (const place of places) {
+        const own = monthsOfHours(await monthsFrom(db, id, place.id, monthOf(reach.get(place.id)! - dayMs)))
         await breathe()
-        const own = monthsOfHours(months.filter((row) => row.placeId === place.id))
         if (place.kind === 'outdoors') for (const month of own) takeRain(rain, month)
         measured.set(place.id, { record: recordOf(own), lastAtMs: lastOf(own), epoch: 0 })
       }
@@ -144,7 +142,7 @@ export class Houses {
         catchingUp: undefined,
       }
     })
-    await warm(known.house)
+    await warm(known.house, known.moves)
     this.teach(known, household)
     return known
   }
@@ -204,7 +202,7 @@ export class Houses {
       known.house,
     )
     // what a few entries change is worked out by whoever asks for it; a household told anew, a stretch at a time
-    if (!samePlaces || !sameAlmanac || touched.length > fewLots) await warm(house)
+    if (!samePlaces || !sameAlmanac || touched.length > fewLots) await warm(house, rest.moves)
     return {
       ...known,
       ...rest,
@@ -261,7 +259,7 @@ export class Houses {
       },
       known.house,
     )
-    await warm(house)
+    await warm(house, known.moves)
     // an entry that came meanwhile has made a later house: it is brought up to this air by the next request
     const current = await this.kept.get(id)
     if (current === known) {

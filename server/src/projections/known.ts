@@ -5,7 +5,7 @@ import {
   comingHour,
   House,
   outdoorsOf,
-  placeState,
+  placeStateInPieces,
   stateOf,
   unsettles,
   withWeather,
@@ -19,7 +19,7 @@ import { civilDateOf, dayMs } from '@vadose/core/households'
 import { withMonths, type HourlyRecord } from '@vadose/core/readings'
 import { type Client } from '../database'
 import { nowOf, type HouseholdRow } from '../households'
-import { breather } from './breathe'
+import { breather, inTurn } from './breathe'
 import { monthsOfHours } from './place-hours'
 import { historyFrom } from './ledgers'
 import { forecastHours, type MonthRow } from './air-queries'
@@ -115,23 +115,28 @@ export const movesAfter = (moves: Move[], rows: readonly MoveRow[], zone: string
       ? undefined
       : [...moves, ...movesOf(rows, zone)]
 
+/** What comes from the database is taken in all at once, so it is asked for so many at a time. */
+const lotsAtOnce = 25
+
 export async function lotsOf(
   db: Client,
   householdId: string,
   identities: readonly IdentityRow[],
   almanac: Parameters<typeof stateOf>[2],
 ): Promise<Map<string, LotState>> {
-  if (identities.length === 0) return new Map()
-  const ledgers = await ledgersOf(
-    db,
-    householdId,
-    identities.map(({ id }) => id),
-  )
   const breathe = breather()
   const lots = new Map<string, LotState>()
-  for (const identity of identities) {
-    lots.set(identity.id, stateOf(identity, historyFrom(ledgers, identity.id), almanac))
-    await breathe()
+  for (let i = 0; i < identities.length; i += lotsAtOnce) {
+    const some = identities.slice(i, i + lotsAtOnce)
+    const ledgers = await ledgersOf(
+      db,
+      householdId,
+      some.map(({ id }) => id),
+    )
+    for (const identity of some) {
+      lots.set(identity.id, stateOf(identity, historyFrom(ledgers, identity.id), almanac))
+      await breathe()
+    }
   }
   return lots
 }
@@ -235,7 +240,7 @@ export async function placesNow(
     made.push(
       known && known.record === record && known.epoch === epoch && airKindOf(known) === airKindOf(place)
         ? { ...known, ...place }
-        : placeState(place, record, lastAtMs, moment, epoch),
+        : await inTurn(placeStateInPieces(place, record, lastAtMs, moment, epoch), breathe),
     )
   }
   return withWeather(made, expected, before?.expected === expected ? was?.places : undefined)

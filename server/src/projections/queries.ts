@@ -2,6 +2,7 @@ import type { Guessed, Ledger, LotEvent, LotHistory } from '@vadose/core/lots'
 import type { BedMove } from '@vadose/core/beds'
 import type { LotState } from '@vadose/core/forecast'
 import { planned, type Client, type Pool } from '../database'
+import { breather } from './breathe'
 
 export interface EventOfLot extends LotEvent {
   id: number
@@ -272,11 +273,13 @@ const movesAtOnce = 500
 
 /** Those entries since an instant; ten years of them a page at a time, so that others come in between. */
 export async function movesSince(db: Client, householdId: string, since: Date, afterId = 0): Promise<MoveRow[]> {
+  const breathe = breather()
   const moves: MoveRow[] = []
   for (;;) {
     const page = await pageOfMoves(db, householdId, since, moves.at(-1)?.id ?? afterId)
     for (const move of page) moves.push(move)
     if (page.length < movesAtOnce) return moves
+    await breathe()
   }
 }
 

@@ -1,8 +1,12 @@
 import {
+  climateAhead,
+  conflictsIn,
+  cropAhead,
   curingOfLot,
   eatableOf,
   eatFirstOf,
   keepingInPieces,
+  monthsAhead,
   optionsFor,
   planOf,
   sharesAhead,
@@ -11,50 +15,65 @@ import {
   weighingOptions,
   workable,
   type House,
+  type LotState,
+  type PlaceState,
+  type StockMove,
 } from '@vadose/core/forecast'
 import { crops } from '@vadose/core/almanac'
+import type { Pieces } from '@vadose/core/pieces'
 import { paceOf } from '@vadose/core/stores'
-import { breather } from './breathe'
+import { breather, inTurn } from './breathe'
 
 /** Works out what every screen asks for, a stretch at a time so that requests come in between. */
-export async function warm(house: House): Promise<void> {
-  const breathe = breather()
-  // one that cannot be worked out says so on its own line when it is shown
-  for (const lot of house.lots) {
-    if (lot.stage === 'drying') attempt(() => curingOfLot(house, lot))
-    else if (lot.stage === 'stored' || lot.stage === 'fresh') {
-      // what goes by its days has no life to be reckoned
-      if (!attempt(() => useWithin(house, lot))) await inTurn(keepingInPieces(house, lot), breathe)
-      attempt(() => sharesAhead(house, lot))
-    }
-    await breathe()
+export const warm = (house: House, moves: readonly StockMove[]): Promise<void> =>
+  inTurn(warming(house, moves), breather())
+
+function* warming(house: House, moves: readonly StockMove[]): Pieces {
+  for (const lot of house.lots) yield* attempt(aheadOf(house, lot))
+  for (const lot of workable(house)) yield* attempt(choicesFor(house, lot))
+  for (const place of house.places) yield* attempt(howItIsIn(house, place))
+  for (const crop of new Set(house.lots.map((lot) => lot.crop))) {
+    yield* attempt(one(() => cropAhead(house, moves, crop)))
   }
-  for (const lot of workable(house)) {
-    if (lot.stage === 'drying') {
-      await inTurn(weighingOptions(house, lot), breathe)
-      attempt(() => optionsFor(house, lot))
-    } else if (lot.stage === 'stored') attempt(() => eatableOf(house, lot))
-    await breathe()
-  }
-  for (const work of [planOf, eatFirstOf, stockAhead]) {
-    attempt(() => void work(house))
-    await breathe()
-  }
+  for (const work of [planOf, eatFirstOf, stockAhead]) yield* attempt(one(() => work(house)))
 }
 
-/** One piece after the other. */
-async function inTurn(pieces: Generator<void>, breathe: () => Promise<void>): Promise<void> {
-  const next = () => pieces.next().done === false
-  while (attempt(next)) await breathe()
+function* aheadOf(house: House, lot: LotState): Pieces {
+  if (lot.stage === 'drying') curingOfLot(house, lot)
+  if (lot.stage !== 'stored' && lot.stage !== 'fresh') return
+  // what goes by its days has no life to be reckoned
+  if (!useWithin(house, lot)) yield* keepingInPieces(house, lot)
+  sharesAhead(house, lot)
 }
 
-function attempt<T>(work: () => T): T | undefined {
+function* choicesFor(house: House, lot: LotState): Pieces {
+  if (lot.stage === 'drying') {
+    yield* weighingOptions(house, lot)
+    optionsFor(house, lot)
+  } else if (lot.stage === 'stored') eatableOf(house, lot)
+}
+
+function* howItIsIn(house: House, place: PlaceState): Pieces {
+  climateAhead(house, place)
+  yield
+  monthsAhead(house, place)
+  yield
+  conflictsIn(house, place)
+}
+
+function* one(work: () => unknown): Pieces {
+  work()
+  yield
+}
+
+/** One that cannot be worked out says so on its own line when it is shown. */
+function* attempt(pieces: Pieces): Pieces {
   try {
-    return work()
+    yield* pieces
   } catch {
     // shown where it is asked for
-    return undefined
   }
+  yield
 }
 
 /** Anchors every crop to its book, which the first household would wait for: once a server, as it begins. */
