@@ -74,6 +74,7 @@ export const comingHour = (ms: number): number => Math.ceil(ms / hourMs) * hourM
 /** A place's air from what was measured there; what its kind usually has where nothing was. */
 export const placeState = (...of: Parameters<typeof placeStateInPieces>): PlaceState => allOf(placeStateInPieces(...of))
 
+/** The same piece by piece, for whoever must not be kept long. */
 export function* placeStateInPieces(
   place: PlaceFacts,
   record: HourlyRecord | undefined,

@@ -106,6 +106,7 @@ export interface PlaceFit {
 export const placeFit = (kind: PlaceKind, outdoors: OutdoorDays, read?: DailyAir): PlaceFit =>
   allOf(placeFitInPieces(kind, outdoors, read))
 
+/** The same lag by lag, for whoever must not be kept long. */
 export function* placeFitInPieces(kind: PlaceKind, outdoors: OutdoorDays, read?: DailyAir): Pieces<PlaceFit> {
   const { gain, lagDays, usualMeanC, usualHumidityPct, followsVapour, airflow } = placeKinds[kind]
   const unsure = unsureOf[kind]
