@@ -16,7 +16,7 @@ export * from './move'
 export * from './moved'
 export {
   comingHour,
-  outdoorsOf,
+  outdoorsInPieces,
   placeState,
   placeStateInPieces,
   sameRecord,

@@ -5,7 +5,7 @@ import {
   assumedAir,
   dailyOf,
   expectedAir,
-  outdoorDays,
+  outdoorDaysInPieces,
   placeFit,
   placeFitInPieces,
   withForecast,
@@ -122,13 +122,19 @@ export function* placeStateInPieces(
 }
 
 /** Outdoors for all days that a place is fitted to and expected for. */
-export const outdoorsOf = (climate: Climate, nowMs: number, garden?: HourlyRecord): OutdoorDays =>
-  outdoorDays(
+export const outdoorsOf = (...of: Parameters<typeof outdoorsInPieces>): OutdoorDays => allOf(outdoorsInPieces(...of))
+
+/** The same piece by piece, for whoever must not be kept long. */
+export function* outdoorsInPieces(climate: Climate, nowMs: number, garden?: HourlyRecord): Pieces<OutdoorDays> {
+  const read = garden && dailyOf(garden, nowMs - fittedDays * dayMs, nowMs)
+  yield
+  return yield* outdoorDaysInPieces(
     climate,
     nowMs - (fittedDays + wallDays) * dayMs,
     nowMs + (horizonDays + 2) * dayMs,
-    garden && dailyOf(garden, nowMs - fittedDays * dayMs, nowMs),
+    read,
   )
+}
 
 /**
  * Puts a weather forecast into what every place expects.

@@ -19,7 +19,16 @@ export interface OutdoorDays {
 }
 
 /** @param measured in the garden; what is usual is put right by it */
-export function outdoorDays(climate: Climate, fromMs: number, toMs: number, measured?: DailyAir): OutdoorDays {
+export const outdoorDays = (...of: Parameters<typeof outdoorDaysInPieces>): OutdoorDays =>
+  allOf(outdoorDaysInPieces(...of))
+
+/** The same piece by piece, for whoever must not be kept long. */
+export function* outdoorDaysInPieces(
+  climate: Climate,
+  fromMs: number,
+  toMs: number,
+  measured?: DailyAir,
+): Pieces<OutdoorDays> {
   const firstDay = dayOf(fromMs)
   const days = dayOf(toMs) - firstDay + 1
   const at = (d: number) => outdoorNormal(climate, (firstDay + d + 0.5) * dayMs)
@@ -33,7 +42,8 @@ export function outdoorDays(climate: Climate, fromMs: number, toMs: number, meas
     meanKPa: (saturationVapourPressureKPa(climate.meanC) * climate.humidityPct) / 100,
   }
   if (!measured) return plain
-  const usual = placeFit('outdoors', plain, measured)
+  yield
+  const usual = yield* placeFitInPieces('outdoors', plain, measured)
   const out: OutdoorDays = {
     ...plain,
     temperatureC: usual.temperatureC.slice(),

@@ -4,7 +4,7 @@ import { standsOf, type BedEntry, type Stand } from '@vadose/core/beds'
 import {
   comingHour,
   House,
-  outdoorsOf,
+  outdoorsInPieces,
   placeStateInPieces,
   stateOf,
   unsettles,
@@ -116,7 +116,7 @@ export const movesAfter = (moves: Move[], rows: readonly MoveRow[], zone: string
       : [...moves, ...movesOf(rows, zone)]
 
 /** What comes from the database is taken in all at once, so it is asked for so many at a time. */
-const lotsAtOnce = 25
+const lotsAtOnce = 10
 
 export async function lotsOf(
   db: Client,
@@ -229,7 +229,7 @@ export async function placesNow(
   const outdoors =
     known && dayOf(before.house.comingHourMs) === dayOf(comingMs)
       ? known.outdoors
-      : outdoorsOf(climate, comingMs, garden && airOf(garden, measured).record)
+      : await inTurn(outdoorsInPieces(climate, comingMs, garden && airOf(garden, measured).record), breathe)
   const moment = { climate, nowMs: comingMs, outdoors }
   const was = before?.house.comingHourMs === comingMs ? before.house : undefined
   const made: PlaceState[] = []

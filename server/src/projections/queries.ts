@@ -269,7 +269,7 @@ const pageOfMoves = async (db: Client, householdId: string, since: Date, afterId
   })
 
 /** so many rows are read at a stretch */
-const movesAtOnce = 500
+const movesAtOnce = 250
 
 /** Those entries since an instant; ten years of them a page at a time, so that others come in between. */
 export async function movesSince(db: Client, householdId: string, since: Date, afterId = 0): Promise<MoveRow[]> {

@@ -11,6 +11,7 @@ import {
   planOf,
   sharesAhead,
   stockAhead,
+  usesLately,
   useWithin,
   weighingOptions,
   workable,
@@ -20,6 +21,7 @@ import {
   type StockMove,
 } from '@vadose/core/forecast'
 import { crops } from '@vadose/core/almanac'
+import { civilDateOf, instantOf } from '@vadose/core/households'
 import type { Pieces } from '@vadose/core/pieces'
 import { paceOf } from '@vadose/core/stores'
 import { breather, inTurn } from './breathe'
@@ -32,6 +34,7 @@ function* warming(house: House, moves: readonly StockMove[]): Pieces {
   for (const lot of house.lots) yield* attempt(aheadOf(house, lot))
   for (const lot of workable(house)) yield* attempt(choicesFor(house, lot))
   for (const place of house.places) yield* attempt(howItIsIn(house, place))
+  yield* attempt(one(() => usesLately(house, moves)))
   for (const crop of new Set(house.lots.map((lot) => lot.crop))) {
     yield* attempt(one(() => cropAhead(house, moves, crop)))
   }
@@ -76,8 +79,9 @@ function* attempt(pieces: Pieces): Pieces {
   yield
 }
 
-/** Anchors every crop to its book, which the first household would wait for: once a server, as it begins. */
+/** What the first household would wait for, once a server, as it begins: opens the calendars, anchors every crop to its book. */
 export async function warmBooks(): Promise<void> {
+  instantOf(civilDateOf(Date.now(), 'UTC'), 0, 'UTC')
   const breathe = breather()
   for (const crop of crops) {
     paceOf(crop)
