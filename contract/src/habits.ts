@@ -7,7 +7,7 @@ import { between, closed, nullable, number, optional, whole } from './shapes'
 /** What is a matter of house and habit, with what makes sense for each. */
 export const habit = {
   bearableLoss: between(1, 3),
-  bearableBadPct: between(0.5, 10),
+  bearableBadPct: between(0.1, 10),
   longestLookGapDays: whole(7, 120),
   joinHangingDays: whole(0, 14),
   joinStoredDays: whole(0, 60),

@@ -156,14 +156,20 @@ export const recentAirMemoryDays = 10
 /** Spread thinner or bunched smaller, a lot feels the air's pull as so much stronger: judgement. */
 export const thinLayerGain = 1.3
 
-/** Newly bad pieces a household will bear before it wants to look: a share of the lot, and never under one piece. */
-export const bearableBadShare = 0.02
+/**
+ * What may be expected to be spoilt by neighbours between two looks before a household wants to look: of a hundred pieces,
+ * and of other lots by the root of how many there are. Somebody goes through the stores every week or three (common
+ * practice, no source): so does this on average, the shorter lived the oftener.
+ */
+export const bearableBadShare = 0.002
 
 /** However it goes, a lot is looked at before so much of what is sound is expected to be gone. */
-export const lookBeforeLost = 0.1
+export const lookBeforeLost = 0.2
 
 /** The first looks, days from storing: what came in hurt has shown by then. Common practice, no source. */
-export const firstLookDays: readonly number[] = [12, 28]
+export const firstLookDays: readonly number[] = [14, 28]
+/** nor does what came in hurt show before so many */
+export const firstLookNotBeforeDays = 10
 
 /** More bad than this among those looked at: go through all of them. Common practice, no source. */
 export const goThroughAllShare = 0.25

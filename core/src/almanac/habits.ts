@@ -18,8 +18,8 @@ interface Limits {
 export const habitLimits = {
   /** weight lost that is still eaten, as a multiple of what a shop could still sell */
   bearableLoss: { usual: homeToleranceFactor, lo: 1, hi: 3 },
-  /** bad ones that are borne in a lot before somebody wants to look, % */
-  bearableBadPct: { usual: 100 * bearableBadShare, lo: 0.5, hi: 10 },
+  /** spoilt by neighbours between two looks, in a hundred pieces, before somebody wants to look, % */
+  bearableBadPct: { usual: 100 * bearableBadShare, lo: 0.1, hi: 10 },
   /** looks are no further apart than this, days */
   longestLookGapDays: { usual: checkIntervalDays.hi, lo: 7, hi: 120 },
   /** what comes in later than this does not join what hangs, days */

@@ -3,6 +3,13 @@ import { badShare, runningShares, runsForDays, soundShares, type LifeModel, type
 import { floats, floatsOf } from '../rows'
 
 /**
+ * Harm that is borne in a lot between two looks, pieces: in a hundred as the household says, in more by their root, since
+ * nobody goes through the same store four times as often for four times as many.
+ */
+export const bearableHarm = (pieces: number, pctOfHundred = 100 * bearableBadShare): number =>
+  pctOfHundred * Math.sqrt(pieces / 100)
+
+/**
  * Days until the next look: the earliest day on which the harm expected by then passes what the household bears.
  * A bad piece counts for the neighbours it will have spoilt, and they for theirs: those a look missed lie there all of
  * the time, those that go bad in the meantime a part of it. Intervals then shrink about with the root of the rate at
@@ -18,7 +25,7 @@ export function nextCheckInDays(
   nowDay: number,
   pieces: number,
   spread: number,
-  bearable = Math.max(1, bearableBadShare * pieces),
+  bearable = bearableHarm(pieces),
   longestDays: number = checkIntervalDays.hi,
 ): number {
   const { lo } = checkIntervalDays

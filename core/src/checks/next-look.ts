@@ -1,7 +1,7 @@
 import { usualHabits, type Habits } from '../almanac'
-import { firstLookDays, goThroughAllShare, lookBeforeLost } from '../assumptions'
+import { firstLookDays, firstLookNotBeforeDays, goThroughAllShare, lookBeforeLost } from '../assumptions'
 import { cullsCome, soundShare, type LifeModel, type LotBelief } from '../stores'
-import { nextCheckInDays } from './next-check'
+import { bearableHarm, nextCheckInDays } from './next-check'
 import type { Check } from './posterior'
 
 /** Days until this share of what is sound now is expected to be gone, by whatever cause; at least one. */
@@ -24,7 +24,7 @@ export function daysUntilLost(model: LifeModel, belief: LotBelief, nowDay: numbe
 
 /**
  * Days until the next look at a lot: when its bad ones are expected to have done harm to their neighbours, but in any
- * case before more than a tenth of what is sound is expected to be gone. Wrinkles and sprouts spoil no neighbour, yet
+ * case before more than a fifth of what is sound is expected to be gone. Wrinkles and sprouts spoil no neighbour, yet
  * nobody wants to find a crate of them. What came in hurt shows in the first weeks, so the first looks come then.
  * @param looks how many there have been
  * @param pieces how many there are
@@ -39,11 +39,10 @@ export function nextLookInDays(
   spread: number,
   { bearableBadPct, longestLookGapDays }: Pick<Habits, 'bearableBadPct' | 'longestLookGapDays'> = usualHabits,
 ): number {
-  const bearable = Math.max(1, (bearableBadPct / 100) * pieces)
-  const believed = Math.min(
-    nextCheckInDays(model, belief, nowDay, pieces, spread, bearable, longestLookGapDays),
-    daysUntilLost(model, belief, nowDay, lookBeforeLost),
-  )
+  const bearable = bearableHarm(pieces, bearableBadPct)
+  const harmed = nextCheckInDays(model, belief, nowDay, pieces, spread, bearable, longestLookGapDays)
+  const shows = looks === 0 && cullsCome(model) ? Math.min(firstLookNotBeforeDays, longestLookGapDays) - nowDay : 0
+  const believed = Math.min(Math.max(harmed, shows), daysUntilLost(model, belief, nowDay, lookBeforeLost))
   // whoever looked late for the first time has seen what the weeks before would have shown
   const early = cullsCome(model) ? firstLookDays.find((day, i) => i >= looks && day > nowDay) : undefined
   return early === undefined ? believed : Math.min(believed, Math.max(1, Math.round(early - nowDay)))

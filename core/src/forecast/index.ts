@@ -17,6 +17,7 @@ export * from './moved'
 export {
   comingHour,
   outdoorsInPieces,
+  outdoorsOf,
   placeState,
   placeStateInPieces,
   sameRecord,

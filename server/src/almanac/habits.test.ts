@@ -73,7 +73,7 @@ describe('how a household does it', () => {
     const code = (await client.post('/harvests', carrots)).body.lots[0].code
     const next = async () => (await client.get(`/lots/${code}`)).body.keeping.nextCheckOn
     const usual = await next()
-    await set({ bearableBadPct: 0.5, longestLookGapDays: 7 })
+    await set({ bearableBadPct: 0.1, longestLookGapDays: 7 })
     const soon = await next()
     expect(soon < usual).toBe(true)
     const looksOn = async (on: string) =>
