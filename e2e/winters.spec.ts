@@ -12,7 +12,7 @@ const lotOf = (page: Page, code: string) => api<LotView>(page, `/lots/${code}`)
 const lots = (page: Page) => api<LotRow[]>(page, '/lots')
 
 test.describe('three winters', () => {
-  test.setTimeout(240_000)
+  test.setTimeout(480_000)
 
   test('garlic, potatoes and onions, with every second thought (desk)', async ({ page }) => {
     await startHousehold(page, 'Long Winter')
