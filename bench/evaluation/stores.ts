@@ -37,12 +37,14 @@ const knowingAll: Thought = ({ model, state, spreadPerWeek }) => ({
   spread: spreadPerWeek,
 })
 
+type LookedOver = Omit<Look, 'running'> & { running?: number }
+
 /** Days until the next look, as a household is asked for it. */
 function asked(store: WorldStore, thought: Thought, habits: Habits) {
   const { model, spread } = thought(store)
   const looks = noLooksYet(model)
   let count = 0
-  return (look: Omit<Look, 'running'> & { running?: number }): number => {
+  return (look: LookedOver): number => {
     if (look.lookedAt > 0) {
       count++
       takeInLook(model, looks, { ...look, lotSize: look.lookedAt }, spread)
@@ -53,21 +55,12 @@ function asked(store: WorldStore, thought: Thought, habits: Habits) {
 }
 const nothingYet = { day: 0, lookedAt: 0, bad: 0 }
 
-function lookedAsAsked(stores: readonly WorldStore[], thought: Thought, habits: Habits): Looked {
+/** @param by days until a store's next look, by the one before */
+function looked(stores: readonly WorldStore[], by: (store: WorldStore) => (look: LookedOver) => number): Looked {
   const sum = { looks: 0, lost: 0 }
   for (const store of stores) {
-    const next = asked(store, thought, habits)
+    const next = by(store)
     const end = liveThrough(store, next(nothingYet), next)
-    sum.looks += end.looks
-    sum.lost += end.bySpread
-  }
-  return sum
-}
-
-function lookedEvery(stores: readonly WorldStore[], days: number): Looked {
-  const sum = { looks: 0, lost: 0 }
-  for (const store of stores) {
-    const end = liveThrough(store, days, () => days)
     sum.looks += end.looks
     sum.lost += end.bySpread
   }
@@ -79,7 +72,7 @@ function fixedTaking(stores: readonly WorldStore[], looks: number) {
   let [short, long] = [3, 90]
   const known = new Map<number, Looked>()
   const every = (days: number): Looked => {
-    const was = known.get(days) ?? lookedEvery(stores, days)
+    const was = known.get(days) ?? looked(stores, () => () => days)
     known.set(days, was)
     return was
   }
@@ -119,10 +112,10 @@ function covered(store: WorldStore): boolean {
 /** Stores of a world, looked over as a household is asked to, against every so many days with as many looks. */
 export function scoreStores(world: World, count: number, habits: Habits = usualHabits): StoreScore {
   const stores = Array.from({ length: count }, (_, i) => worldStore(world, i + 1))
-  const belief = lookedAsAsked(stores, asTheBookHasIt, habits)
+  const belief = looked(stores, (store) => asked(store, asTheBookHasIt, habits))
   const fixed = fixedTaking(stores, belief.looks)
   const knowing = () => {
-    const { looks, lost } = lookedAsAsked(stores, knowingAll, habits)
+    const { looks, lost } = looked(stores, (store) => asked(store, knowingAll, habits))
     return 100 * (1 - lost / fixedTaking(stores, looks).lost)
   }
   return {
