@@ -11,9 +11,22 @@ const keep = (passed, failed, names = []) => {
   writeFileSync(`${where}.count`, `${passed} ${failed}`)
   writeFileSync(`${where}.failed`, names.join('\n'))
 }
-/** Names of the tests that failed, in what Playwright reports: suites within suites. */
+// a colour of the terminal's is no part of what was wrong
+const colour = new RegExp(`${String.fromCharCode(27)}\\[[0-9;]*m`, 'g')
+/** What went wrong, in its first lines. */
+const why = (messages) =>
+  messages
+    .flatMap((message) => message.replace(colour, '').split('\n').slice(0, 6))
+    .map((line) => `\n    ${line}`)
+    .join('')
+/** Names of the tests that failed and why, in what Playwright reports: suites within suites. */
 const unexpected = (suite) => [
-  ...(suite.specs ?? []).filter(({ ok }) => !ok).map(({ file, line, title }) => `${file}:${line} ${title}`),
+  ...(suite.specs ?? [])
+    .filter(({ ok }) => !ok)
+    .map(({ file, line, title, tests }) => {
+      const errors = tests.flatMap(({ results }) => results.flatMap((result) => result.errors ?? []))
+      return `${file}:${line} ${title}${why(errors.map(({ message }) => message ?? ''))}`
+    }),
   ...(suite.suites ?? []).flatMap(unexpected),
 ]
 
@@ -32,9 +45,11 @@ if (how === 'one') {
     `--outputFile.json=${out}`,
   ])
   const counts = existsSync(out) ? JSON.parse(readFileSync(out, 'utf8')) : { numPassedTests: 0, numFailedTests: 0 }
-  const failed = (counts.testResults ?? []).flatMap(({ name, status, assertionResults }) => [
-    ...assertionResults.filter((test) => test.status === 'failed').map((test) => `${name} ${test.fullName}`),
-    ...(status === 'failed' && assertionResults.length === 0 ? [name] : []),
+  const failed = (counts.testResults ?? []).flatMap(({ name, status, message, assertionResults }) => [
+    ...assertionResults
+      .filter((test) => test.status === 'failed')
+      .map((test) => `${name} ${test.fullName}${why(test.failureMessages ?? [])}`),
+    ...(status === 'failed' && assertionResults.length === 0 ? [`${name}${why([message ?? ''])}`] : []),
   ])
   // a suite that broke before its tests counts as one failure
   keep(counts.numPassedTests, Math.max(counts.numFailedTests, status === 0 ? 0 : 1), failed)

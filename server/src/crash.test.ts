@@ -70,7 +70,7 @@ it('loses no acknowledged event when the server is killed in the middle of write
     }
     const writers = [write(), write(), write(), write()]
     const before = acknowledged.length
-    await expect.poll(() => acknowledged.length - before, { timeout: 30_000, interval: 20 }).toBeGreaterThan(20)
+    await expect.poll(() => acknowledged.length - before, { timeout: 120_000, interval: 20 }).toBeGreaterThan(20)
     server!.kill('SIGKILL')
     alive = false
     await Promise.all(writers)

@@ -16,7 +16,11 @@ import {
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { dirname, join, resolve } from 'node:path'
-import { afterAll, beforeAll, expect, it } from 'vitest'
+import { afterAll, beforeAll, expect, it, vi } from 'vitest'
+
+/** A start makes a database cluster and fills it: on a machine that is lent out meanwhile that may take minutes. */
+const longestMs = 240_000
+vi.setConfig({ testTimeout: 4 * longestMs })
 
 /** The launcher in a folder of its own: the project's floors linked, its state its own, nothing to install or build. */
 const root = resolve('.')
@@ -75,7 +79,7 @@ const households = () =>
     async (response) => (await response.json()) as { name: string }[],
     () => undefined,
   )
-const answers = () => expect.poll(households, { timeout: 60_000, interval: 100 }).toBeInstanceOf(Array)
+const answers = () => expect.poll(households, { timeout: longestMs, interval: 100 }).toBeInstanceOf(Array)
 
 it('what is no database in its place is moved aside, not removed', async () => {
   start()
@@ -98,7 +102,7 @@ it('a second start says where the first one answers, and two at once are one', a
   run('stop')
   const both = [start(), start()]
   await answers()
-  await expect.poll(() => both.map(({ said }) => said()).join(''), { timeout: 30_000 }).toMatch(/running already/)
+  await expect.poll(() => both.map(({ said }) => said()).join(''), { timeout: longestMs }).toMatch(/running already/)
   expect(both.filter(({ said }) => /^Vadose answers at/m.test(said()))).toHaveLength(1)
 })
 

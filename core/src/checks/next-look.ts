@@ -1,6 +1,12 @@
 import { usualHabits, type Habits } from '../almanac'
-import { firstLookDays, firstLookNotBeforeDays, goThroughAllShare, lookBeforeLost } from '../assumptions'
-import { cullsCome, soundShare, type LifeModel, type LotBelief } from '../stores'
+import {
+  checkIntervalDays,
+  firstLookDays,
+  firstLookNotBeforeDays,
+  goThroughAllShare,
+  lookBeforeLost,
+} from '../assumptions'
+import { cullsCome, nineInTenFrom, soundShare, type LifeModel, type LotBelief } from '../stores'
 import { bearableHarm, nextCheckInDays } from './next-check'
 import type { Check } from './posterior'
 
@@ -25,10 +31,12 @@ export function daysUntilLost(model: LifeModel, belief: LotBelief, nowDay: numbe
 /**
  * Days until the next look at a lot: when its bad ones are expected to have done harm to their neighbours, but in any
  * case before more than a fifth of what is sound is expected to be gone. Wrinkles and sprouts spoil no neighbour, yet
- * nobody wants to find a crate of them. What came in hurt shows in the first weeks, so the first looks come then.
+ * nobody wants to find a crate of them. What came in hurt shows in the first weeks, so the first looks come then. And
+ * nobody is told that a lot's time is over who was not asked to look at it before.
  * @param looks how many there have been
  * @param pieces how many there are
  * @param spread new bad ones a week for each bad one
+ * @param timeLeftDays days until no more than nine in ten are expected to be sound; none are left where that has passed
  */
 export function nextLookInDays(
   model: LifeModel,
@@ -38,11 +46,15 @@ export function nextLookInDays(
   pieces: number,
   spread: number,
   { bearableBadPct, longestLookGapDays }: Pick<Habits, 'bearableBadPct' | 'longestLookGapDays'> = usualHabits,
+  timeLeftDays: number = nineInTenFrom(model, nowDay, belief, spread, 0).p50 - nowDay,
 ): number {
   const bearable = bearableHarm(pieces, bearableBadPct)
   const harmed = nextCheckInDays(model, belief, nowDay, pieces, spread, bearable, longestLookGapDays)
   const shows = looks === 0 && cullsCome(model) ? Math.min(firstLookNotBeforeDays, longestLookGapDays) - nowDay : 0
-  const believed = Math.min(Math.max(harmed, shows), daysUntilLost(model, belief, nowDay, lookBeforeLost))
+  // nobody who has just looked is sent back tomorrow
+  const soonest = looks === 0 ? 1 : checkIntervalDays.lo
+  const over = timeLeftDays > 0 ? Math.max(soonest, Math.floor(timeLeftDays)) : Infinity
+  const believed = Math.min(Math.max(harmed, shows), daysUntilLost(model, belief, nowDay, lookBeforeLost), over)
   // whoever looked late for the first time has seen what the weeks before would have shown
   const early = cullsCome(model) ? firstLookDays.find((day, i) => i >= looks && day > nowDay) : undefined
   return early === undefined ? believed : Math.min(believed, Math.max(1, Math.round(early - nowDay)))

@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { hourMs } from '../air'
 import { cropById } from '../almanac'
-import { addDays, daysBetween } from '../households'
+import { addDays, daysBetween, type CivilDate } from '../households'
 import { draft, type EventDraft } from '../lots'
 import { recordOf } from '../readings'
 import {
@@ -72,6 +72,36 @@ describe('a lot past its time', () => {
       expect(keepsUntil(houseOn(addDays(on, 150), [looked]), looked).overdueSince).not.toBeNull()
     }
   })
+})
+
+describe('whoever does every look when it is asked for', () => {
+  const cases: [crop: string, place: string, pack: string, pieces: number, weightG: number][] = [
+    ['onion-storing', 'cellar', 'net', 38, 2300],
+    ['onion-storing', 'room', 'net', 120, 9000],
+    ['garlic-hardneck', 'room', 'net', 40, 2000],
+    ['potato-maincrop', 'room', 'sack', 150, 15000],
+    ['apple-late', 'cellar', 'box', 100, 14000],
+    ['pear', 'cellar', 'box', 40, 6000],
+    ['carrot', 'room', 'bare', 80, 8000],
+    ['plum', 'cellar', 'box', 60, 2000],
+    ['lettuce', 'cellar', 'bare', 6, 1800],
+  ]
+  it.each(cases)(
+    'is never told first that the time of %s in the %s, %s, is over',
+    (crop, place, pack, pieces, weightG) => {
+      const began = '2026-09-20'
+      const acts: [CivilDate, EventDraft][] = [
+        [began, draft('brought-in', { weightG, pieces })],
+        [began, draft('finished', { placeId: place, details: { pack } })],
+      ]
+      for (let looks = 0, on: CivilDate = began; looks < 30 && on < '2027-06-01'; looks++) {
+        const here = lot('X26-1', crop, acts)
+        on = addDays(on, keepingOf(houseOn(on, [here]), here).nextCheckInDays)
+        expect(keepsUntil(houseOn(addDays(on, -1), [here]), here).overdueSince, `the day before ${on}`).toBeNull()
+        acts.push([on, draft('checked', { details: { lookedAt: pieces, bad: 0, lotSize: pieces } })])
+      }
+    },
+  )
 })
 
 describe('what is said of a lot that nobody touches', () => {

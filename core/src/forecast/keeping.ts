@@ -1,4 +1,5 @@
 import { mapSpread, type Spread } from '../chance'
+import { checkIntervalDays } from '../assumptions'
 import { asksForAll, checkSize, nextLookInDays } from '../checks'
 import { dayMs, type CivilDate } from '../households'
 import { draft } from '../lots'
@@ -21,7 +22,7 @@ export interface LotKeeping extends Omit<LotLife, 'checks' | 'lastDay' | 'belief
 
 /** whoever looked knows what lies there for so long, whatever the forecast thought of it, days. Judgement. */
 const knownForDays = 7
-/** A look found it past its time already: it is asked about again when the next look has not come. */
+/** A look found it past its time already, or nearly: it is asked about again when the next look has not come. */
 function lookedTooLate(lastDay: number, nextCheckInDays: number): Spread {
   const day = lastDay + Math.max(knownForDays, nextCheckInDays)
   return { p10: day, p50: day, p90: day }
@@ -55,12 +56,14 @@ function keepingIn(house: House, lot: LotState, elsewhere?: PlaceState): LotKeep
     const { checks, lastDay, beliefThen, said, ...kept } = life
     const { model, spread, forecast, nowDay } = kept
     const goThroughAll = checks.length > 0 && asksForAll(checks.at(-1)!)
+    const timeLeftDays = said.p50 - lastDay
     const nextCheckInDays = goThroughAll
       ? 0
       : isClosed(lot)
-        ? Math.max(knownForDays, Math.floor(said.p50 - lastDay))
-        : nextLookInDays(model, beliefThen, lastDay, checks.length, pieces, spread, house.almanac.habits)
-    const overdue = checks.length > 0 && said.p50 <= lastDay ? lookedTooLate(lastDay, nextCheckInDays) : said
+        ? Math.max(knownForDays, Math.floor(timeLeftDays))
+        : nextLookInDays(model, beliefThen, lastDay, checks.length, pieces, spread, house.almanac.habits, timeLeftDays)
+    const late = checks.length > 0 && timeLeftDays < checkIntervalDays.lo
+    const overdue = late ? lookedTooLate(lastDay, nextCheckInDays) : said
     // a second of rounding is not a day to come
     const passed = !elsewhere && Math.max(forecast.nineInTenDay.p50, overdue.p50) <= nowDay + 1e-5
     return {
