@@ -38,6 +38,3 @@ export const daysBetween = (from: CivilDate, to: CivilDate): number => dayNumber
 
 /** The Monday of a day's week. The first of 1970 was the fifth of January. */
 export const mondayOf = (date: CivilDate): CivilDate => addDays(date, -((((dayNumber(date) - 4) % 7) + 7) % 7))
-
-/** Day of the year, 1…366. */
-export const dayOfYear = (date: CivilDate): number => daysBetween(`${date.slice(0, 4)}-01-01`, date) + 1

@@ -12,7 +12,6 @@ import {
   equilibriumMoisture,
   fitThinLayer,
   grains,
-  seedMoisturePct,
   thinLayers,
   dryerState,
   traysMoisturePct,
@@ -254,11 +253,6 @@ describe('equilibrium moisture (ASABE D245.5, points computed from the standardâ
     expect(() => equilibriumMoisture('bean', 20, 97)).toRefuse(/relativeHumidityPct/)
     expect(() => equilibriumMoisture('bean', -5, 60)).toRefuse(/temperatureC/)
     expect(() => equilibriumMoisture('lentil', 20, 60)).toRefuse(/constants/)
-  })
-  it('gives seed moisture by oil (Cromarty, Ellis & Roberts 1982, recalled)', () => {
-    expect(seedMoisturePct(0.02, 15, 15)).toBeCloseTo(6.858, 2)
-    expect(seedMoisturePct(0.2, 20, 40)).toBeCloseTo(9.445, 2)
-    expect(seedMoisturePct(0.4, 20, 40)).toBeCloseTo(7.255, 2)
   })
 })
 

@@ -102,14 +102,3 @@ export function equilibriumMoisture(
   }
   return { moistureDryBasisPct: dryPct, moistureWetBasisPct: wetBasisPct(dryPct), equation: use, source }
 }
-
-/**
- * Moisture of any orthodox seed in this air, from its oil content.
- * @param oil share of oil, 0…1
- * @returns % of fresh weight, good to about 1.5 points
- * @source Cromarty, Ellis & Roberts 1982 (IBPGR) (recalled, not re-read)
- */
-export function seedMoisturePct(oil: number, temperatureC: number, relativeHumidityPct: number): number {
-  const dryPct = (1 - oil) * Math.sqrt((-440 * Math.log(1 - relativeHumidityPct / 100)) / (1.1 + temperatureC / 90))
-  return wetBasisPct(dryPct)
-}

@@ -93,11 +93,3 @@ export function seedLife(
     source,
   }
 }
-
-/**
- * Harrington's rules in plain numbers: how many times longer seed lives when it is drier and cooler.
- * @param drierPoints percentage points of moisture less, within 5–14 %
- * @param coolerC °C less, within 0–50 °C
- * @source Harrington 1972: life doubles for each point of moisture and each 5 °C (recalled, not re-read)
- */
-export const harringtonFactor = (drierPoints: number, coolerC: number): number => 2 ** (drierPoints + coolerC / 5)
