@@ -171,6 +171,9 @@ export const firstLookDays: readonly number[] = [14, 28]
 /** nor does what came in hurt show before so many */
 export const firstLookNotBeforeDays = 10
 
+/** Whoever looked knows what lies there for so long, days, and is not sent back because its time is over. Judgement. */
+export const knownForDays = 7
+
 /** More bad than this among those looked at: go through all of them. Common practice, no source. */
 export const goThroughAllShare = 0.25
 

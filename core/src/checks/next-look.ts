@@ -1,11 +1,5 @@
 import { usualHabits, type Habits } from '../almanac'
-import {
-  checkIntervalDays,
-  firstLookDays,
-  firstLookNotBeforeDays,
-  goThroughAllShare,
-  lookBeforeLost,
-} from '../assumptions'
+import { firstLookDays, firstLookNotBeforeDays, goThroughAllShare, knownForDays, lookBeforeLost } from '../assumptions'
 import { cullsCome, nineInTenFrom, soundShare, type LifeModel, type LotBelief } from '../stores'
 import { bearableHarm, nextCheckInDays } from './next-check'
 import type { Check } from './posterior'
@@ -51,8 +45,7 @@ export function nextLookInDays(
   const bearable = bearableHarm(pieces, bearableBadPct)
   const harmed = nextCheckInDays(model, belief, nowDay, pieces, spread, bearable, longestLookGapDays)
   const shows = looks === 0 && cullsCome(model) ? Math.min(firstLookNotBeforeDays, longestLookGapDays) - nowDay : 0
-  // nobody who has just looked is sent back tomorrow
-  const soonest = looks === 0 ? 1 : checkIntervalDays.lo
+  const soonest = looks === 0 ? 1 : knownForDays
   const over = timeLeftDays > 0 ? Math.max(soonest, Math.floor(timeLeftDays)) : Infinity
   const believed = Math.min(Math.max(harmed, shows), daysUntilLost(model, belief, nowDay, lookBeforeLost), over)
   // whoever looked late for the first time has seen what the weeks before would have shown

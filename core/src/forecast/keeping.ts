@@ -1,5 +1,5 @@
 import { mapSpread, type Spread } from '../chance'
-import { checkIntervalDays } from '../assumptions'
+import { knownForDays } from '../assumptions'
 import { asksForAll, checkSize, nextLookInDays } from '../checks'
 import { dayMs, type CivilDate } from '../households'
 import { draft } from '../lots'
@@ -12,6 +12,8 @@ import { lotState, type LotState } from './lot'
 import type { PlaceState } from './place'
 
 export interface LotKeeping extends Omit<LotLife, 'checks' | 'lastDay' | 'beliefThen' | 'said'> {
+  /** when nine in ten are still sound; a day that has passed stays what it was */
+  until: Spread
   nextCheckInDays: number
   lookAt: number
   /** the last look found so many bad that all of it wants looking at */
@@ -20,10 +22,8 @@ export interface LotKeeping extends Omit<LotLife, 'checks' | 'lastDay' | 'belief
   overdue: Spread | undefined
 }
 
-/** whoever looked knows what lies there for so long, whatever the forecast thought of it, days. Judgement. */
-const knownForDays = 7
-/** A look found it past its time already, or nearly: it is asked about again when the next look has not come. */
-function lookedTooLate(lastDay: number, nextCheckInDays: number): Spread {
+/** A look found it within a week of its time, or past it: it is asked about again when the next look has not come. */
+function askedAgain(lastDay: number, nextCheckInDays: number): Spread {
   const day = lastDay + Math.max(knownForDays, nextCheckInDays)
   return { p10: day, p50: day, p90: day }
 }
@@ -62,13 +62,15 @@ function keepingIn(house: House, lot: LotState, elsewhere?: PlaceState): LotKeep
       : isClosed(lot)
         ? Math.max(knownForDays, Math.floor(timeLeftDays))
         : nextLookInDays(model, beliefThen, lastDay, checks.length, pieces, spread, house.almanac.habits, timeLeftDays)
-    const late = checks.length > 0 && timeLeftDays < checkIntervalDays.lo
-    const overdue = late ? lookedTooLate(lastDay, nextCheckInDays) : said
+    const known = checks.length > 0 && timeLeftDays < knownForDays
+    const over = known ? askedAgain(lastDay, nextCheckInDays) : said
     // a second of rounding is not a day to come
-    const passed = !elsewhere && Math.max(forecast.nineInTenDay.p50, overdue.p50) <= nowDay + 1e-5
+    const passed = (day: Spread) => !elsewhere && Math.max(forecast.nineInTenDay.p50, day.p50) <= nowDay + 1e-5
+    const overdue = passed(over) ? over : undefined
     return {
       ...kept,
-      overdue: passed ? overdue : undefined,
+      overdue,
+      until: overdue ?? (passed(said) ? said : forecast.nineInTenDay),
       nextCheckInDays,
       // nine in ten sure of catching a fault that one in ten has
       lookAt: goThroughAll ? pieces : checkSize(Math.min(mostPieces, pieces), 0.1, 0.9),
@@ -109,8 +111,8 @@ function untilOf(
 ): KeepsUntil {
   const keeping = keepingOf(house, lot, elsewhere)
   return house.once(lot, `until ${level} ${elsewhere?.id ?? ''}`, [keeping, house.household.timeZone], () => {
-    const { endedBy, halfDay, nineInTenDay } = keeping.forecast
-    const day = level === 'half' ? halfDay : (keeping.overdue ?? nineInTenDay)
+    const { endedBy, halfDay } = keeping.forecast
+    const day = level === 'half' ? halfDay : keeping.until
     return {
       nineInTenUntil: mapSpread(day, (d) => keepingDate(house, keeping, d)),
       beyond: day.p50 >= keeping.model.days - 1,

@@ -10,9 +10,9 @@ import {
   keepingCurve,
   keepingDate,
   keepingOf,
+  keepsUntil,
   learntOfLot,
   meanAhead,
-  overdueSince,
   readyDates,
   seedForecast,
   troubled,
@@ -67,17 +67,17 @@ export const troubledRows = (house: House): LotRow[] => troubled(house).map(({ l
 
 export function keepingView(house: House, lot: LotState): KeepingView {
   const keeping = keepingOf(house, lot)
-  const { forecast, model, belief } = keeping
-  const toDate = (day: number) => keepingDate(house, keeping, day)
+  const { forecast, belief } = keeping
+  const { overdueSince, nineInTenUntil, beyond } = keepsUntil(house, lot)
   const air = meanAhead(house, house.placeOf(lot)!)
   const lastCheck = lot.history.checks.at(-1)
   const from = lastCheck ? house.dateOf(lastCheck.atMs) : house.dateOf(keeping.startMs)
   const due = addDays(from, keeping.nextCheckInDays)
   return {
-    overdueSince: overdueSince(house, lot),
-    nineInTenUntil: mapSpread(keeping.overdue ?? forecast.nineInTenDay, toDate),
-    halfUntil: mapSpread(forecast.halfDay, toDate),
-    beyond: forecast.nineInTenDay.p50 >= model.days - 1,
+    overdueSince,
+    nineInTenUntil,
+    halfUntil: mapSpread(forecast.halfDay, (day) => keepingDate(house, keeping, day)),
+    beyond,
     curve: keepingCurve(house, lot),
     endedBy: forecast.endedBy
       .filter((e) => e.share >= 0.02)
