@@ -1,4 +1,5 @@
 import { chromium, type Page } from '@playwright/test'
+import { browserProgram } from '../e2e/browser'
 
 /** Asks the server of a benchmark; a refusal ends the run. */
 export const caller =
@@ -19,7 +20,7 @@ interface Watched {
 
 /** A page in a browser of its own that keeps count of its long tasks, those over 50 ms. */
 export async function watchedPage<T>(url: string, work: (page: Page) => Promise<T>): Promise<T> {
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] })
+  const browser = await chromium.launch({ executablePath: browserProgram, args: ['--no-sandbox'] })
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
     await page.addInitScript(() => {

@@ -8,7 +8,7 @@ run_tests() { # run_tests [lint|types|unit|server|e2e …]
   rm -rf "$results"; mkdir -p "$results"
   need_postgres
   case " ${parts[*]} " in *" server "*) command -v pdftoppm >/dev/null || apt_install "the PDF reader of the tests" poppler-utils ;; esac
-  case " ${parts[*]} " in *" e2e "*) command -v chromium >/dev/null || apt_install Chromium chromium fonts-liberation ;; esac
+  case " ${parts[*]} " in *" e2e "*) command -v chromium-headless-shell >/dev/null || apt_install Chromium chromium-headless-shell fonts-liberation ;; esac
   # a throw-away cluster: nothing in it needs to survive a power cut
   test_dir=$(cluster_dir "test-$$")
   trap 'stop_cluster "$test_dir"; rm -rf "$test_dir" "$state/test-$$"' EXIT
