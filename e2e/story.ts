@@ -115,7 +115,11 @@ export async function liveOneHarvest(page: Page, household: string): Promise<voi
   const tag = page.getByRole('img', { name: /Tag of lot G26-1/ })
   await expect(tag).toBeVisible()
   expect(await tag.evaluate((img: HTMLImageElement) => img.decode().then(() => img.naturalWidth))).toBeGreaterThan(100)
-  await tag.evaluate((img: HTMLElement) => (img.style.width = '360px'))
+  await tag.evaluate((img: HTMLElement) => {
+    img.style.width = '360px'
+    // clear of the bar at the foot of a phone
+    img.scrollIntoView({ block: 'center' })
+  })
   const png = PNG.sync.read(await tag.screenshot())
   const decoded = jsQR(new Uint8ClampedArray(png.data), png.width, png.height)?.data
   expect(decoded).toBe(`${process.env['VADOSE_URL']}${ofHousehold(page, '/lots/G26-1')}`)

@@ -1,21 +1,18 @@
-import { createRequire } from 'node:module'
 import pdfmake from 'pdfmake'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
+import { fontFile } from './lettering'
 import { qrPath, type TagWords } from './tag'
 import { labelPlace, labelSheets, type LabelSheetId } from './label-sheets'
 
-const family = '@expo-google-fonts/atkinson-hyperlegible-next'
-const font = (style: string) =>
-  createRequire(import.meta.url).resolve(`${family}/${style}/AtkinsonHyperlegibleNext_${style}.ttf`)
 // nothing is fetched, and only the fonts are read
 pdfmake.setUrlAccessPolicy(() => false)
 pdfmake.setLocalAccessPolicy((path) => path.endsWith('.ttf'))
 pdfmake.setFonts({
   Atkinson: {
-    normal: font('400Regular'),
-    bold: font('700Bold'),
-    italics: font('400Regular_Italic'),
-    bolditalics: font('700Bold_Italic'),
+    normal: fontFile('400Regular'),
+    bold: fontFile('700Bold'),
+    italics: fontFile('400Regular_Italic'),
+    bolditalics: fontFile('700Bold_Italic'),
   },
 })
 

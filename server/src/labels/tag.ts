@@ -4,8 +4,7 @@ import { weightWords } from '@vadose/core/households'
 import { retell, type Voice, said } from '@vadose/words'
 import QRCode from 'qrcode'
 import type { LotRow } from '@vadose/contract/lots'
-
-const escape = (text: string) => text.replace(/[<>&"']/g, (c) => `&#${c.charCodeAt(0)};`)
+import { escape, lettered } from './lettering'
 
 /** The dark modules of a QR code as one SVG path, `size` units wide, error level M. */
 export function qrPath(text: string, size: number): string {
@@ -93,17 +92,19 @@ export function tagWords(
 }
 
 /**
- * A tag to tie on: code, crop, heap, date, quantity and the QR of the lot's address; 80 × 50 mm, black on white.
+ * A tag to tie on: code, crop, heap, date, quantity and the QR of the lot's address; 80 × 50 mm, black on white. What is
+ * lettered on it can be read as its description.
  */
 export function tagSvg(crop: Crop, lot: LotRow, voice: TagVoice, address: string, form: TagForm = {}): string {
   const { name, what, date, amount } = tagWords(crop, lot, voice, form)
   const lines = [name, what, date, amount]
   return `<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="50mm" viewBox="0 0 80 50" role="img" aria-label="${escape(said(told('labels.tagOf', { code: lot.code }), voice))}">
+<desc>${escape(lines.filter(Boolean).join('\n'))}</desc>
 <rect x="0" y="0" width="80" height="50" fill="#ffffff"/>
 <path d="M6 2.5h68a3.5 3.5 0 0 1 3.5 3.5v38a3.5 3.5 0 0 1-3.5 3.5H6A3.5 3.5 0 0 1 2.5 44V6A3.5 3.5 0 0 1 6 2.5z" fill="none" stroke="#000000" stroke-width="0.4"/>
 <circle cx="7.5" cy="7.5" r="2" fill="none" stroke="#000000" stroke-width="0.4"/>
-<text x="12" y="13" font-family="Bitter, Georgia, serif" font-weight="700" font-size="9">${escape(lot.code)}</text>
-${lines.map((line, i) => `<text x="6" y="${22 + i * 6}" font-family="Atkinson Hyperlegible Next, Verdana, sans-serif" font-size="${i === 0 ? 4.2 : 3.4}">${escape(line.slice(0, 24))}</text>`).join('\n')}
+${lettered(lot.code, { x: 12, y: 13, size: 9, least: 5, room: 62, style: '700Bold' })}
+${lines.map((line, i) => lettered(line, { x: 6, y: 22 + i * 6, size: i === 0 ? 4.2 : 3.4, least: 2.5, room: 40, style: i === 0 ? '700Bold' : '400Regular' })).join('\n')}
 <path transform="translate(48 12)" d="${qrPath(address, 26)}" fill="#000000"/>
 </svg>`
 }

@@ -177,7 +177,7 @@ describe('calculators over HTTP', () => {
   // each of these lives through years, milliseconds at a time
   const slow = new Set(['keep', 'check-update', 'cure'])
   it.each(Object.entries(good))(
-    '%s survives thousands of random inputs with a valid answer or a shaped error',
+    '%s survives random inputs by the thousand with a valid answer or a shaped error',
     (name, input) => {
       const [answered, refused] = [{ n: 0 }, { n: 0 }]
       fc.assert(
@@ -197,7 +197,7 @@ describe('calculators over HTTP', () => {
           },
         ),
         // and the good one itself, so that both ways are walked
-        { numRuns: slow.has(name) ? 2_500 : 10_000, examples: [[input]] },
+        { numRuns: slow.has(name) ? 1_000 : 4_000, examples: [[input]] },
       )
       // both ways must have been walked
       expect(answered.n).toBeGreaterThan(0)
