@@ -177,3 +177,21 @@ test('an address of no lot says so, and a lot of another household is not shown'
   await expect(page.getByText('There is no lot Z99-9.')).toBeVisible()
   wrongs.splice(0)
 })
+
+test('the sheet of labels shows where a label will print, and starts where it is tapped', async ({ page }) => {
+  await page.goto('/lots/G26-1/tag')
+  const sheet = page.getByRole('img', { name: 'The sheet as it will print: no label used already, then G26-1' })
+  await expect(sheet.locator('.ours')).toHaveText('G26-1')
+  await sheet.locator('g').nth(5).click()
+  await expect(page.getByLabel('Used already on the sheet')).toHaveValue('5')
+  const used = page.getByRole('img', { name: /: 5 labels used already, then G26-1/ })
+  await expect(used.locator('.gone')).toHaveCount(5)
+  await expect(page.getByRole('link', { name: 'Label as PDF' })).toHaveAttribute('href', /skip=5/)
+  // what is read on the page is what the printer gets: the label stands where the page shows it
+  const box = (await used.locator('.ours rect').boundingBox())!
+  const paper = (await used.locator('.page').boundingBox())!
+  const mm = 210 / paper.width
+  // to a line's breadth
+  expect(Math.abs((box.x - paper.x) * mm - (7.25 + 2 * 66))).toBeLessThan(1.5)
+  expect(Math.abs((box.y - paper.y) * mm - (15.15 + 38.1))).toBeLessThan(1.5)
+})

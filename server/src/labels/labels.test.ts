@@ -5,7 +5,7 @@ import { join } from 'node:path'
 import jsQR from 'jsqr'
 import { PNG } from 'pngjs'
 import { describe, expect, it } from 'vitest'
-import { labelPlace, labelSheets, type LabelSheetId } from './label-sheets'
+import { labelPlace, labelSheets, type LabelSheetId } from '@vadose/contract/label-sheets'
 import { labelsPdf, type Label } from './labels'
 
 const label = (i: number): Label => ({

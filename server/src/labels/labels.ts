@@ -2,7 +2,7 @@ import pdfmake from 'pdfmake'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { fontFile } from './lettering'
 import { qrPath, type TagWords } from './tag'
-import { labelPlace, labelSheets, type LabelSheetId } from './label-sheets'
+import { labelPlace, labelSheets, type LabelSheetId } from '@vadose/contract/label-sheets'
 
 // nothing is fetched, and only the fonts are read
 pdfmake.setUrlAccessPolicy(() => false)

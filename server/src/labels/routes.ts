@@ -5,7 +5,7 @@ import { Refusal } from '@vadose/core/refusal'
 import { codeIn, lotByCode, lotRow } from '../lots'
 import type { Server } from '../serve'
 import type { Visit } from '../visit'
-import { labelSheets, type LabelSheetId } from './label-sheets'
+import { labelSheets, type LabelSheetId } from '@vadose/contract/label-sheets'
 import { labelsPdf } from './labels'
 import { tagSvg, tagWords, type TagForm } from './tag'
 

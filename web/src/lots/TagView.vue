@@ -2,10 +2,12 @@
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import { type LabelSheetId } from '@vadose/contract/label-sheets'
 import { readLabels, readTag } from '@vadose/contract/labels'
 import { linkTo } from '../call'
 import { Pick } from '../kit'
 import { useAct } from './act'
+import LabelSheet from './LabelSheet.vue'
 import { say } from './say'
 import { sayWord } from '../voice'
 
@@ -21,16 +23,17 @@ async function tie() {
   tied.value = true
 }
 const tagOf = (one: string) => linkTo(readTag, { params: { code: one } })
-/** Label papers as the server knows them, in words. */
-const sheets = {
+/** Label papers, in words. */
+const sheets: Record<LabelSheetId, string> = {
   'a4-21': 'A4 sheet, 21 labels',
   'a4-24': 'A4 sheet, 24 labels',
   'a4-14': 'A4 sheet, 14 labels',
   'letter-30': say('letterSheetLabels'),
   'roll-58': say('mmRoll'),
 }
-const papers = Object.entries(sheets).map(([id, label]) => ({ id: id as keyof typeof sheets, label: sayWord(label) }))
-const sheet = ref<keyof typeof sheets>((localStorage.getItem('label-sheet') as keyof typeof sheets | null) ?? 'a4-21')
+const papers = Object.entries(sheets).map(([id, label]) => ({ id: id as LabelSheetId, label: sayWord(label) }))
+const last = localStorage.getItem('label-sheet')
+const sheet = ref(last && Object.hasOwn(sheets, last) ? (last as LabelSheetId) : 'a4-21')
 const skip = ref('0')
 const used = computed(() => (/^\d+$/.test(skip.value) ? Number(skip.value) : 0))
 const pdf = computed(() =>
@@ -55,27 +58,42 @@ watch(sheet, (next) => {
         <RouterLink v-if="codes.length === 1" class="el-button" :to="`/lots/${code}`">{{ say('toTheLot') }}</RouterLink>
       </div>
     </header>
-    <form class="card row no-print" @submit.prevent>
-      <label class="field"
-        >{{ say('labelPaper') }}
-        <Pick v-model="sheet" class="sheet" :label="say('labelPaper')" :options="papers" />
-      </label>
-      <label v-if="sheet !== 'roll-58'" class="field"
-        >{{ say('usedAlreadyOnTheSheet') }} <ElInput v-model="skip" class="skip" inputmode="numeric"
-      /></label>
-      <a class="el-button" :href="pdf" target="_blank" rel="noopener">{{
-        codes.length > 1 ? say('labelsAsPdf', { codes: codes.length }) : say('labelAsPdf')
-      }}</a>
-    </form>
-    <img v-for="one in codes" :key="one" class="tag" :src="tagOf(one)" :alt="say('tagOfLotWithA', { one })" />
-    <p class="no-print">
-      <ElButton :disabled="busy || tied" @click="tie">{{ tied ? say('tiedOn') : say('printedAndTiedOn') }}</ElButton>
-    </p>
+    <div class="halves">
+      <div class="tags">
+        <img v-for="one in codes" :key="one" class="tag" :src="tagOf(one)" :alt="say('tagOfLotWithA', { one })" />
+        <p class="no-print">
+          <ElButton :disabled="busy || tied" @click="tie">{{
+            tied ? say('tiedOn') : say('printedAndTiedOn')
+          }}</ElButton>
+        </p>
+      </div>
+      <form class="card stack no-print" @submit.prevent>
+        <div class="row papers">
+          <label class="field"
+            >{{ say('labelPaper') }}
+            <Pick v-model="sheet" class="sheet" :label="say('labelPaper')" :options="papers" />
+          </label>
+          <label v-if="sheet !== 'roll-58'" class="field"
+            >{{ say('usedAlreadyOnTheSheet') }} <ElInput v-model="skip" class="skip" inputmode="numeric"
+          /></label>
+          <a class="el-button" :href="pdf" target="_blank" rel="noopener">{{
+            codes.length > 1 ? say('labelsAsPdf', { codes: codes.length }) : say('labelAsPdf')
+          }}</a>
+        </div>
+        <LabelSheet :sheet="sheet" :used="used" :codes="codes" @start="skip = String($event)" />
+      </form>
+    </div>
   </div>
 </template>
 
 <style scoped>
-form {
+.halves {
+  display: grid;
+  grid-template-columns: minmax(0, 560px) minmax(0, 1fr);
+  gap: 16px;
+  align-items: start;
+}
+.papers {
   align-items: end;
 }
 .sheet {
@@ -85,6 +103,7 @@ form {
   width: 120px;
 }
 .tag {
+  display: block;
   width: 80mm;
   max-width: 100%;
   height: auto;
@@ -92,6 +111,11 @@ form {
 @media screen {
   .tag {
     width: 560px;
+  }
+}
+@media print, (max-width: 900px) {
+  .halves {
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

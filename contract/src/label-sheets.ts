@@ -1,4 +1,4 @@
-/** Sizes of labels, mm: what stationers sell as sheets, and the common roll. */
+/** Sizes of labels, mm: what stationers sell as sheets, and the common roll. The server prints on them, the page shows where. */
 export interface LabelSheet {
   label: string
   page: [width: number, height: number]
