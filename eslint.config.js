@@ -19,6 +19,8 @@ const outsideWorld = {
   message: 'core is pure computation: no I/O, no interface.',
 }
 
+const fromTheKit = 'Choices and fields come from Element Plus by way of web/src/kit.'
+
 export default ts.config(
   { ignores: ['**/dist/**', '**/node_modules/**', '.vadose/**', 'test-results/**'] },
   js.configs.recommended,
@@ -48,5 +50,28 @@ export default ts.config(
   floor(['server/src/**/*.ts'], [otherFloor('web')]),
   floor(['server/src/**/*.test.ts'], [otherFloor('web')]),
   floor(['web/src/**/*.{ts,vue}'], [otherFloor('server', 'demo')]),
+  {
+    // what a browser draws in its own way, or a role that promises keys somebody would have to write again
+    files: ['web/src/**/*.vue'],
+    ignores: ['web/src/kit/**'],
+    rules: {
+      'vue/no-restricted-html-elements': [
+        'error',
+        { element: ['select', 'dialog', 'datalist', 'progress'], message: fromTheKit },
+      ],
+      'vue/no-restricted-static-attribute': [
+        'error',
+        ...['checkbox', 'radio', 'number', 'file', 'range', 'date'].map((value) => ({
+          key: 'type',
+          value,
+          element: 'input',
+          message: fromTheKit,
+        })),
+        ...['radiogroup', 'radio', 'checkbox', 'combobox', 'listbox', 'dialog', 'spinbutton', 'switch', 'tablist'].map(
+          (value) => ({ key: 'role', value, message: fromTheKit }),
+        ),
+      ],
+    },
+  },
   prettier,
 )

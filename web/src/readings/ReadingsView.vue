@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { namedPlaces } from '../places'
-import { FileButton, Pick } from '../kit'
+import { FileButton, HowFar, Pick } from '../kit'
 import { made, useView, write } from '../view'
 import {
   importReadings,
@@ -177,9 +177,7 @@ const span = (i: ReadingImportView) =>
         <div class="row">
           <ElButton v-if="!summary" type="primary" :disabled="busy" @click="look">{{ say('lookItThrough') }}</ElButton>
           <template v-if="busy">
-            <progress :value="progress" max="1" :aria-label="say('howFar')">
-              {{ Math.round(progress * 100) }} %
-            </progress>
+            <HowFar :share="progress" :label="say('howFar')" />
             <ElButton @click="cancel">{{ say('stop') }}</ElButton>
           </template>
         </div>
@@ -217,11 +215,6 @@ ul {
 }
 li {
   padding: 7px 0;
-}
-progress {
-  width: 220px;
-  height: 14px;
-  accent-color: var(--accent);
 }
 input[type='file'] {
   font: inherit;

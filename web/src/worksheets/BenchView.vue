@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Pick } from '../kit'
+import { HowFar, Pick } from '../kit'
 import { ElButton } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -143,9 +143,7 @@ const link = () =>
               say('simulateIt')
             }}</ElButton>
             <ElButton v-if="running" @click="cancel">{{ say('callItOff') }}</ElButton>
-            <progress v-if="running" :value="progress" max="1" :aria-label="say('howFar')">
-              {{ Math.round(progress * 100) }} %
-            </progress>
+            <HowFar v-if="running" :share="progress" :label="say('howFar')" />
           </div>
         </form>
         <section class="card stack answer" aria-live="polite">
@@ -250,11 +248,6 @@ dd {
 dd .soft {
   display: block;
   font: 400 14px/1.35 var(--font);
-}
-progress {
-  accent-color: var(--accent);
-  flex: 1;
-  min-width: 80px;
 }
 .how {
   font-size: 14.5px;
