@@ -7,7 +7,13 @@ defineProps<{ label: string; share: number }>()
 </script>
 
 <template>
-  <ElProgress class="how-far" :percentage="Math.round(100 * share)" :stroke-width="10" :aria-label="label" />
+  <ElProgress
+    class="how-far"
+    :percentage="Math.round(100 * share)"
+    :stroke-width="10"
+    :format="(n: number) => `${n} %`"
+    :aria-label="label"
+  />
 </template>
 
 <style scoped>
