@@ -194,4 +194,9 @@ test('the sheet of labels shows where a label will print, and starts where it is
   // to a line's breadth
   expect(Math.abs((box.x - paper.x) * mm - (7.25 + 2 * 66))).toBeLessThan(1.5)
   expect(Math.abs((box.y - paper.y) * mm - (15.15 + 38.1))).toBeLessThan(1.5)
+  // a sheet that is used up is a new one, on the page and in the file
+  await page.getByLabel('Used already on the sheet').fill('21')
+  await expect(page.locator('figure .gone')).toHaveCount(0)
+  const pdf = (await page.getByRole('link', { name: 'Label as PDF' }).getAttribute('href'))!
+  expect((await page.request.get(pdf)).headers()['content-type']).toContain('application/pdf')
 })

@@ -202,12 +202,12 @@ function turnedWorse(house: House, lot: LotState): Alarm[] {
   const lastLook = looks.at(-1)
   if (!lastLook || house.nowMs - lastLook.atMs > worseFor * dayMs || lastLook.bad === 0) return []
   const keeping = keepingOf(house, lot)
-  const { model, lossPct, spread, nowDay, forecast } = keeping
+  const { model, lossPct, spread } = keeping
   const before = looks.slice(0, -1).map(({ atMs, lookedAt, bad }) => ({ day: (atMs - beganMs) / dayMs, lookedAt, bad }))
   const day = (lastLook.atMs - beganMs) / dayMs
   const thought = keepingForecast(model, lossPct, day, beliefAfterChecks(model, before, day, spread), spread)
   const was = keepingDate(house, keeping, thought.nineInTenDay.p50)
-  const now = keepingDate(house, keeping, Math.max(nowDay, forecast.nineInTenDay.p50))
+  const now = keepingDate(house, keeping, keeping.until.p50)
   const left = daysBetween(house.dateOf(lastLook.atMs), was)
   const nearer = daysBetween(now, was)
   if (nearer < worseDays || nearer < worseShare * left) return []

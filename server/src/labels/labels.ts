@@ -1,6 +1,6 @@
 import pdfmake from 'pdfmake'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
-import { fontFile } from './lettering'
+import { fitted, fontFile } from './lettering'
 import { qrPath, type TagWords } from './tag'
 import { labelPlace, labelSheets, type LabelSheetId } from '@vadose/contract/label-sheets'
 
@@ -23,8 +23,7 @@ export interface Label {
 }
 
 const points = (mm: number) => (mm * 72) / 25.4
-/** Mean width of a letter as a share of the type size: lines that would run into the QR are set smaller, then cut. */
-const letterShare = 0.5
+/** Lines that would run into the QR are set smaller, down to this, then cut. */
 const smallestPt = 5.5
 
 /**
@@ -44,11 +43,10 @@ export async function labelsPdf(labels: readonly Label[], sheetId: LabelSheetId,
     const left = place.x + 3.5
     const room = points(width - qrMm - 9)
     const line = (text: string, wantedPt: number, y: number, bold = false): Content => {
-      const fontSize = Math.max(smallestPt, Math.min(wantedPt, room / (text.length * letterShare)))
-      const cut = Math.floor(room / (fontSize * letterShare))
+      const { shown, size } = fitted(text, wantedPt, smallestPt, room, bold ? '700Bold' : '400Regular')
       return {
-        text: text.length > cut ? `${text.slice(0, cut - 1)}…` : text,
-        fontSize,
+        text: shown,
+        fontSize: size,
         bold,
         noWrap: true,
         absolutePosition: { x: points(left), y: points(place.y + y) },

@@ -15,6 +15,19 @@ function fontOf(style: Style): fontkit.Font {
   return font
 }
 
+/**
+ * A line as it fits its room: smaller first, no smaller than `least`, then cut off.
+ * @param room as wide as it may be, in the measure of the sizes
+ */
+export function fitted(text: string, size: number, least: number, room: number, style: Style = '400Regular') {
+  const font = fontOf(style)
+  const width = (s: string) => font.layout(s).advanceWidth / font.unitsPerEm
+  const letters = Array.from(text)
+  let [shown, cut] = [text, letters.length]
+  while (cut > 1 && width(shown) * least > room) shown = `${letters.slice(0, --cut).join('').trimEnd()}…`
+  return { shown, size: Math.min(size, room / Math.max(1e-9, width(shown))) }
+}
+
 export const escape = (text: string): string => text.replace(/[<>&"']/g, (c) => `&#${c.charCodeAt(0)};`)
 
 export interface Line {
@@ -35,18 +48,11 @@ export interface Line {
  */
 export function lettered(text: string, { x, y, size, least, room, style = '400Regular' }: Line): string {
   const font = fontOf(style)
-  const width = (s: string) => font.layout(s).advanceWidth / font.unitsPerEm
-  const letters = Array.from(text)
-  const fits = (s: string) => width(s) * least <= room
-  let cut = letters.length
-  const shown = () => (cut < letters.length ? `${letters.slice(0, cut).join('').trimEnd()}…` : text)
-  while (cut > 1 && !fits(shown())) cut--
-  const here = shown()
-  const em = Math.min(size, room / Math.max(1e-9, width(here)))
-  if (letters.some((letter) => !font.hasGlyphForCodePoint(letter.codePointAt(0)!))) {
-    return `<text x="${x}" y="${y}" font-family="sans-serif" font-size="${em.toFixed(2)}">${escape(here)}</text>`
+  const { shown, size: em } = fitted(text, size, least, room, style)
+  if (Array.from(text).some((letter) => !font.hasGlyphForCodePoint(letter.codePointAt(0)!))) {
+    return `<text x="${x}" y="${y}" font-family="sans-serif" font-size="${em.toFixed(2)}">${escape(shown)}</text>`
   }
-  const { glyphs, positions } = font.layout(here)
+  const { glyphs, positions } = font.layout(shown)
   const scale = em / font.unitsPerEm
   let along = 0
   const outlines = glyphs.map((glyph, i) => {

@@ -98,13 +98,17 @@ export function tagWords(
 export function tagSvg(crop: Crop, lot: LotRow, voice: TagVoice, address: string, form: TagForm = {}): string {
   const { name, what, date, amount } = tagWords(crop, lot, voice, form)
   const lines = [name, what, date, amount]
+  const lettering = lines.map((line, i) => {
+    const [size, style] = i === 0 ? ([4.2, '700Bold'] as const) : ([3.4, '400Regular'] as const)
+    return lettered(line, { x: 6, y: 22 + i * 6, size, least: 2.5, room: 38, style })
+  })
   return `<svg xmlns="http://www.w3.org/2000/svg" width="80mm" height="50mm" viewBox="0 0 80 50" role="img" aria-label="${escape(said(told('labels.tagOf', { code: lot.code }), voice))}">
 <desc>${escape(lines.filter(Boolean).join('\n'))}</desc>
 <rect x="0" y="0" width="80" height="50" fill="#ffffff"/>
 <path d="M6 2.5h68a3.5 3.5 0 0 1 3.5 3.5v38a3.5 3.5 0 0 1-3.5 3.5H6A3.5 3.5 0 0 1 2.5 44V6A3.5 3.5 0 0 1 6 2.5z" fill="none" stroke="#000000" stroke-width="0.4"/>
 <circle cx="7.5" cy="7.5" r="2" fill="none" stroke="#000000" stroke-width="0.4"/>
 ${lettered(lot.code, { x: 12, y: 13, size: 9, least: 5, room: 62, style: '700Bold' })}
-${lines.map((line, i) => lettered(line, { x: 6, y: 22 + i * 6, size: i === 0 ? 4.2 : 3.4, least: 2.5, room: 38, style: i === 0 ? '700Bold' : '400Regular' })).join('\n')}
+${lettering.join('\n')}
 <path transform="translate(48 12)" d="${qrPath(address, 26)}" fill="#000000"/>
 </svg>`
 }

@@ -63,7 +63,7 @@ const closeSoon = () => setTimeout(() => (open.value = false), 150)
     >
       <template #suffix><kbd>/</kbd></template>
     </ElInput>
-    <!-- what is found are links, which no field of the kit offers; keys are tested in e2e/keyboard.spec.ts -->
+    <!-- what is found are links, which no field of the kit offers; its keys are tested in e2e/demo.spec.ts -->
     <!-- eslint-disable-next-line vue/no-restricted-static-attribute -->
     <ul v-if="open" class="found card" role="listbox" :aria-label="say('found')">
       <li v-for="(one, i) in found" :key="one.key" role="option" :aria-selected="i === at">

@@ -4,23 +4,22 @@ import { computed } from 'vue'
 import { say } from './say'
 
 /** The sheet of labels as it will print: what is used already, and which lot's label goes where. */
-const props = defineProps<{ sheet: LabelSheetId; used: number; codes: string[] }>()
+const props = defineProps<{ sheet: LabelSheetId; /** fewer than it has */ used: number; codes: string[] }>()
 const emit = defineEmits<{ start: [used: number] }>()
 
 const paper = computed<LabelSheet>(() => labelSheets[props.sheet])
 const perSheet = computed(() => paper.value.columns * paper.value.rows)
-/** on the first sheet that something prints on */
 const labels = computed(() => {
-  const used = props.used % perSheet.value
   return Array.from({ length: perSheet.value }, (_, n) => ({
     n,
     ...labelPlace(paper.value, n),
-    gone: n < used,
-    code: props.codes[n - used] ?? '',
+    gone: n < props.used,
+    code: props.codes[n - props.used] ?? '',
   }))
 })
 const more = computed(() => props.codes.length - labels.value.filter(({ code }) => code).length)
-const [width, height] = [computed(() => paper.value.size[0]), computed(() => paper.value.size[1])]
+const width = computed(() => paper.value.size[0])
+const height = computed(() => paper.value.size[1])
 </script>
 
 <template>
@@ -33,7 +32,7 @@ const [width, height] = [computed(() => paper.value.size[0]), computed(() => pap
       :viewBox="`-1 -1 ${paper.page[0] + 2} ${paper.page[1] + 2}`"
       :class="{ roll: perSheet === 1 }"
       role="img"
-      :aria-label="say('sheetAsItWillPrint', { used: used % perSheet, codes: codes.join(', ') })"
+      :aria-label="say('sheetAsItWillPrint', { used, codes: codes.join(', ') })"
     >
       <rect class="page" x="0" y="0" :width="paper.page[0]" :height="paper.page[1]" />
       <g

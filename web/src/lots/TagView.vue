@@ -2,7 +2,7 @@
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { type LabelSheetId } from '@vadose/contract/label-sheets'
+import { labelSheets, type LabelSheetId } from '@vadose/contract/label-sheets'
 import { readLabels, readTag } from '@vadose/contract/labels'
 import { linkTo } from '../call'
 import { Pick } from '../kit'
@@ -35,7 +35,11 @@ const papers = Object.entries(sheets).map(([id, label]) => ({ id: id as LabelShe
 const last = localStorage.getItem('label-sheet')
 const sheet = ref(last && Object.hasOwn(sheets, last) ? (last as LabelSheetId) : 'a4-21')
 const skip = ref('0')
-const used = computed(() => (/^\d+$/.test(skip.value) ? Number(skip.value) : 0))
+/** of the sheet in hand: a sheet used up is a new one */
+const used = computed(() => {
+  const { columns, rows } = labelSheets[sheet.value]
+  return /^\d+$/.test(skip.value) ? Number(skip.value) % (columns * rows) : 0
+})
 const pdf = computed(() =>
   linkTo(readLabels, { query: { lots: code.value, sheet: sheet.value, skip: String(used.value) } }),
 )
@@ -93,6 +97,10 @@ watch(sheet, (next) => {
   gap: 16px;
   align-items: start;
 }
+.tags {
+  display: grid;
+  gap: 12px;
+}
 .papers {
   align-items: end;
 }
@@ -104,6 +112,7 @@ watch(sheet, (next) => {
 }
 .tag {
   display: block;
+  break-inside: avoid;
   width: 80mm;
   max-width: 100%;
   height: auto;

@@ -216,8 +216,4 @@ ul {
 li {
   padding: 7px 0;
 }
-input[type='file'] {
-  font: inherit;
-  max-width: 100%;
-}
 </style>
