@@ -78,7 +78,7 @@ watch(sheet, (next) => {
             <Pick v-model="sheet" class="sheet" :label="say('labelPaper')" :options="papers" />
           </label>
           <label v-if="sheet !== 'roll-58'" class="field"
-            >{{ say('usedAlreadyOnTheSheet') }} <ElInput v-model="skip" class="skip" inputmode="numeric"
+            >{{ say('usedAlreadyOnTheSheet') }} <ElInput v-model="skip" class="skip" inputmode="numeric" maxlength="3"
           /></label>
           <a class="el-button" :href="pdf" target="_blank" rel="noopener">{{
             codes.length > 1 ? say('labelsAsPdf', { codes: codes.length }) : say('labelAsPdf')
