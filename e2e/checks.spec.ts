@@ -50,9 +50,9 @@ test.describe('in one hand, in the cellar', () => {
     // every fault found is asked about, each with its usual way chosen
     for (const name of [first, second]) {
       const ways = page.getByRole('radiogroup', { name: `What to do with ${name}` })
-      await expect(ways.locator('[aria-checked="true"]')).toHaveCount(1)
+      await expect(ways.getByRole('radio', { checked: true })).toHaveCount(1)
       await ways.getByRole('radio').last().tap()
-      await expect(ways.getByRole('radio').last()).toHaveAttribute('aria-checked', 'true')
+      await expect(ways.getByRole('radio').last()).toBeChecked()
     }
     await page.getByRole('button', { name: 'Done with them' }).tap()
     await expect(page.getByText(/Look again on/)).toBeVisible()

@@ -32,7 +32,6 @@ test('English as in America: its words, its dates, its week', async ({ page }) =
 /** Every text a page shows, its labels and titles too. */
 const textsOf = (page: Page) =>
   page.evaluate(() => {
-    for (const details of document.querySelectorAll('details')) details.open = true
     const texts: string[] = []
     const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
     for (let node = walk.nextNode(); node; node = walk.nextNode()) {

@@ -32,7 +32,7 @@ for (const size of sizes) {
 
     await page.goto(`/kitchen?lots=${cabbage}`)
     await expect(page.locator(`[data-part="${cabbage}"]`)).toBeVisible()
-    await page.locator(`[data-part="${cabbage}"]`).getByRole('button', { name: 'one fewer' }).click()
+    await page.locator(`[data-part="${cabbage}"]`).getByRole('button', { name: 'less' }).click()
     await pick(page, 'A lot that goes in', new RegExp(onions))
     await page.locator(`[data-part="${onions}"]`).getByLabel('Weight in kg').fill('0.4')
     await page.getByRole('button', { name: 'Something without a lot' }).click()

@@ -128,7 +128,7 @@ for (const size of sizes) {
     // people eat from the line
     await page.goto(`/lots/${code}`)
     await page.getByRole('button', { name: /^Use/ }).click()
-    await page.getByLabel('heads', { exact: true }).fill('3')
+    await page.getByRole('spinbutton', { name: 'heads', exact: true }).fill('3')
     await page.getByRole('button', { name: 'Use', exact: true }).last().click()
     await expect(page.locator('.undo')).toContainText('used 3 heads')
     expect(await lotOf(page, code)).toMatchObject({ pieces: 57, stage: 'drying' })
@@ -148,7 +148,7 @@ for (const size of sizes) {
     await page.goto(`/lots/${part.code}`)
     await page.getByRole('button', { name: /^Move/ }).click()
     await page.getByRole('radio', { name: 'A part' }).click()
-    await page.getByLabel('heads', { exact: true }).fill('5')
+    await page.getByRole('spinbutton', { name: 'heads', exact: true }).fill('5')
     await page.getByRole('radio', { name: /^Cellar/ }).click()
     await page.getByRole('button', { name: 'Move it' }).click()
     await expect(page.locator('.undo')).toContainText('5 heads')

@@ -38,7 +38,7 @@ test('a household goes into one file, is renamed and removed, and comes back fro
   await page.getByRole('link', { name: 'Quarry House' }).click()
   await expect(page.locator('.when a')).toContainText('Quarry House')
   await page.goto('/household')
-  await page.locator('input[type=file]').setInputFiles(path)
+  await page.getByLabel('A household’s file').setInputFiles(path)
   await expect(page).toHaveURL(/travelling-house\/$/)
   await page.goto('/lots/' + code)
   await expect(page.getByText('60 heads, 6.00 kg').first()).toBeVisible()
@@ -92,7 +92,7 @@ test('a write whose answer was lost is known after the page was loaded again', a
   await page.getByRole('button', { name: 'Note' }).click()
   await page.getByLabel('Note').fill('hung by the door')
   await page.getByRole('button', { name: 'Keep', exact: true }).click()
-  await expect(page.locator('details.card.table td').getByText('hung by the door')).toHaveCount(2)
+  await expect(page.locator('.fold.card td').getByText('hung by the door')).toHaveCount(2)
   wrongs.splice(0)
 })
 

@@ -22,7 +22,7 @@ for (const size of [
     await page.getByRole('button', { name: 'Use' }).click()
     const form = page.locator('.take')
     await form.getByRole('radio', { name: 'To the kitchen' }).click()
-    await form.getByLabel('heads', { exact: true }).fill('12')
+    await form.getByRole('spinbutton', { name: 'heads', exact: true }).fill('12')
     await form.getByRole('button', { name: 'Use', exact: true }).click()
     await expect(bar).toContainText('used 12 heads')
     expect((await lot()).pieces).toBe(88)
@@ -55,7 +55,7 @@ test('z undoes by keyboard, and what came after is named', async ({ page, wrongs
   await page.keyboard.press('u')
   const form = page.locator('.take')
   await form.getByRole('radio', { name: 'To the kitchen' }).click()
-  await form.getByLabel('heads', { exact: true }).fill('10')
+  await form.getByRole('spinbutton', { name: 'heads', exact: true }).fill('10')
   await form.getByRole('button', { name: 'Use', exact: true }).click()
   await expect(bar).toContainText('used 10 heads')
   // meanwhile somebody else used some

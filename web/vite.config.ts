@@ -1,5 +1,6 @@
 import { parse } from '@formatjs/icu-messageformat-parser'
 import vue from '@vitejs/plugin-vue'
+import { fileURLToPath } from 'node:url'
 import { defineConfig, type Plugin } from 'vite'
 
 /**
@@ -29,6 +30,10 @@ export default defineConfig(({ command }) => ({
         resolve: {
           alias: [
             {
+              find: /^@ctrl\/tinycolor$/,
+              replacement: fileURLToPath(new URL('no-colours.ts', import.meta.url)),
+            },
+            {
               find: /^@formatjs\/icu-messageformat-parser$/,
               replacement: '@formatjs/icu-messageformat-parser/no-parser.js',
             },
@@ -37,6 +42,8 @@ export default defineConfig(({ command }) => ({
       }
     : {}),
   worker: { plugins: () => [readMessages()] },
+  // components here, and Element Plus', are written by setup functions: Vue does without the other way
+  define: { __VUE_OPTIONS_API__: 'false' },
   server: { proxy: { '/api': `http://127.0.0.1:${process.env['PORT'] ?? 8420}` } },
   build: {
     target: 'es2022',

@@ -105,6 +105,6 @@ export const readLineAdvice = ofHousehold('line-advice', {
 export const readLineLot = ofHousehold('line-lot', {
   method: 'GET',
   path: '/line/:code',
-  says: 'A hanging lot: weighings, the fitted curve, and what would help.',
-  answer: lineLotDetail,
+  says: 'A hanging lot: weighings, the fitted curve, and what would help; null for one that hangs no more.',
+  answer: nullable(lineLotDetail),
 })

@@ -9,6 +9,7 @@ import { fullDate, useFrame, YearStrip } from './households'
 import { FindBox, UndoBar, useLastAct } from './lots'
 import { tabs } from './router'
 import { say } from './say'
+import { Notice, IconBringIn, IconFind, IconLarder, IconMore, IconToday } from './kit'
 
 const frame = useFrame()
 const route = useRoute()
@@ -107,26 +108,26 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       :class="{ here: inTab === tab.name }"
       :aria-current="inTab === tab.name ? 'page' : undefined"
     >
-      {{ tab.label }} <kbd>{{ tab.key }}</kbd>
+      <component :is="tab.icon" class="icon" aria-hidden="true" />{{ tab.label }} <kbd>{{ tab.key }}</kbd>
     </RouterLink>
     <FindBox ref="find" class="find" />
   </nav>
   <main>
-    <p v-if="frame.failure && !nobody" class="notice bad" role="alert">{{ frame.failure }}</p>
-    <p v-if="arrived" class="notice" role="status">
+    <Notice v-if="frame.failure && !nobody" bad>{{ frame.failure }}</Notice>
+    <Notice v-if="arrived">
       {{ say('whatYouKeptJustBefore') }}
-    </p>
+    </Notice>
     <UndoBar />
     <WhoseView v-if="nobody" :unknown="householdHere" />
     <!-- no screen begins before its household is known -->
     <RouterView v-else-if="frame.frame || frame.failure" />
   </main>
   <nav v-if="!nobody" class="thumb-bar" :aria-label="say('screensByThumb')">
-    <RouterLink to="/">{{ say('today') }}</RouterLink>
-    <RouterLink to="/bring-in">{{ say('bringIn') }}</RouterLink>
-    <RouterLink to="/find">{{ say('find') }}</RouterLink>
-    <RouterLink to="/larder">{{ say('larder') }}</RouterLink>
-    <RouterLink to="/household">{{ say('more') }}</RouterLink>
+    <RouterLink to="/"><IconToday class="icon" aria-hidden="true" />{{ say('today') }}</RouterLink>
+    <RouterLink to="/bring-in"><IconBringIn class="icon" aria-hidden="true" />{{ say('bringIn') }}</RouterLink>
+    <RouterLink to="/find"><IconFind class="icon" aria-hidden="true" />{{ say('find') }}</RouterLink>
+    <RouterLink to="/larder"><IconLarder class="icon" aria-hidden="true" />{{ say('larder') }}</RouterLink>
+    <RouterLink to="/household"><IconMore class="icon" aria-hidden="true" />{{ say('more') }}</RouterLink>
   </nav>
   <aside v-if="keysShown" class="keys card" :aria-label="say('keys')">
     <h2>{{ say('keys') }}</h2>

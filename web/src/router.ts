@@ -1,12 +1,14 @@
 import { loadWords } from './voice'
 import { createRouter, createWebHistory } from 'vue-router'
 import { householdHere } from './call'
+import { IconAlmanac, IconBench, IconBringIn, IconLarder, IconLine, IconStores, IconToday, IconYear } from './kit'
 import { say } from './say'
 
 export const tabs = [
   {
     path: '/',
     name: 'today',
+    icon: IconToday,
     get label() {
       return say('today')
     },
@@ -15,6 +17,7 @@ export const tabs = [
   {
     path: '/bring-in',
     name: 'bring-in',
+    icon: IconBringIn,
     get label() {
       return say('bringIn')
     },
@@ -23,6 +26,7 @@ export const tabs = [
   {
     path: '/line',
     name: 'line',
+    icon: IconLine,
     get label() {
       return say('dryingLine')
     },
@@ -31,6 +35,7 @@ export const tabs = [
   {
     path: '/stores',
     name: 'stores',
+    icon: IconStores,
     get label() {
       return say('stores')
     },
@@ -39,6 +44,7 @@ export const tabs = [
   {
     path: '/larder',
     name: 'larder',
+    icon: IconLarder,
     get label() {
       return say('larder')
     },
@@ -47,6 +53,7 @@ export const tabs = [
   {
     path: '/year',
     name: 'year',
+    icon: IconYear,
     get label() {
       return say('year')
     },
@@ -55,6 +62,7 @@ export const tabs = [
   {
     path: '/almanac',
     name: 'almanac',
+    icon: IconAlmanac,
     get label() {
       return say('almanac')
     },
@@ -63,6 +71,7 @@ export const tabs = [
   {
     path: '/bench',
     name: 'bench',
+    icon: IconBench,
     get label() {
       return say('bench')
     },

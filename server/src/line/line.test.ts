@@ -120,7 +120,9 @@ describe('the drying line', () => {
   })
 
   it('keeps what is stored off the line', async () => {
-    expect((await at.client.get('/line/G26-1')).status).toBe(404)
+    const asked = await at.client.get('/line/G26-1')
+    expect([asked.status, asked.body]).toEqual([200, null])
+    expect((await at.client.get('/line/G99-9')).status).toBe(404)
     expect((await act('G26-1', { act: 'fan', on: true })).body.error.code).toBe('not-drying')
   })
 })

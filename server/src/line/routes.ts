@@ -22,7 +22,7 @@ export function serveLine(server: Server): void {
   server.household(readLineLot, async (visit, { params }) => {
     const house = await visit.house()
     const lot = house.lot(params.code.toUpperCase())
-    if (lot?.stage !== 'drying') throw new Refusal('not-found', told('line.notOnTheLine', { code: params.code }))
-    return lineLotDetail(house, lot)
+    if (!lot) throw new Refusal('not-found', told('line.noSuchLot', { code: params.code }))
+    return lot.stage === 'drying' ? lineLotDetail(house, lot) : null
   })
 }

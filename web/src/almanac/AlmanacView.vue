@@ -8,7 +8,8 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { ApiError } from '../call'
 import { useFrame, weight } from '../households'
-import { allCrops, cropColour, currentAlmanac } from './almanac'
+import { cropColour, currentAlmanac } from './almanac'
+import AlmanacToday from './AlmanacToday.vue'
 import ConditionRulers from './ConditionRulers.vue'
 import CropList from './CropList.vue'
 import LearntCard from './LearntCard.vue'
@@ -18,6 +19,7 @@ import PathLine from './PathLine.vue'
 import SchoolsCard from './SchoolsCard.vue'
 import { say } from './say'
 import { sayWord, sayProse } from '../voice'
+import { Field, Fold, Notice } from '../kit'
 
 const frame = useFrame()
 const route = useRoute()
@@ -93,14 +95,13 @@ async function removeOwn() {
         </div>
       </header>
       <form v-if="adding" class="card row" @submit.prevent="addOwn">
-        <label class="field"
-          >{{ say('nameOfYourCrop') }}
-          <ElInput v-model="ownName" maxlength="60" :placeholder="say('likeBut', { name: crop.name })"
-        /></label>
+        <Field :label="say('nameOfYourCrop')"
+          ><ElInput v-model="ownName" maxlength="60" :placeholder="say('likeBut', { name: crop.name })"
+        /></Field>
         <ElButton type="primary" native-type="submit" :disabled="!ownName.trim()">{{ say('addIt') }}</ElButton>
         <p class="soft">{{ say('itBeginsWithEverythingHas', { name: crop.name }) }}</p>
       </form>
-      <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
+      <Notice v-if="failure" bad>{{ failure }}</Notice>
 
       <section class="card">
         <h2 class="visually-hidden">{{ say('fromBedToPlate') }}</h2>
@@ -183,23 +184,18 @@ async function removeOwn() {
           <span v-if="overridden" class="soft">{{ say('ofYourOwn', { overridden }) }}</span>
         </h2>
         <NumbersTable :crop="crop.id" :editing="editing" />
-        <details>
-          <summary class="soft">{{ say('sourcesInFull') }}</summary>
+        <Fold :label="say('sourcesInFull')">
           <ul>
             <li v-for="s in used" :key="s" class="soft">{{ s }}</li>
           </ul>
-        </details>
+        </Fold>
       </section>
     </article>
     <div v-else class="stack">
-      <h1>{{ say('almanac') }}</h1>
-      <p v-if="route.params['crop']" class="notice bad">
+      <Notice v-if="route.params['crop']" bad>
         {{ say('thereIsNoInThe', { params: String(route.params['crop']) }) }}
-      </p>
-      <p>
-        {{ say('cropsAndFormsEachFrom', { allCrops: allCrops().length }) }}
-      </p>
-      <p class="soft">{{ say('changeAnyNumberForYour') }}</p>
+      </Notice>
+      <AlmanacToday />
     </div>
   </div>
 </template>
@@ -208,40 +204,40 @@ async function removeOwn() {
 .almanac {
   display: grid;
   grid-template-columns: 232px minmax(0, 1fr);
-  gap: 24px;
+  gap: var(--s-24);
   align-items: start;
 }
 .three {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 14px;
+  gap: var(--s-16);
   align-items: start;
 }
 ul {
   margin: 0;
-  padding-left: 18px;
+  padding-left: var(--s-16);
 }
 .plain {
   list-style: none;
   padding: 0;
 }
 .rows li {
-  padding: 7px 0;
+  padding: var(--s-8) 0;
 }
 .tag {
-  margin-left: 6px;
-  font-size: 12.5px;
+  margin-left: var(--s-6);
+  font-size: var(--t-small);
   border: 1px solid var(--bad);
   color: var(--bad);
   border-radius: 4px;
-  padding: 0 5px;
+  padding: 0 var(--s-6);
   white-space: nowrap;
 }
 .cautions {
   border-left: 5px solid var(--bad);
 }
 .cautions li + li {
-  margin-top: 5px;
+  margin-top: var(--s-6);
 }
 .back {
   display: none;
@@ -263,7 +259,7 @@ ul {
   }
   .back {
     display: block;
-    padding: 10px 0;
+    padding: var(--s-8) 0;
   }
 }
 </style>

@@ -100,7 +100,7 @@ const rowsHeight = computed(() => 15 * (1 + Math.max(-1, ...marks.value.map((m) 
   stroke: var(--line);
 }
 .name {
-  font-size: 13.5px;
+  font-size: var(--t-small);
   font-weight: 600;
   fill: var(--ink);
 }

@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { allCrops, cropColour } from './almanac'
 import { say } from './say'
+import { Field } from '../kit'
 
 /** Every crop by its kind, or those that fit what is typed. */
 defineProps<{ chosen?: string | undefined }>()
@@ -44,16 +45,14 @@ function take() {
 
 <template>
   <aside class="list">
-    <label class="field">
-      {{ say('whatHaveYouGot') }}
-      <ElInput
+    <Field :label="say('whatHaveYouGot')"
+      ><ElInput
         v-model="query"
         clearable
         :placeholder="say('softNeckZucchini')"
         :aria-label="say('findACropByName')"
         @keydown.enter.prevent="take"
-      />
-    </label>
+    /></Field>
     <p v-if="!found.length" class="soft">
       {{ say('nothingFitsOpenTheNearest', { query }) }}
     </p>
@@ -82,17 +81,17 @@ function take() {
   max-height: calc(100vh - 24px);
   overflow-y: auto;
   display: grid;
-  gap: 10px;
-  padding: 2px 6px 2px 2px;
+  gap: var(--s-12);
+  padding: var(--s-2) var(--s-6) var(--s-2) var(--s-2);
 }
 .list h2 {
-  font: 600 13px var(--font);
+  font: 600 var(--t-small) var(--font);
   color: var(--soft);
-  margin: 10px 0 2px;
+  margin: var(--s-12) 0 var(--s-2);
 }
 .list nav a {
   display: block;
-  padding: 4px 8px;
+  padding: var(--s-4) var(--s-8);
   border-left: 4px solid transparent;
   color: var(--ink);
   text-decoration: none;
@@ -111,7 +110,7 @@ function take() {
     max-height: none;
   }
   .list nav a {
-    padding: 12px 10px;
+    padding: var(--s-12) var(--s-8);
     min-height: 48px;
   }
 }

@@ -98,9 +98,9 @@ const tell = (variety: string, said: VarietyKeeps['keeps'] | undefined) =>
 .line {
   display: grid;
   grid-template-columns: 150px minmax(90px, 220px) minmax(150px, 1fr) 270px;
-  gap: 4px 14px;
+  gap: var(--s-4) var(--s-16);
   align-items: center;
-  padding: 7px 0;
+  padding: var(--s-8) 0;
 }
 .line + .line {
   border-top: 1px solid var(--line);

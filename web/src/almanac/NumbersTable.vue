@@ -6,6 +6,7 @@ import { computed, ref, watch } from 'vue'
 import { ApiError } from '../call'
 import { numberRows, readNumber, type NumberRow } from './number-words'
 import { say } from './say'
+import { Figures, Notice, Tip } from '../kit'
 
 const props = defineProps<{ crop: string; editing: boolean }>()
 const rows = computed(() => numberRows(props.crop))
@@ -41,7 +42,7 @@ async function keep(row: NumberRow, back = false) {
 </script>
 
 <template>
-  <table class="numbers">
+  <Figures class="numbers" :label="say('numbersAndWhereTheyAre')">
     <caption class="visually-hidden">
       {{
         say('numbersAndWhereTheyAre')
@@ -52,7 +53,11 @@ async function keep(row: NumberRow, back = false) {
         <tr :class="{ ours: row.ours }">
           <th scope="row">{{ row.label }}</th>
           <td class="value">{{ row.shown }} {{ row.unit }}</td>
-          <td class="soft" :title="row.sourceText">{{ row.ours ? say('ourHouse') : row.sourceShort }}</td>
+          <td class="soft">
+            <Tip :says="row.sourceText"
+              ><span tabindex="0">{{ row.ours ? say('ourHouse') : row.sourceShort }}</span></Tip
+            >
+          </td>
           <td v-if="editing">
             <ElButton size="small" @click="begin(row)">{{ say('change') }}</ElButton>
             <ElButton v-if="row.ours" size="small" @click="keep(row, true)">{{ say('putBack') }}</ElButton>
@@ -74,19 +79,19 @@ async function keep(row: NumberRow, back = false) {
               <ElButton type="primary" native-type="submit">{{ say('keep') }}</ElButton>
               <ElButton @click="open = ''">{{ say('leaveIt') }}</ElButton>
             </form>
-            <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
+            <Notice v-if="failure" bad>{{ failure }}</Notice>
           </td>
         </tr>
       </template>
     </tbody>
-  </table>
+  </Figures>
 </template>
 
 <style scoped>
 .numbers {
   width: 100%;
   border-collapse: collapse;
-  font-size: 14.5px;
+  font-size: var(--t-note);
 }
 th {
   text-align: left;
@@ -94,7 +99,7 @@ th {
 }
 th,
 td {
-  padding: 4px 8px 4px 0;
+  padding: var(--s-4) var(--s-8) var(--s-4) 0;
   border-bottom: 1px solid var(--line);
   vertical-align: baseline;
 }

@@ -103,21 +103,21 @@ ol {
   display: grid;
   gap: 0;
   list-style: none;
-  margin: 4px 0 8px;
+  margin: var(--s-4) 0 var(--s-8);
   padding: 0;
 }
 li {
   display: grid;
   gap: 1px;
   align-content: start;
-  padding-right: 12px;
+  padding-right: var(--s-12);
   min-width: 0;
-  font-size: 14px;
+  font-size: var(--t-note);
   overflow-wrap: anywhere;
 }
 li .soft {
   margin-left: 0;
-  font-size: 13px;
+  font-size: var(--t-small);
   line-height: 1.35;
 }
 .days {
@@ -126,7 +126,7 @@ li .soft {
 @media (max-width: 820px) {
   ol {
     grid-template-columns: 1fr !important;
-    gap: 10px;
+    gap: var(--s-12);
   }
 }
 </style>

@@ -58,16 +58,16 @@ const wayWord: Record<string, string> = {
 
 <style scoped>
 .school h3 {
-  margin-bottom: 5px;
+  margin-bottom: var(--s-6);
 }
 .sides {
   display: grid;
   grid-auto-flow: column;
   grid-auto-columns: minmax(0, 1fr);
-  gap: 6px;
+  gap: var(--s-6);
 }
 ul {
   margin: 0;
-  padding-left: 18px;
+  padding-left: var(--s-16);
 }
 </style>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { scapeTurnSteps, signSteps } from '@vadose/core/beds'
-import { ElButton, ElInput } from 'element-plus'
+import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropOf } from '../almanac'
 import { useFrame } from '../households'
-import { Choices, DayField } from '../kit'
+import { Amount, Choices, DayField, Notice } from '../kit'
 import { useWriteDown, type AtBed, type Seen } from './write-down'
 import { say } from './say'
 
@@ -86,44 +86,44 @@ async function keep(seen: Seen) {
       /></label>
     </div>
     <form v-if="planting" class="row" @submit.prevent="keep({ what: 'planted', ...(count ? { pieces: count } : {}) })">
-      <ElInput
+      <Amount
         v-model="pieces"
-        class="count"
-        inputmode="numeric"
-        :aria-label="say('howManyPlanted', { many: crop.piece.many })"
+        bare
+        whole
+        :label="say('howManyPlanted', { many: crop.piece.many })"
         :placeholder="say('howMany')"
       />
       <ElButton type="primary" native-type="submit" :disabled="busy || (pieces.trim() !== '' && !count)">{{
         say('plantedOnThatDay')
       }}</ElButton>
     </form>
-    <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
+    <Notice v-if="failure" bad>{{ failure }}</Notice>
   </div>
 </template>
 
 <style scoped>
 .look {
-  gap: 8px;
+  gap: var(--s-8);
 }
 h4 {
-  margin: 4px 0 0;
-  font: 600 15px var(--font);
+  margin: var(--s-4) 0 0;
+  font: 600 var(--t-note) var(--font);
 }
 .look :deep(.choices) {
-  gap: 5px;
+  gap: var(--s-6);
 }
 .look :deep(.choice) {
   min-width: 44px;
-  padding: 7px 10px;
+  padding: var(--s-8) var(--s-8);
   text-align: center;
 }
 .done {
-  margin-top: 4px;
+  margin-top: var(--s-4);
 }
 .day {
   display: flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--s-8);
 }
 .day :deep(.el-date-editor) {
   width: 150px;

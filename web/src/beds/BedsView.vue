@@ -10,6 +10,7 @@ import { useView } from '../view'
 import NewStand from './NewStand.vue'
 import StandCard from './StandCard.vue'
 import { say } from './say'
+import { Notice } from '../kit'
 
 const { answer: stands, failure } = useView(listBeds)
 const { answer: memory } = useView(lastHarvests)
@@ -35,7 +36,7 @@ function gave({ planted, lifted }: StandView): string {
 </script>
 
 <template>
-  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <Notice v-if="failure" bad>{{ failure }}</Notice>
   <div v-if="stands" class="stack">
     <header class="head">
       <h1>{{ say('inTheBeds') }}</h1>
@@ -86,19 +87,19 @@ function gave({ planted, lifted }: StandView): string {
 .growing {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(min(100%, 520px), 1fr));
-  gap: 16px;
+  gap: var(--s-16);
   align-items: start;
 }
 ul {
   list-style: none;
-  margin: 6px 0 0;
+  margin: var(--s-6) 0 0;
   padding: 0;
 }
 li {
   display: grid;
   grid-template-columns: minmax(0, 1.2fr) 90px minmax(0, 1.2fr) minmax(0, 1.8fr);
-  gap: 4px 12px;
-  padding: 7px 0 7px 10px;
+  gap: var(--s-4) var(--s-12);
+  padding: var(--s-8) 0 var(--s-8) var(--s-8);
   border-left: 5px solid var(--crop);
 }
 @media (max-width: 820px) {

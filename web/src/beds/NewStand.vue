@@ -4,7 +4,7 @@ import type { IntakeMemory } from '@vadose/contract/intake'
 import { ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { allCrops } from '../almanac'
-import { Choices, Pick } from '../kit'
+import { Choices, Field, Pick } from '../kit'
 import BedLook from './BedLook.vue'
 import { say } from './say'
 
@@ -38,16 +38,13 @@ const at = computed(() =>
   <section class="card stack">
     <h2>{{ say('anotherBed') }}</h2>
     <div class="row">
-      <label class="field"
-        >{{ say('whatGrowsThere') }}
-        <Pick v-model="crop" :label="say('whatGrowsThere')" find :options="crops" class="crop"
-      /></label>
-      <label class="field"
-        >{{ say('bedOrPots') }} <ElInput v-model="bed" maxlength="60" :placeholder="say('bed')"
-      /></label>
-      <label class="field"
-        >{{ say('variety') }} <ElInput v-model="variety" maxlength="60" :placeholder="say('ifYouKnowIt')"
-      /></label>
+      <Field :label="say('whatGrowsThere')"
+        ><Pick v-model="crop" :label="say('whatGrowsThere')" find :options="crops" class="crop"
+      /></Field>
+      <Field :label="say('bedOrPots')"><ElInput v-model="bed" maxlength="60" :placeholder="say('bed')" /></Field>
+      <Field :label="say('variety')"
+        ><ElInput v-model="variety" maxlength="60" :placeholder="say('ifYouKnowIt')"
+      /></Field>
     </div>
     <Choices
       v-model="growsIn"

@@ -101,7 +101,7 @@ const says = computed(() =>
   stroke: var(--line);
 }
 text {
-  font-size: 11.5px;
+  font-size: var(--t-small);
   fill: var(--soft);
 }
 .when {

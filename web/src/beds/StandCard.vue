@@ -9,6 +9,7 @@ import SeasonLine from './SeasonLine.vue'
 import { useWriteDown } from './write-down'
 import { say } from './say'
 import { sayFact } from '../voice'
+import { Notice } from '../kit'
 
 const props = defineProps<{ stand: StandView; open: boolean }>()
 const emit = defineEmits<{ turn: [] }>()
@@ -102,25 +103,25 @@ const planted = computed(() => {
     <ElButton v-if="stand.entries.length > 4 && !allEntries" size="small" text @click="allEntries = true">{{
       say('allLooks', { entries: stand.entries.length })
     }}</ElButton>
-    <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
+    <Notice v-if="failure" bad>{{ failure }}</Notice>
   </article>
 </template>
 
 <style scoped>
 .stand {
   display: grid;
-  gap: 8px;
+  gap: var(--s-8);
   border-left: 6px solid var(--crop);
 }
 header {
   justify-content: space-between;
 }
 h2 .soft {
-  margin-left: 8px;
-  font: 400 15px var(--font);
+  margin-left: var(--s-8);
+  font: 400 var(--t-note) var(--font);
 }
 .verdict {
-  font-size: 17px;
+  font-size: var(--t-text);
 }
 .entries {
   list-style: none;
@@ -130,8 +131,8 @@ h2 .soft {
 .entries li {
   display: flex;
   align-items: center;
-  gap: 10px;
-  padding: 3px 0;
+  gap: var(--s-12);
+  padding: var(--s-4) 0;
 }
 .entries .el-button {
   margin-left: auto;

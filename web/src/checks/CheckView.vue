@@ -3,7 +3,7 @@ import { sayProse } from '../voice'
 import { useView } from '../view'
 import { readLot } from '@vadose/contract/lots'
 import { asksForAll } from '@vadose/core/checks'
-import { Choices } from '../kit'
+import { Amount, Choices, Notice } from '../kit'
 import { ElButton } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
@@ -60,7 +60,7 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
 </script>
 
 <template>
-  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <Notice v-if="failure" bad>{{ failure }}</Notice>
   <div v-if="lot" class="check stack">
     <header class="head">
       <h1>{{ step === 'done' ? say('lookedOver') : say('lookOver') }} {{ code }}</h1>
@@ -70,28 +70,28 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
       </p>
     </header>
 
-    <p v-if="lot.stage !== 'stored' && step !== 'done'" class="notice">
+    <Notice v-if="lot.stage !== 'stored' && step !== 'done'">
       {{ say('onlyWhatIsInStore') }} <RouterLink :to="`/lots/${code}`">{{ say('toTheLot') }}</RouterLink>
-    </p>
+    </Notice>
 
     <template v-else-if="step === 'look'">
-      <ul v-if="careful.length > 0" class="notice careful" :aria-label="say('careful')">
-        <li v-for="(c, i) in careful" :key="c.id">
-          <strong v-if="i === 0">{{ say('careful2') }}</strong>{{ sayProse(c.text) }}
-        </li>
-      </ul>
+      <Notice v-if="careful.length > 0" care>
+        <ul class="careful" :aria-label="say('careful')">
+          <li v-for="(c, i) in careful" :key="c.id">
+            <strong v-if="i === 0">{{ say('careful2') }}</strong>{{ sayProse(c.text) }}
+          </li>
+        </ul></Notice
+      >
       <section class="stack">
         <h2>{{ say('howManyDidYouLook') }}</h2>
-        <div class="count" role="group" :aria-label="say('howManyLookedAt')">
-          <button :aria-label="say('oneFewer')" @click="lookedAt = clamp(lookedAt - 1)">−</button>
-          <input
-            :value="lookedAt"
-            inputmode="numeric"
-            :aria-label="say('numberLookedAt')"
-            @change="lookedAt = clamp(Number(($event.target as HTMLInputElement).value))"
-          />
-          <button :aria-label="say('oneMore')" @click="lookedAt = clamp(lookedAt + 1)">+</button>
-        </div>
+        <Amount
+          class="count"
+          bare
+          whole
+          :label="say('numberLookedAt')"
+          :model-value="String(lookedAt)"
+          @update:model-value="lookedAt = clamp(Number($event))"
+        />
         <div class="choices quick">
           <button
             v-for="n in [10, 20, 50].filter((k) => k < most)"
@@ -137,12 +137,12 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
           </div>
         </div>
       </section>
-      <p v-if="bad > lookedAt" class="notice bad">{{ say('thatIsMoreThanWere') }}</p>
-      <p v-else-if="asksForAll({ lookedAt, bad, ...(lot.pieces && { lotSize: lot.pieces }) })" class="notice bad">
+      <Notice v-if="bad > lookedAt" bad>{{ say('thatIsMoreThanWere') }}</Notice>
+      <Notice v-else-if="asksForAll({ lookedAt, bad, ...(lot.pieces && { lotSize: lot.pieces }) })" bad>
         {{ say('moreThanAQuarterAre') }}
         <RouterLink :to="`/lots/${code}/sort`">{{ say('pourItOutAndSort') }}</RouterLink>
-      </p>
-      <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
+      </Notice>
+      <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
       <ElButton class="go" type="primary" :disabled="busy || bad > lookedAt || lookedAt < 1" @click="proceed">
         {{ bad > 0 ? say('whatToDoWith', { bad: bad === 1 ? say('it') : say('the', { bad }) }) : say('allSound') }}
       </ElButton>
@@ -163,7 +163,7 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
         />
         <p v-if="f.spreads === 'quickly'" class="bad">{{ say('itRunsToItsNeighbours') }}</p>
       </section>
-      <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
+      <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
       <ElButton class="go" type="primary" :disabled="busy" @click="keep">{{ say('doneWithIt', { bad }) }}</ElButton>
       <ElButton class="go" @click="step = 'look'">{{ say('backToCounting') }}</ElButton>
     </template>
@@ -181,45 +181,35 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
   max-width: 620px;
   margin: 0 auto;
 }
-.count {
-  display: grid;
-  grid-template-columns: 64px 1fr 64px;
-  gap: 10px;
-}
-.count > * {
-  height: 62px;
-  border: 1.5px solid var(--line);
-  border-radius: 10px;
-  background: var(--card);
-  display: grid;
-  place-items: center;
-  font: 650 30px var(--font-head);
-}
-.count input {
+/* the largest thing on the screen: counted with one hand, the other in the crate */
+.count :deep(.el-input-number) {
   width: 100%;
-  text-align: center;
-  color: inherit;
+  --touch: 64px;
+  --el-component-size: 64px;
+  --el-input-height: 62px;
+  line-height: 62px;
 }
-.count button {
-  cursor: pointer;
+.count :deep(.el-input__inner) {
+  font: 650 var(--t-figure) var(--font-head);
 }
 .faults {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 10px;
+  gap: var(--s-12);
 }
 .fault {
   position: relative;
   display: grid;
 }
-.careful {
+ul.careful {
+  list-style: none;
   margin: 0;
-  padding-left: 30px;
+  padding: 0;
 }
 .with-sign {
   display: flex;
   align-items: center;
-  gap: 10px;
+  gap: var(--s-12);
 }
 .hit svg {
   grid-row: 1 / 3;
@@ -228,28 +218,28 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
   display: grid;
   grid-template-columns: auto 1fr auto;
   grid-template-rows: auto 1fr;
-  gap: 2px 8px;
+  gap: var(--s-2) var(--s-8);
   text-align: left;
   border: 1.5px solid var(--line);
   border-radius: 10px;
   background: var(--card);
-  padding: 10px 12px;
+  padding: var(--s-8) var(--s-12);
   min-height: 96px;
   cursor: pointer;
 }
 .hit .soft {
   margin: 0;
   grid-column: 2;
-  font-size: 13px;
+  font-size: var(--t-small);
 }
 .hit b {
   grid-column: 3;
   grid-row: 1 / 3;
-  font: 650 24px var(--font-head);
+  font: 650 var(--t-title) var(--font-head);
   color: var(--soft);
 }
 .some .hit {
-  padding-bottom: 52px;
+  padding-bottom: calc(var(--s-40) + var(--s-12));
   border-color: var(--bad);
   box-shadow: inset 0 0 0 1.5px var(--bad);
 }
@@ -261,7 +251,7 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
   right: 6px;
   bottom: 6px;
   display: flex;
-  gap: 6px;
+  gap: var(--s-6);
 }
 .less > * {
   width: 48px;
@@ -270,7 +260,7 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
   border-radius: 8px;
   background: var(--paper);
   color: inherit;
-  font-size: 18px;
+  font-size: var(--t-head);
   text-align: center;
 }
 .less button {
@@ -283,7 +273,16 @@ const proceed = () => (bad.value > 0 ? (step.value = 'decide') : void keep())
 .go {
   width: 100%;
   min-height: 54px;
-  font-size: 17px;
+  font-size: var(--t-text);
   margin: 0;
+}
+@media (max-width: 480px) {
+  .faults {
+    grid-template-columns: minmax(0, 1fr);
+    gap: var(--s-8);
+  }
+  .hit {
+    min-height: 64px;
+  }
 }
 </style>

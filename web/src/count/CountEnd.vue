@@ -5,7 +5,7 @@ import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropColour, lotCrop, lotName } from '../almanac'
 import { amount, useAttempt, weight } from '../households'
-import { Choices } from '../kit'
+import { Choices, Notice } from '../kit'
 import { write } from '../view'
 import { isOff, linesOf, offWords, tallyOf } from './count'
 import OffRope from './OffRope.vue'
@@ -74,10 +74,10 @@ const book = () =>
         <ElButton type="primary" :disabled="busy" @click="book">{{ say('bookTheCount') }}</ElButton>
       </div>
     </header>
-    <p v-if="tally.counted < tally.lines" class="notice">
+    <Notice v-if="tally.counted < tally.lines">
       {{ say('lineIsNotCountedThey', { lines: tally.lines - tally.counted }) }}
-    </p>
-    <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
+    </Notice>
+    <Notice v-if="failure" bad>{{ failure }}</Notice>
     <section v-for="line in off" :key="line.code" class="card off" :data-off="line.code">
       <div :style="{ '--crop': cropColour(line.crop) }">
         <h2>
@@ -117,13 +117,13 @@ const book = () =>
 .off {
   display: grid;
   grid-template-columns: minmax(180px, 1fr) 150px minmax(300px, 1.6fr);
-  gap: 8px 20px;
+  gap: var(--s-8) var(--s-24);
   align-items: center;
 }
 i {
   display: block;
   height: 10px;
-  margin: 3px 0;
+  margin: var(--s-4) 0;
   border-radius: 2px;
 }
 .book {
@@ -133,7 +133,7 @@ i {
   background: var(--crop);
 }
 .tight {
-  gap: 4px;
+  gap: var(--s-4);
 }
 @media (max-width: 820px) {
   .off {

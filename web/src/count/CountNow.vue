@@ -100,24 +100,24 @@ function onKey(event: KeyboardEvent) {
 <style scoped>
 .now {
   border: 2px solid var(--accent);
-  margin: 6px 0;
+  margin: var(--s-6) 0;
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 300px);
-  gap: 14px;
+  gap: var(--s-16);
 }
 .typed {
   width: 170px;
   height: 54px;
-  padding: 4px 14px;
+  padding: var(--s-4) var(--s-12);
   border: 1.5px solid var(--accent);
   border-radius: 8px;
   background: var(--card);
   color: var(--ink);
-  font: 650 24px var(--font-head);
+  font: 650 var(--t-title) var(--font-head);
 }
 .row,
 .keys-said {
-  margin-top: 10px;
+  margin-top: var(--s-12);
 }
 .keys-said kbd {
   color: var(--ink);

@@ -73,6 +73,6 @@ const farOff = computed(() =>
 
 <style scoped>
 li {
-  padding: 3px 0;
+  padding: var(--s-4) 0;
 }
 </style>

@@ -10,6 +10,7 @@ import CountNow from './CountNow.vue'
 import CountSide from './CountSide.vue'
 import { isOff, linesOf, nextAfter, offWords, tallyOf, type Said } from './count'
 import { say } from './say'
+import { Notice } from '../kit'
 
 /** Shelf by shelf, line after line, by keyboard or thumb: rows × a row + loose, or as expected in one key. */
 const { answer: view, failure } = useView(readCount)
@@ -44,7 +45,7 @@ const truth = computed(() => view.value?.truth.at(-1))
 </script>
 
 <template>
-  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <Notice v-if="failure" bad>{{ failure }}</Notice>
   <div v-if="done" class="stack">
     <h1>{{ say('theBooksAreTrueAgain') }}</h1>
     <p class="figure" data-booked>
@@ -102,7 +103,7 @@ const truth = computed(() => view.value?.truth.at(-1))
         <span class="soft">{{ say('of', { shelfDone: shelfDone(s.lines), lines: s.lines.length }) }}</span>
       </button>
     </nav>
-    <p v-if="refused" class="notice bad" role="alert">{{ refused }}</p>
+    <Notice v-if="refused" bad>{{ refused }}</Notice>
     <div class="columns">
       <div>
         <section v-for="s in view.shelves" v-show="!current || current.placeId === s.placeId" :key="s.placeId">
@@ -142,12 +143,12 @@ const truth = computed(() => view.value?.truth.at(-1))
 .shelves {
   display: flex;
   flex-wrap: wrap;
-  gap: 10px;
+  gap: var(--s-12);
 }
 .shelves .choice {
   min-width: 128px;
   display: grid;
-  gap: 4px;
+  gap: var(--s-4);
 }
 .bar {
   height: 7px;
@@ -163,9 +164,9 @@ const truth = computed(() => view.value?.truth.at(-1))
 .line {
   display: grid;
   grid-template-columns: minmax(0, 1.6fr) 1fr 90px 1fr;
-  gap: 10px;
+  gap: var(--s-12);
   width: 100%;
-  padding: 9px 6px;
+  padding: var(--s-8) var(--s-6);
   border: 0;
   border-bottom: 1px solid var(--line);
   background: none;

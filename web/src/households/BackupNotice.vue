@@ -4,13 +4,14 @@ import { computed } from 'vue'
 import { useView } from '../view'
 import { backupWarning } from './backup-warning'
 import { say } from './say'
+import { Notice } from '../kit'
 
 const { answer } = useView(readBackups)
 const warning = computed(() => answer.value && backupWarning(answer.value))
 </script>
 
 <template>
-  <p v-if="warning" class="notice bad" role="alert">
+  <Notice v-if="warning" bad>
     {{ warning }} <RouterLink to="/household">{{ say('safeKeeping') }}</RouterLink>
-  </p>
+  </Notice>
 </template>

@@ -6,6 +6,7 @@ import { linkTo } from '../call'
 import { useView, write } from '../view'
 import { useAttempt } from './attempt'
 import { say } from './say'
+import { Notice } from '../kit'
 
 /** The jobs in the calendar program people have anyway: an address that nobody can guess, and can be taken back. */
 const { answer } = useView(readCalendarAddress)
@@ -43,6 +44,6 @@ const copy = () =>
     <div v-else-if="answer">
       <ElButton :disabled="busy" @click="make">{{ say('makeAPrivateAddress') }}</ElButton>
     </div>
-    <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
+    <Notice v-if="failure" bad>{{ failure }}</Notice>
   </section>
 </template>

@@ -8,6 +8,7 @@ import { useView, write } from '../view'
 import { useAttempt } from './attempt'
 import { say } from './say'
 import { sayWord, sayProse } from '../voice'
+import { Notice } from '../kit'
 
 /** From nothing to a first round: each step can be skipped, and looked up again. */
 const { answer: places } = useView(listPlaces)
@@ -62,7 +63,7 @@ const lines = (n: number) => say('lineThere', { n })
         <ElInput v-model="name" class="name" maxlength="40" :aria-label="say('whatYouCallIt')" />
         <ElButton type="primary" native-type="submit" :disabled="busy || !name.trim()">{{ say('addIt') }}</ElButton>
       </form>
-      <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
+      <Notice v-if="failure" bad>{{ failure }}</Notice>
     </section>
     <section class="card">
       <h2><span class="n">2</span> {{ say('whatIsOnTheShelves') }}</h2>
@@ -108,15 +109,15 @@ const lines = (n: number) => say('lineThere', { n })
   place-items: center;
   width: 30px;
   height: 30px;
-  margin-right: 6px;
+  margin-right: var(--s-6);
   border-radius: 50%;
   background: var(--accent);
   color: var(--on-accent);
-  font-size: 16px;
+  font-size: var(--t-text);
 }
 .has {
   display: inline-block;
-  margin-right: 16px;
+  margin-right: var(--s-16);
 }
 .choice .soft {
   display: block;

@@ -2,9 +2,9 @@
 import { setHabits } from '@vadose/contract/habits'
 import { habitLimits, habitNames, type Habit } from '@vadose/core/almanac'
 import { ElButton } from 'element-plus'
-import { computed, reactive, ref, watch } from 'vue'
+import { computed, reactive, watch } from 'vue'
 import { currentAlmanac } from '../almanac'
-import { NumberField } from '../kit'
+import { Amount, Form, message, type Rules } from '../kit'
 import { write } from '../view'
 import { useAttempt } from './attempt'
 import { say } from './say'
@@ -39,15 +39,19 @@ const figure = (name: Habit): number | undefined => {
   return fits && (!words[name].whole || Number.isInteger(value)) ? value : undefined
 }
 const changed = computed(() => order.filter((name) => figure(name) !== (own.value[name] ?? habitLimits[name].usual)))
-const wrong = computed(() => order.find((name) => figure(name) === undefined))
-const { attempt, failure, busy } = useAttempt()
-const kept = ref(false)
-const put = (habits: Partial<Record<Habit, number | null>>) =>
-  attempt(async () => {
-    kept.value = false
-    await write(setHabits, { body: habits })
-    kept.value = true
-  })
+const rules = Object.fromEntries(
+  order.map((name) => [
+    name,
+    () =>
+      figure(name) === undefined
+        ? say('habitBetween', { label: words[name].label, lo: habitLimits[name].lo, hi: habitLimits[name].hi })
+        : undefined,
+  ]),
+) as Rules<typeof typed>
+const { attempt, refusal, busy } = useAttempt()
+const put = async (habits: Partial<Record<Habit, number | null>>) => {
+  if (await attempt(() => write(setHabits, { body: habits }))) message(say('habitsKept'))
+}
 const asSet = (name: Habit) => (figure(name) === habitLimits[name].usual ? null : figure(name)!)
 const keep = () => put(Object.fromEntries(changed.value.map((name) => [name, asSet(name)])))
 const isOwn = (name: Habit) => own.value[name] !== undefined
@@ -57,11 +61,12 @@ const isOwn = (name: Habit) => own.value[name] !== undefined
   <section id="habits" class="card stack">
     <h2>{{ say('howYouDoIt') }}</h2>
     <p class="soft">{{ say('ourUsualFigures') }}</p>
-    <form class="stack" @submit.prevent="keep">
+    <Form class="stack" :model="typed" :rules="rules" :refused="refusal" @keep="keep">
       <div class="habits">
         <div v-for="name in order" :key="name" class="habit">
-          <NumberField
+          <Amount
             v-model="typed[name]"
+            :name="name"
             :label="words[name].label"
             :unit="words[name].unit"
             :whole="words[name].whole ?? false"
@@ -74,17 +79,12 @@ const isOwn = (name: Habit) => own.value[name] !== undefined
           </p>
         </div>
       </div>
-      <p v-if="wrong" class="bad" role="alert">
-        {{ say('habitBetween', { label: words[wrong].label, lo: habitLimits[wrong].lo, hi: habitLimits[wrong].hi }) }}
-      </p>
       <div class="row">
-        <ElButton type="primary" native-type="submit" :disabled="busy || !!wrong || changed.length === 0">{{
+        <ElButton type="primary" native-type="submit" :disabled="busy || changed.length === 0">{{
           say('keep')
         }}</ElButton>
-        <p v-if="kept && changed.length === 0" class="good" role="status">{{ say('habitsKept') }}</p>
       </div>
-      <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
-    </form>
+    </Form>
   </section>
 </template>
 
@@ -92,20 +92,24 @@ const isOwn = (name: Habit) => own.value[name] !== undefined
 .habits {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(100%, 480px), 1fr));
-  gap: 14px 28px;
+  gap: var(--s-16) var(--s-24);
 }
 .habit {
   display: grid;
   grid-template-columns: 230px 1fr;
-  gap: 4px 14px;
-  align-items: end;
+  gap: var(--s-4) var(--s-16);
+  align-items: start;
 }
-.habit p {
-  margin: 0;
+.habit > p {
+  /* beside the field, under its name */
+  padding-top: var(--s-24);
 }
 @media (max-width: 640px) {
   .habit {
     grid-template-columns: 1fr;
+  }
+  .habit > p {
+    padding: 0;
   }
 }
 </style>

@@ -137,15 +137,15 @@ const tables = [
 .who {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(100%, 420px), 1fr));
-  gap: 14px;
+  gap: var(--s-16);
   align-items: start;
 }
 .plain {
   list-style: none;
-  margin: 8px 0;
+  margin: var(--s-8) 0;
   padding: 0;
   display: grid;
-  gap: 6px;
+  gap: var(--s-6);
 }
 .phone-only {
   display: none;
@@ -153,7 +153,7 @@ const tables = [
 @media (max-width: 820px) {
   .phone-only {
     display: block;
-    font-size: 18px;
+    font-size: var(--t-head);
   }
 }
 </style>

@@ -1,39 +1,30 @@
 <script setup lang="ts">
 import { changeSettings, removeHousehold } from '@vadose/contract/households'
 import { ElButton, ElInput } from 'element-plus'
-import { computed, ref, watch } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
+import { Dialog, Field, Form, message } from '../kit'
 import { write } from '../view'
+import { useAttempt } from './attempt'
 import { useFrame } from './frame'
-import { refused } from './refused'
 import { say } from './say'
 
 /** Its name, and its end: for good, so its name is typed. */
 const frame = useFrame()
 const own = computed(() => frame.frame?.household.name ?? '')
-const name = ref('')
-const typed = ref('')
+const renamed = reactive({ name: '' })
+const ended = reactive({ name: '' })
 const ending = ref(false)
-const failure = ref('')
-const kept = ref(false)
-watch(own, (next) => (name.value = next), { immediate: true })
+const naming = useAttempt()
+const removal = useAttempt()
+watch(own, (next) => (renamed.name = next), { immediate: true })
 
-async function attempt(work: () => Promise<void>) {
-  failure.value = ''
-  kept.value = false
-  try {
-    await work()
-  } catch (error) {
-    failure.value = refused(error).message
-  }
+const rename = async () => {
+  const done = await naming.attempt(() => write(changeSettings, { body: { name: renamed.name.trim() } }))
+  if (done) message(say('keptItsAddressAndIts'))
 }
-const rename = () =>
-  attempt(async () => {
-    await write(changeSettings, { body: { name: name.value.trim() } })
-    kept.value = true
-  })
 const remove = () =>
-  attempt(async () => {
-    await write(removeHousehold, { body: { name: typed.value } })
+  removal.attempt(async () => {
+    await write(removeHousehold, { body: { name: ended.name } })
     location.assign('/')
   })
 </script>
@@ -41,30 +32,49 @@ const remove = () =>
 <template>
   <section class="card stack" :aria-label="say('nameAndEnd')">
     <h2>{{ say('itsName') }}</h2>
-    <form class="row" @submit.prevent="rename">
-      <ElInput v-model="name" class="name" maxlength="60" :aria-label="say('nameOfTheHousehold')" />
-      <ElButton native-type="submit" :disabled="!name.trim() || name.trim() === own">{{ say('renameIt') }}</ElButton>
-      <ElButton v-if="!ending" @click="ending = true">{{ say('removeThisHousehold') }}</ElButton>
-    </form>
-    <p v-if="kept" class="good" role="status">{{ say('keptItsAddressAndIts') }}</p>
-    <form v-if="ending" class="stack" @submit.prevent="remove">
-      <p>
-        {{ say('everythingOfGoesForGood', { own }) }}
-      </p>
-      <div class="row">
-        <ElInput v-model="typed" class="name" :placeholder="own" :aria-label="say('itsNameToRemoveIt')" />
-        <ElButton type="danger" native-type="submit" :disabled="typed.trim() !== own">{{
-          say('removeItForGood')
-        }}</ElButton>
-        <ElButton @click="ending = false">{{ say('keepIt') }}</ElButton>
-      </div>
-    </form>
-    <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
+    <Form
+      class="row"
+      :model="renamed"
+      :rules="{ name: ({ name }) => (name.trim() ? undefined : say('itWantsAName')) }"
+      :refused="naming.refusal.value"
+      @keep="rename"
+    >
+      <Field name="name">
+        <ElInput v-model="renamed.name" class="name" maxlength="60" :aria-label="say('nameOfTheHousehold')" />
+      </Field>
+      <ElButton native-type="submit" :disabled="renamed.name.trim() === own || naming.busy.value">{{
+        say('renameIt')
+      }}</ElButton>
+      <ElButton @click="ending = true">{{ say('removeThisHousehold') }}</ElButton>
+    </Form>
+    <Dialog :open="ending" :title="say('removeThisHousehold')" @close="ending = false">
+      <Form
+        class="stack"
+        :model="ended"
+        :rules="{ name: ({ name }) => (name.trim() === own ? undefined : say('itIsCalled', { own })) }"
+        :refused="removal.refusal.value"
+        @keep="remove"
+      >
+        <p>
+          {{ say('everythingOfGoesForGood', { own }) }}
+        </p>
+        <Field name="name" :label="say('itsNameToRemoveIt')">
+          <ElInput v-model="ended.name" :placeholder="own" :aria-label="say('itsNameToRemoveIt')" />
+        </Field>
+        <div class="row">
+          <ElButton type="danger" native-type="submit" :disabled="ended.name.trim() !== own || removal.busy.value">{{
+            say('removeItForGood')
+          }}</ElButton>
+          <ElButton @click="ending = false">{{ say('keepIt') }}</ElButton>
+        </div>
+      </Form>
+    </Dialog>
   </section>
 </template>
 
 <style scoped>
 .name {
   width: 260px;
+  max-width: 100%;
 }
 </style>

@@ -4,7 +4,7 @@ import { exportHousehold, importHousehold, type HouseholdFile } from '@vadose/co
 import { ElButton } from 'element-plus'
 import { ref } from 'vue'
 import { householdHere, linkTo } from '../call'
-import { FileButton } from '../kit'
+import { FileButton, Notice } from '../kit'
 import { useView, write } from '../view'
 import { backupWarning } from './backup-warning'
 import { refused } from './refused'
@@ -52,7 +52,7 @@ const bring = (file: File) =>
         <code>{{ state.folder }}</code>
       </p>
       <p v-else class="soft">{{ say('noBackupYetTheFirst', { folder: state.folder }) }}</p>
-      <p v-if="backupWarning(state)" class="notice bad" role="alert">{{ backupWarning(state) }}</p>
+      <Notice v-if="backupWarning(state)" bad>{{ backupWarning(state) }}</Notice>
       <p class="soft">
         {{ say('oneIsMadeEveryNight') }}
       </p>
@@ -75,7 +75,7 @@ const bring = (file: File) =>
         >{{ busy === 'file' ? say('reading') : say('bringAHouseholdFromIts') }}</FileButton
       >
     </div>
-    <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
+    <Notice v-if="failure" bad>{{ failure }}</Notice>
   </section>
 </template>
 

@@ -3,16 +3,15 @@ import { changeSettings, type Settings } from '@vadose/contract/households'
 import { write } from '../view'
 import { ElButton, ElInput } from 'element-plus'
 import { ref, watch } from 'vue'
-import { ApiError } from '../call'
-import { Choices } from '../kit'
+import { Choices, Field, message, Notice } from '../kit'
+import { useAttempt } from './attempt'
 import { useFrame } from './frame'
 import { say } from './say'
 
 const frame = useFrame()
 const name = ref('')
 const url = ref('')
-const failure = ref('')
-const kept = ref('')
+const { attempt, failure } = useAttempt()
 watch(
   () => frame.frame?.household.authority,
   (authority) => {
@@ -23,14 +22,7 @@ watch(
 )
 
 async function keep(settings: Settings, says: string) {
-  failure.value = ''
-  kept.value = ''
-  try {
-    await write(changeSettings, { body: settings })
-    kept.value = says
-  } catch (error) {
-    failure.value = error instanceof ApiError ? error.message : String(error)
-  }
+  if (await attempt(() => write(changeSettings, { body: settings }))) message(says)
 }
 </script>
 
@@ -58,17 +50,16 @@ async function keep(settings: Settings, says: string) {
     />
     <h2>{{ say('whomToAskAboutFood') }}</h2>
     <form class="row" @submit.prevent="keep({ authorityName: name, authorityUrl: url }, say('kept'))">
-      <label class="field"
-        >{{ say('name') }} <ElInput v-model="name" maxlength="120" :placeholder="say('yourLocalAuthority')"
-      /></label>
-      <label class="field"
-        >{{ say('address') }} <ElInput v-model="url" maxlength="300" class="url" :placeholder="say('https')"
-      /></label>
+      <Field :label="say('name')"
+        ><ElInput v-model="name" maxlength="120" :placeholder="say('yourLocalAuthority')"
+      /></Field>
+      <Field :label="say('address')"
+        ><ElInput v-model="url" maxlength="300" class="url" :placeholder="say('https')"
+      /></Field>
       <ElButton native-type="submit">{{ say('keep') }}</ElButton>
     </form>
     <p class="soft">{{ say('itIsLinkedBesideEvery') }}</p>
-    <p v-if="kept" class="good" role="status">{{ kept }}</p>
-    <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
+    <Notice v-if="failure" bad>{{ failure }}</Notice>
   </section>
 </template>
 

@@ -2,19 +2,22 @@
 import { write } from '../view'
 import { startHousehold, type NewHousehold } from '@vadose/contract/households'
 import { isCivilDate } from '@vadose/core/households'
-import { Choices, DayField } from '../kit'
+import { Amount, Choices, DayField, Field, Form, type Rules } from '../kit'
 import { ElButton, ElInput } from 'element-plus'
-import { computed, ref } from 'vue'
+import { reactive } from 'vue'
+import { useAttempt } from './attempt'
 import { say } from './say'
 
 /** A household of one's own: by the real clock, or by one that is moved by hand. */
 const emit = defineEmits<{ started: [address: string] }>()
-const name = ref('')
-const clock = ref<'real' | 'practice'>('real')
-const startsOn = ref('')
-const latitude = ref('')
-const height = ref('')
-const failure = ref('')
+const typed = reactive({
+  name: '',
+  clock: 'real' as NewHousehold['clock'] | undefined,
+  startsOn: '',
+  latitudeDeg: '',
+  altitudeM: '',
+})
+const { attempt, refusal, busy } = useAttempt()
 
 /** A typed number within bounds; undefined where nothing is typed, null where it is none. */
 function within(text: string, lo: number, hi: number): number | undefined | null {
@@ -22,44 +25,42 @@ function within(text: string, lo: number, hi: number): number | undefined | null
   const value = Number(text.trim().replace('−', '-').replace(',', '.'))
   return Number.isFinite(value) && value >= lo && value <= hi ? value : null
 }
-const latitudeDeg = computed(() => within(latitude.value, -66, 66))
-const altitudeM = computed(() => within(height.value, -100, 3000))
-const ready = computed(
-  () =>
-    name.value.trim() !== '' &&
-    (clock.value === 'real' || isCivilDate(startsOn.value)) &&
-    latitudeDeg.value !== null &&
-    altitudeM.value !== null,
-)
-async function start() {
-  failure.value = ''
-  const wanted: NewHousehold = {
-    name: name.value.trim(),
-    clock: clock.value,
-    timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
-    // changed at any time under Household
-    ...(navigator.language === 'en-US' ? { language: 'en-US', units: 'us' } : {}),
-    ...(clock.value === 'practice' ? { startsOn: startsOn.value } : {}),
-    ...(typeof latitudeDeg.value === 'number' ? { latitudeDeg: latitudeDeg.value } : {}),
-    ...(typeof altitudeM.value === 'number' ? { altitudeM: altitudeM.value } : {}),
-  }
-  try {
-    const { address } = await write(startHousehold, { body: wanted })
-    emit('started', address)
-  } catch (error) {
-    failure.value = error instanceof Error ? error.message : String(error)
-  }
+const latitudeDeg = () => within(typed.latitudeDeg, -66, 66)
+const altitudeM = () => within(typed.altitudeM, -100, 3000)
+const rules: Rules<typeof typed> = {
+  name: ({ name }) => (name.trim() ? undefined : say('itWantsAName')),
+  startsOn: ({ clock, startsOn }) => (clock === 'real' || isCivilDate(startsOn) ? undefined : say('chooseADay')),
+  latitudeDeg: () => (latitudeDeg() === null ? say('typeDegreesBetweenAnd') : undefined),
+  altitudeM: () => (altitudeM() === null ? say('typeMetresBetweenAnd') : undefined),
 }
+const start = () =>
+  attempt(async () => {
+    const latitude = latitudeDeg()
+    const height = altitudeM()
+    const { address } = await write(startHousehold, {
+      body: {
+        name: typed.name.trim(),
+        clock: typed.clock ?? 'real',
+        timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+        // changed at any time under Household
+        ...(navigator.language === 'en-US' ? { language: 'en-US', units: 'us' } : {}),
+        ...(typed.clock === 'practice' ? { startsOn: typed.startsOn } : {}),
+        ...(typeof latitude === 'number' ? { latitudeDeg: latitude } : {}),
+        ...(typeof height === 'number' ? { altitudeM: height } : {}),
+      },
+    })
+    emit('started', address)
+  })
 </script>
 
 <template>
-  <form class="card form" @submit.prevent="start">
+  <Form class="card stack" :model="typed" :rules="rules" :refused="refusal" @keep="start">
     <h2>{{ say('startAHousehold') }}</h2>
-    <label class="field"
-      >{{ say('itsName') }} <ElInput v-model="name" maxlength="60" :placeholder="say('whatYouCallThePlace')"
-    /></label>
+    <Field name="name" :label="say('itsName')">
+      <ElInput v-model="typed.name" maxlength="60" :placeholder="say('whatYouCallThePlace')" />
+    </Field>
     <Choices
-      v-model="clock"
+      v-model="typed.clock"
       :label="say('clock')"
       :options="[
         { id: 'real', label: say('theRealClock'), detail: say('forYourOwnHarvest') },
@@ -70,46 +71,39 @@ async function start() {
         },
       ]"
     />
-    <label v-if="clock === 'practice'" class="field">
-      {{ say('firstDay') }}
-      <DayField v-model="startsOn" :label="say('firstDay')" :placeholder="say('chooseADay')" />
-    </label>
-    <div class="row">
-      <label class="field"
-        >{{ say('latitude') }}
-        <ElInput
-          v-model="latitude"
-          class="short"
-          inputmode="text"
-          placeholder="47"
-          :aria-label="say('latitudeDegrees')"
-      /></label>
-      <label class="field"
-        >{{ say('heightAboveTheSeaM') }}
-        <ElInput
-          v-model="height"
-          class="short"
-          inputmode="numeric"
-          placeholder="200"
-          :aria-label="say('heightAboveTheSeaMetres')"
-      /></label>
+    <Field v-if="typed.clock === 'practice'" name="startsOn" :label="say('firstDay')">
+      <DayField v-model="typed.startsOn" :label="say('firstDay')" :placeholder="say('chooseADay')" />
+    </Field>
+    <div class="row fields">
+      <Amount
+        v-model="typed.latitudeDeg"
+        name="latitudeDeg"
+        below
+        :label="say('latitude')"
+        :says="say('latitudeDegrees')"
+        unit="°"
+        placeholder="47"
+      />
+      <Amount
+        v-model="typed.altitudeM"
+        name="altitudeM"
+        below
+        :step="50"
+        :label="say('heightAboveTheSeaM')"
+        :says="say('heightAboveTheSeaMetres')"
+        unit="m"
+        placeholder="200"
+      />
     </div>
     <p class="soft">{{ say('forTheSeasonsAndThe') }}</p>
-    <p v-if="latitudeDeg === null" class="bad">{{ say('typeDegreesBetweenAnd') }}</p>
-    <p v-if="altitudeM === null" class="bad">{{ say('typeMetresBetweenAnd') }}</p>
-    <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
     <div>
-      <ElButton type="primary" native-type="submit" :disabled="!ready">{{ say('startIt') }}</ElButton>
+      <ElButton type="primary" native-type="submit" :disabled="busy">{{ say('startIt') }}</ElButton>
     </div>
-  </form>
+  </Form>
 </template>
 
 <style scoped>
-.form {
-  display: grid;
-  gap: 12px;
-}
-.short {
-  width: 120px;
+.fields {
+  align-items: start;
 }
 </style>

@@ -3,6 +3,7 @@ import { listHouseholds } from '@vadose/contract/households'
 import { useView } from '../view'
 import StartHousehold from './StartHousehold.vue'
 import { say } from './say'
+import { Notice } from '../kit'
 
 /** Whose page it is cannot be told from its address: the households there are, with the same page of each. */
 defineProps<{ unknown: string | undefined }>()
@@ -15,8 +16,8 @@ const goTo = (address: string) => location.assign(`/${address}/`)
 <template>
   <div class="stack">
     <h1>{{ households?.length === 0 ? say('begin') : say('whoseIsIt') }}</h1>
-    <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
-    <p v-if="unknown" class="notice bad" role="alert">{{ say('thereIsNoHouseholdHere', { unknown }) }}</p>
+    <Notice v-if="failure" bad>{{ failure }}</Notice>
+    <Notice v-if="unknown" bad>{{ say('thereIsNoHouseholdHere', { unknown }) }}</Notice>
     <p v-else-if="households && households.length > 1" class="soft">{{ say('theAddressNamesNoHousehold') }}</p>
     <section v-if="households?.length" class="card">
       <h2>{{ say('householdsOnThisMachine') }}</h2>
@@ -34,9 +35,9 @@ const goTo = (address: string) => location.assign(`/${address}/`)
 <style scoped>
 .plain {
   list-style: none;
-  margin: 8px 0;
+  margin: var(--s-8) 0;
   padding: 0;
   display: grid;
-  gap: 8px;
+  gap: var(--s-8);
 }
 </style>

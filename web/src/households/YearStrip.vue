@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import type { Frame } from '@vadose/contract/households'
 import { addDays } from '@vadose/core/households'
-import { scaleLinear } from 'd3-scale'
 import { area } from 'd3-shape'
 import { computed } from 'vue'
-import { monthTicks } from '../charts'
+import { monthTicks, straight } from '../charts'
 import { fullDate, monthOf, weight } from './words'
 import { say } from './say'
 
@@ -15,10 +14,8 @@ const width = 900
 const top = 20
 const base = 46
 const days = computed(() => props.year.stock.at(-1)?.day ?? 365)
-const x = computed(() => scaleLinear([0, Math.max(days.value, 364)], [0, width]))
-const y = computed(() =>
-  scaleLinear([0, Math.max(1000, ...props.year.stock.map((p) => p.weightG)) * 1.05], [base, top]),
-)
+const x = computed(() => straight([0, Math.max(days.value, 364)], [0, width]))
+const y = computed(() => straight([0, Math.max(1000, ...props.year.stock.map((p) => p.weightG)) * 1.05], [base, top]))
 const counted = computed(() => props.year.stock.filter((p) => !p.forecast))
 const todayDay = computed(() => counted.value.at(-1)?.day ?? 0)
 const shape = (points: { day: number; weightG: number }[]) =>
@@ -33,7 +30,7 @@ const forecast = computed(() => {
 const months = computed(() => monthTicks(props.year.startsOn, 364))
 const dayAt = (event: MouseEvent) => {
   const box = (event.currentTarget as SVGElement).getBoundingClientRect()
-  const day = Math.round(x.value.invert(((event.clientX - box.left) / box.width) * width))
+  const day = Math.round(straight([0, box.width], [0, Math.max(days.value, 364)])(event.clientX - box.left))
   emit('choose', addDays(props.year.startsOn, Math.min(364, Math.max(0, day))))
 }
 const summary = computed(() => {
@@ -128,8 +125,8 @@ const summary = computed(() => {
 }
 .labels span {
   position: absolute;
-  padding-left: 4px;
-  font-size: 11.5px;
+  padding-left: var(--s-4);
+  font-size: var(--t-small);
   color: var(--band-soft);
 }
 </style>

@@ -42,14 +42,14 @@ header {
 }
 ul {
   list-style: none;
-  margin: 6px 0 0;
+  margin: var(--s-6) 0 0;
   padding: 0;
 }
 li {
   display: grid;
   grid-template-columns: minmax(0, 1.2fr) 90px minmax(0, 2.4fr) 170px;
-  gap: 4px 12px;
-  padding: 7px 0 7px 10px;
+  gap: var(--s-4) var(--s-12);
+  padding: var(--s-8) 0 var(--s-8) var(--s-8);
   border-left: 5px solid var(--crop);
 }
 @media (max-width: 820px) {

@@ -5,7 +5,7 @@ import { listLots } from '@vadose/contract/lots'
 import { listPlaces, readWeather } from '@vadose/contract/places'
 import { isCivilDate } from '@vadose/core/households'
 import { joinsOf } from '@vadose/core/intake'
-import { DayField } from '../kit'
+import { DayField, Field, Notice } from '../kit'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
@@ -150,16 +150,14 @@ function again() {
       <div class="stack">
         <section class="card stack">
           <div class="row">
-            <label class="field">
-              {{ say('allOfIt') }}
-              <TallyField
+            <Field :label="say('allOfIt')"
+              ><TallyField
                 ref="scale"
                 v-model="total"
                 :label="say('weightOfTheWholeHarvest', { largeUnit: largeUnit() })"
                 placeholder="0.0"
-              />
-            </label>
-            <label class="field">{{ say('variety') }} <ElInput v-model="variety" maxlength="60" class="text" /></label>
+            /></Field>
+            <Field :label="say('variety')"><ElInput v-model="variety" maxlength="60" class="text" /></Field>
             <div v-if="varieties.length > 1" class="choices known" role="group" :aria-label="say('varietiesOfBefore')">
               <button
                 v-for="v in varieties"
@@ -172,16 +170,15 @@ function again() {
                 {{ v }}
               </button>
             </div>
-            <label class="field">{{ say('bed') }} <ElInput v-model="bed" maxlength="60" class="text" /></label>
-            <label class="field"
-              >{{ say('liftedOn') }}
-              <DayField v-model="harvestedOn" class="text" :label="say('liftedOn')" :until="frame.today"
-            /></label>
+            <Field :label="say('bed')"><ElInput v-model="bed" maxlength="60" class="text" /></Field>
+            <Field :label="say('liftedOn')"
+              ><DayField v-model="harvestedOn" class="text" :label="say('liftedOn')" :until="frame.today"
+            /></Field>
           </div>
           <p v-if="total.trim() && sum?.totalG === null" class="bad">
             {{ say('typeTheWeightUpTo', { weight: weight(2_000_000) }) }}
           </p>
-          <p v-if="bedWarning" class="notice bad">
+          <Notice v-if="bedWarning" bad>
             {{
               say('wasMarkedOnForDiseased', {
                 bed: bedWarning.bed,
@@ -189,7 +186,7 @@ function again() {
                 plural: cropOf(bedWarning.crop).plural,
               })
             }}
-          </p>
+          </Notice>
         </section>
 
         <section class="card">
@@ -228,12 +225,12 @@ function again() {
             <template v-else>{{ say('theHeapsAddUpTo', { totalG: weight(sum.totalG) }) }}</template>
           </p>
         </section>
-        <p v-if="refusal" class="notice bad" role="alert">
+        <Notice v-if="refusal" bad>
           {{ refusal.message }}
           <ElButton v-if="refusal.code === 'surprise'" size="small" @click="make(true)">{{
             say('keepItAnyway')
           }}</ElButton>
-        </p>
+        </Notice>
         <div>
           <ElButton type="primary" size="large" native-type="submit" :disabled="!ready || busy">
             {{ (sum?.heaps.length ?? 0) > 1 ? say('makeLots', { heaps: sum!.heaps.length }) : say('makeTheLot') }}
@@ -277,7 +274,7 @@ function again() {
   width: 150px;
 }
 .sum {
-  margin-top: 8px;
+  margin-top: var(--s-8);
   font-weight: 600;
 }
 @media (max-width: 820px) {

@@ -51,6 +51,6 @@ const tagged = computed(() => props.lots.filter((lot) => !binned(lot.heap)).map(
   margin: 0;
   padding: 0;
   display: grid;
-  gap: 10px;
+  gap: var(--s-12);
 }
 </style>

@@ -82,11 +82,11 @@ function take(next: Crop) {
 .chooser {
   display: grid;
   grid-template-columns: auto 280px minmax(0, 1fr);
-  gap: 10px 16px;
+  gap: var(--s-12) var(--s-16);
   align-items: start;
 }
 h1 {
-  padding-top: 6px;
+  padding-top: var(--s-6);
 }
 @media (max-width: 1000px) {
   .chooser {

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import type { PlaceView } from '@vadose/contract/places'
 import { hungInWords, type Crop, type HeapTemplate } from '@vadose/core/almanac'
-import { ElInput } from 'element-plus'
 import { computed } from 'vue'
 import { bareLarge, gramsFromSum, largeUnit, weight } from '../households'
-import { Pick } from '../kit'
+import { Amount, Pick } from '../kit'
 import { countFrom } from '../lots'
 import type { HeapEntry } from './harvest'
 import TallyField from './TallyField.vue'
@@ -25,10 +24,6 @@ const hangs = computed(() => props.crop.curing?.hangs ?? [])
 const many = computed(() => props.crop.piece.many)
 const grams = computed(() => gramsFromSum(entry.value.kilos, 'kg') ?? (props.restG || null))
 const count = computed(() => countFrom(entry.value.pieces))
-const step = (by: number) => {
-  const next = (count.value ?? 0) + by
-  change({ pieces: next > 0 ? String(next) : '' })
-}
 const pieceG = computed(() => props.crop.pieceG.value)
 /** The one from the other, by what a piece of this crop usually weighs. */
 const hint = computed(() => {
@@ -55,22 +50,14 @@ const hint = computed(() => {
         :placeholder="restG > 0 ? bareLarge(restG) : '0'"
         @update:model-value="change({ kilos: $event })"
       />
-      <span class="counter">
-        <button type="button" class="step" :aria-label="say('oneFewer', { label: heap.label })" @click="step(-1)">
-          −
-        </button>
-        <ElInput
-          :model-value="entry.pieces"
-          class="count"
-          inputmode="numeric"
-          :placeholder="say('count')"
-          :aria-label="say('numberOf', { label: heap.label, many })"
-          @update:model-value="change({ pieces: $event })"
-        />
-        <button type="button" class="step" :aria-label="say('oneMore', { label: heap.label })" @click="step(1)">
-          +
-        </button>
-      </span>
+      <Amount
+        :model-value="entry.pieces"
+        bare
+        whole
+        :label="say('numberOf', { label: heap.label, many })"
+        :placeholder="say('count')"
+        @update:model-value="change({ pieces: $event })"
+      />
       <Pick
         v-if="heap.fate !== 'bin' && !entry.addTo"
         class="pick"
@@ -104,25 +91,9 @@ const hint = computed(() => {
 .heap {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1.5fr);
-  gap: 8px 16px;
+  gap: var(--s-8) var(--s-16);
   align-items: center;
-  padding: 7px 0;
-}
-.count {
-  width: 92px;
-}
-.counter {
-  display: inline-flex;
-  gap: 4px;
-}
-.step {
-  display: none;
-  width: 44px;
-  border: 1.3px solid var(--line);
-  border-radius: 8px;
-  background: var(--card);
-  font-size: 20px;
-  font-weight: 600;
+  padding: var(--s-8) 0;
 }
 .pick {
   width: 132px;
@@ -133,9 +104,6 @@ const hint = computed(() => {
 @media (max-width: 820px) {
   .heap {
     grid-template-columns: minmax(0, 1fr);
-  }
-  .step {
-    display: block;
   }
 }
 </style>

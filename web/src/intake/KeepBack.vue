@@ -85,6 +85,6 @@ ul {
   margin: 0;
 }
 li {
-  padding: 8px 0;
+  padding: var(--s-8) 0;
 }
 </style>

@@ -32,15 +32,15 @@ const lately = computed(() =>
 <style scoped>
 ul {
   list-style: none;
-  margin: 6px 0 0;
+  margin: var(--s-6) 0 0;
   padding: 0;
 }
 li {
   display: grid;
   grid-template-columns: 62px 62px minmax(0, 1.2fr) minmax(0, 1.4fr) 170px 44px;
-  gap: 12px;
+  gap: var(--s-12);
   align-items: center;
-  padding: 7px 0 7px 10px;
+  padding: var(--s-8) 0 var(--s-8) var(--s-8);
   border-left: 5px solid var(--crop);
 }
 .much {
@@ -48,7 +48,7 @@ li {
 }
 .tag {
   text-align: right;
-  padding: 4px 0;
+  padding: var(--s-4) 0;
 }
 @media (max-width: 820px) {
   li {

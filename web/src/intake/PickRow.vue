@@ -2,7 +2,7 @@
 import { useView, write } from '../view'
 import { addPick, listPicks, type IntakeMemory } from '@vadose/contract/intake'
 import { addDays, mondayOf } from '@vadose/core/households'
-import { Pick } from '../kit'
+import { Notice, Pick } from '../kit'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, nextTick, ref } from 'vue'
 import type { ApiError } from '../call'
@@ -109,10 +109,10 @@ const sums = computed(() =>
       </form>
     </div>
     <p v-if="done" class="good" role="status">{{ done }}</p>
-    <p v-if="failure" class="bad" role="alert">
+    <Notice v-if="failure" bad>
       {{ failure.message }}
       <ElButton v-if="failure.code === 'surprise'" size="small" @click="keep(true)">{{ say('keepItAnyway') }}</ElButton>
-    </p>
+    </Notice>
     <ul v-if="sums.length" class="sums">
       <li v-for="s in sums" :key="s.crop" :style="{ '--crop': cropColour(s.crop) }">
         <span>{{ cropOf(s.crop).name }}</span>
@@ -155,12 +155,12 @@ const sums = computed(() =>
   margin: 0;
   padding: 0;
   display: grid;
-  gap: 6px;
+  gap: var(--s-6);
 }
 .sums li {
   display: grid;
   grid-template-columns: minmax(90px, 160px) 120px minmax(0, 1fr);
-  gap: 12px;
+  gap: var(--s-12);
   align-items: center;
 }
 svg {

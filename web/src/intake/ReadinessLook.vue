@@ -2,7 +2,7 @@
 import { listBeds } from '@vadose/contract/beds'
 import { ElButton } from 'element-plus'
 import { useWriteDown } from '../beds'
-import { Choices } from '../kit'
+import { Choices, Notice } from '../kit'
 import { useView } from '../view'
 import type { WeatherDay } from '@vadose/contract/places'
 import { signSteps } from '@vadose/core/beds'
@@ -95,7 +95,7 @@ const word = { wait: say('wait'), lift: say('lift'), late: say('liftNow') }
       <ElButton v-if="!kept" :disabled="busy" @click="keep">{{ say('notYetKeepThisLook', { bed }) }}</ElButton>
       <RouterLink v-else to="/beds">{{ say('keptItIsAskedAbout') }}</RouterLink>
     </div>
-    <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
+    <Notice v-if="failure" bad>{{ failure }}</Notice>
     <p v-for="stand in seen.slice(0, 3)" :key="stand.key" class="bed">
       <strong>{{ stand.bed }}</strong>: {{ stand.verdict?.says[0] ? sayFact(stand.verdict.says[0]) : '' }}
       <RouterLink :to="{ path: '/beds', query: { stand: stand.key } }">{{ say('itsLooks') }}</RouterLink>
@@ -106,17 +106,17 @@ const word = { wait: say('wait'), lift: say('lift'), late: say('liftNow') }
 <style scoped>
 .sky {
   border-left: 4px solid var(--cold);
-  padding-left: 10px;
+  padding-left: var(--s-8);
   font-weight: 600;
 }
 .counts {
   display: flex;
   flex-wrap: wrap;
-  gap: 5px;
+  gap: var(--s-6);
 }
 .counts .choice {
   min-width: 44px;
-  padding: 6px;
+  padding: var(--s-6);
   text-align: center;
 }
 ul {
@@ -125,6 +125,6 @@ ul {
   margin: 0;
 }
 li {
-  padding: 8px 0;
+  padding: var(--s-8) 0;
 }
 </style>

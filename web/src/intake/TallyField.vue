@@ -44,7 +44,7 @@ function sign(mark: '+' | '−') {
 .tally {
   display: inline-flex;
   align-items: center;
-  gap: 5px;
+  gap: var(--s-6);
   flex-wrap: wrap;
 }
 .sum {
@@ -52,7 +52,7 @@ function sign(mark: '+' | '−') {
 }
 .signs {
   display: none;
-  gap: 4px;
+  gap: var(--s-4);
 }
 button {
   width: 44px;
@@ -60,7 +60,7 @@ button {
   border: 1.3px solid var(--line);
   border-radius: 8px;
   background: var(--card);
-  font-size: 20px;
+  font-size: var(--t-head);
   font-weight: 600;
 }
 @media (max-width: 820px) {

@@ -1,5 +1,7 @@
 <script setup lang="ts" generic="T extends string">
-import { stepThrough } from './arrow-keys'
+import { ElRadioButton, ElRadioGroup } from 'element-plus'
+import 'element-plus/es/components/radio-group/style/css'
+import 'element-plus/es/components/radio-button/style/css'
 
 /** One of a few, each in full view: a tap, not a list to open. */
 defineProps<{
@@ -16,27 +18,63 @@ const chosen = defineModel<T | undefined>({ required: true })
 </script>
 
 <template>
-  <div class="choices" role="radiogroup" :aria-label="label" @keydown="stepThrough">
-    <button
+  <ElRadioGroup v-model="chosen" class="choices" :aria-label="label">
+    <ElRadioButton
       v-for="o in options"
       :key="o.id"
-      type="button"
-      role="radio"
+      :value="o.id"
       class="choice"
       :class="{ marked: o.colour }"
       :style="o.colour && { '--mark': o.colour }"
-      :aria-checked="chosen === o.id"
-      @click="chosen = o.id"
     >
       {{ o.label }}<span v-if="o.detail" class="soft">{{ o.detail }}</span>
-    </button>
-  </div>
+    </ElRadioButton>
+  </ElRadioGroup>
 </template>
 
 <style scoped>
+.choices {
+  justify-content: flex-start;
+  font-size: var(--t-text);
+  line-height: inherit;
+}
+.choice {
+  position: relative;
+  display: grid;
+  align-content: center;
+  font: inherit;
+}
+.choice :deep(.el-radio-button__inner) {
+  display: block;
+  padding: 0;
+  border: 0 !important;
+  outline: 0 !important;
+  border-radius: 0;
+  background: none !important;
+  box-shadow: none !important;
+  color: inherit !important;
+  font: inherit;
+  font-size: inherit;
+  line-height: inherit;
+  text-align: left;
+  white-space: normal;
+}
+/* the radio itself lies over its words: it is what is tapped, focused and read out */
+.choice :deep(.el-radio-button__original-radio) {
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  margin: 0;
+  z-index: 1;
+  cursor: pointer;
+}
+.choice:has(:focus-visible) {
+  outline: 3px solid var(--accent);
+  outline-offset: 2px;
+}
 .marked {
   border-left: 7px solid var(--mark);
-  font: 600 16px var(--font-head);
+  font: 600 var(--t-text) var(--font-head);
 }
 .soft {
   display: block;

@@ -2,7 +2,7 @@
 import { brine, saltPctOf } from '@vadose/core/larder'
 import { computed, ref } from 'vue'
 import { gramsFrom, smallUnit, weight } from '../households'
-import { Choices, NumberField } from '../kit'
+import { Choices, Amount, WeightField } from '../kit'
 import { say } from './say'
 import { sayFact } from '../voice'
 import { Refusal } from '@vadose/core/refusal'
@@ -57,15 +57,16 @@ const answer = computed(() => {
       />
     </div>
     <div class="row">
-      <NumberField v-model="water" :label="say('water')" :unit="smallUnit()" :placeholder="say('none')" />
-      <NumberField
+      <WeightField v-model="water" :label="say('water')" :unit="smallUnit()" :placeholder="say('none')" />
+      <Amount
         v-if="way === 'salt'"
         v-model="percent"
+        :step="0.5"
         :label="say('strength')"
         :says="say('saltPerCent')"
         unit="%"
       />
-      <NumberField v-else v-model="salt" :label="say('saltPutIn')" :unit="smallUnit()" />
+      <WeightField v-else v-model="salt" :label="say('saltPutIn')" :unit="smallUnit()" />
       <p v-if="answer" class="figure">{{ answer.figure }}</p>
     </div>
     <p v-if="answer" class="soft">{{ answer.note }}</p>

@@ -89,7 +89,7 @@ const room = (n: { from: number; to: number }) => x(n.to) - x(n.from)
 
 <style scoped>
 .lane {
-  font: 600 14px var(--font);
+  font: 600 var(--t-note) var(--font);
   fill: var(--ink);
 }
 .water {

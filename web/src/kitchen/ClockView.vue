@@ -10,6 +10,7 @@ import { countFrom, useAct } from '../lots'
 import { useView } from '../view'
 import { forgetIn, keepIn, keptIn, type Running } from './evening'
 import { say } from './say'
+import { Amount, Notice } from '../kit'
 
 /** The evening as it runs: the pan is the clock, one huge button is the next act; what takes longer moves the rest. */
 const frame = useFrame()
@@ -173,9 +174,9 @@ const usualPacked = 0.92
     </section>
     <section class="card stack" :class="{ wait: !bagging }">
       <h2>{{ say('intoBags') }}</h2>
-      <p v-if="!freezer" class="notice">
+      <Notice v-if="!freezer">
         {{ say('thereIsNoFreezerIn') }} <RouterLink to="/household">{{ say('addOne') }}</RouterLink>
-      </p>
+      </Notice>
       <form
         v-for="heap in running.heaps"
         :key="heap.code"
@@ -194,11 +195,11 @@ const usualPacked = 0.92
           }}</RouterLink>
         </template>
         <template v-else>
-          <ElInput
+          <Amount
             v-model="of(heap.code).bags"
-            class="number"
-            inputmode="numeric"
-            :aria-label="say('bagsOf', { code: heap.code })"
+            bare
+            whole
+            :label="say('bagsOf', { code: heap.code })"
             :placeholder="say('bags')"
           />
           <ElInput
@@ -217,7 +218,7 @@ const usualPacked = 0.92
           >
         </template>
       </form>
-      <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+      <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
     </section>
     <div>
       <ElButton @click="end">{{ act ? say('stopTheEvening') : say('theEveningIsOver') }}</ElButton>
@@ -231,11 +232,11 @@ const usualPacked = 0.92
 }
 .now {
   display: grid;
-  gap: 12px;
+  gap: var(--s-12);
   border-left: 8px solid var(--crop);
 }
 .clock {
-  font: 700 62px/1 var(--font-head);
+  font: 700 calc(var(--t-figure) * 2)/1 var(--font-head);
   font-variant-numeric: tabular-nums;
   margin: 0;
 }
@@ -243,7 +244,7 @@ const usualPacked = 0.92
   color: var(--bad);
 }
 .says {
-  font-size: 21px;
+  font-size: var(--t-head);
   margin: 0;
 }
 .huge {
@@ -252,7 +253,7 @@ const usualPacked = 0.92
   border-radius: 12px;
   background: var(--accent);
   color: var(--on-accent);
-  font: 700 30px var(--font-head);
+  font: 700 var(--t-figure) var(--font-head);
   cursor: pointer;
 }
 .number {
@@ -264,6 +265,6 @@ const usualPacked = 0.92
   margin: 0;
 }
 .heap {
-  padding: 6px 0;
+  padding: var(--s-6) 0;
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElInput } from 'element-plus'
 import { largeUnit, smallUnit, weight } from '../households'
-import { Choices, NumberField, Pick } from '../kit'
+import { Choices, Field, Notice, Amount, WeightField, Pick } from '../kit'
 import { namedPlaces } from '../places'
 import { dishForms, unitsFor } from './dish'
 import { useDish } from './dish-draft'
@@ -22,15 +22,14 @@ const dish = useDish()
       @update:model-value="$event && dish.become($event)"
     />
     <div class="row">
-      <label class="field grow"
-        >{{ say('itsName') }}
-        <ElInput
+      <Field class="grow" :label="say('itsName')"
+        ><ElInput
           v-model="dish.typed.named"
           maxlength="60"
           :aria-label="say('nameOfIt')"
           :placeholder="say('braisedRedCabbage')"
-      /></label>
-      <NumberField v-model="dish.typed.count" :label="say('howMany')" :says="say('howManyOfThem')" whole />
+      /></Field>
+      <Amount v-model="dish.typed.count" :label="say('howMany')" :says="say('howManyOfThem')" whole />
       <Pick v-model="dish.unit" :label="say('countedIn')" :options="unitsFor(dish.form)" class="unit" />
       <Pick v-model="dish.placeId" :label="say('whereItGoes')" :options="namedPlaces(dish.places ?? [])" class="unit" />
       <Pick
@@ -43,37 +42,35 @@ const dish = useDish()
       />
     </div>
     <div class="row">
-      <NumberField
+      <WeightField
         v-model="dish.typed.ready"
         :label="say('readyAllTogether')"
         :says="say('weightReady')"
         :unit="largeUnit()"
         :placeholder="say('notWeighed')"
       />
-      <NumberField
+      <WeightField
         v-model="dish.typed.waste"
         :label="say('trimmings')"
         :says="say('weightOfTheTrimmings')"
         :unit="smallUnit()"
         :placeholder="say('notWeighed')"
       />
-      <label v-if="dish.form === 'jarred' || dish.form === 'brined'" class="field"
-        >{{ say('size') }}
-        <ElInput
+      <Field v-if="dish.form === 'jarred' || dish.form === 'brined'" :label="say('size')"
+        ><ElInput
           v-model="dish.typed.size"
           class="size"
           maxlength="20"
           :aria-label="say('sizeOfOne')"
           :placeholder="say('l')"
-      /></label>
-      <label class="field grow"
-        >{{ say('how') }}
-        <ElInput
+      /></Field>
+      <Field class="grow" :label="say('how')"
+        ><ElInput
           v-model="dish.typed.prepared"
           maxlength="60"
           :aria-label="say('howItIsPrepared')"
           :placeholder="dishForms.find(({ id }) => id === dish.form)?.prepared ?? ''"
-      /></label>
+      /></Field>
     </div>
     <div v-if="dish.roastable" class="row">
       <Choices
@@ -91,28 +88,26 @@ const dish = useDish()
     </div>
     <template v-if="dish.form === 'jarred'">
       <div class="row">
-        <label class="field grow"
-          >{{ say('testedRecipe') }}
-          <ElInput
+        <Field class="grow" :label="say('testedRecipe')"
+          ><ElInput
             v-model="dish.typed.recipe"
             maxlength="80"
             :aria-label="say('testedRecipe')"
             :placeholder="say('itsNameAndWhereIt')"
-        /></label>
-        <label class="field grow"
-          >{{ say('processed') }}
-          <ElInput
+        /></Field>
+        <Field class="grow" :label="say('processed')"
+          ><ElInput
             v-model="dish.typed.processed"
             maxlength="80"
             :aria-label="say('howItWasProcessed')"
             :placeholder="say('asTheRecipeSaysFor')"
-        /></label>
+        /></Field>
       </div>
-      <p class="notice">
+      <Notice>
         {{ say('noTimesAreGivenHere') }}
-      </p>
+      </Notice>
     </template>
-    <NumberField
+    <Amount
       v-if="dish.form === 'brined'"
       v-model="dish.typed.taste"
       :label="say('firstTastedAfter')"
@@ -128,9 +123,9 @@ const dish = useDish()
       :waste-g="dish.balance.wasteG"
       :makes="dish.makes"
     />
-    <p v-if="dish.balance.waterG < 0" class="bad" role="alert">
+    <Notice v-if="dish.balance.waterG < 0" bad>
       {{ say('moreComesOutThanGoes', { weight: weight(0 - dish.balance.waterG) }) }}
-    </p>
+    </Notice>
     <p v-else-if="dish.balance.inG > 0 && dish.pieces" class="soft">
       {{ say('inEach', { weight: weight(dish.balance.outG / dish.pieces) }) }}
     </p>

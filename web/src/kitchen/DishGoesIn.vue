@@ -3,7 +3,7 @@ import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { lotName } from '../almanac'
 import { smallUnit } from '../households'
-import { Pick } from '../kit'
+import { Notice, Pick } from '../kit'
 import { useDish } from './dish-draft'
 import IngredientRow from './IngredientRow.vue'
 import { say } from './say'
@@ -36,9 +36,9 @@ watch(adding, (code) => {
       @change="dish.parts[i] = $event"
       @drop="dish.parts.splice(i, 1)"
     />
-    <p v-if="dish.shortOf.length" class="notice">
+    <Notice v-if="dish.shortOf.length">
       {{ say('notEnoughForItLess', { shortOf: dish.shortOf.join(' and ') }) }}
-    </p>
+    </Notice>
     <div class="row">
       <Pick
         v-model="adding"

@@ -10,6 +10,7 @@ import { provideDish } from './dish-draft'
 import RecipesCard from './RecipesCard.vue'
 import WaitingCard from './WaitingCard.vue'
 import { say } from './say'
+import { Notice } from '../kit'
 
 /** Several lots, and what was bought for them, made into one: a dish in portions, jars, a crock, a bag topped up. */
 const route = useRoute()
@@ -53,7 +54,7 @@ watchEffect(() => {
       <DishGoesIn />
       <DishBecomes />
       <BrineHelp v-if="dish.form === 'brined'" :produce-g="dish.balance.inG" />
-      <p v-if="dish.failure" class="notice bad" role="alert">{{ dish.failure }}</p>
+      <Notice v-if="dish.failure" bad>{{ dish.failure }}</Notice>
       <div>
         <ElButton type="primary" native-type="submit" size="large" :disabled="!dish.able || dish.busy">{{
           dish.into ? say('topItUp') : say('putItBy')

@@ -229,7 +229,7 @@ const says = computed(() =>
 
 <style scoped>
 .lane {
-  font: 600 14px var(--font);
+  font: 600 var(--t-note) var(--font);
   fill: var(--ink);
 }
 .hour {

@@ -31,6 +31,7 @@ import KitchenCard from './KitchenCard.vue'
 import NotFitCard from './NotFitCard.vue'
 import { say } from './say'
 import { sayWord } from '../voice'
+import { Notice } from '../kit'
 
 /** An evening, or a few, of freezing: what came in against pan, trays, freezer and clock, as a score. */
 const frame = useFrame()
@@ -125,7 +126,7 @@ function begin() {
         }}</ElButton>
       </div>
     </header>
-    <p v-if="refusal" class="notice bad" role="alert">{{ refusal }}</p>
+    <Notice v-if="refusal" bad>{{ refusal }}</Notice>
     <div class="plan">
       <section class="card stack">
         <h2>{{ say('whatCameIn') }}</h2>
@@ -189,7 +190,7 @@ function begin() {
 .plan {
   display: grid;
   grid-template-columns: 290px minmax(0, 1fr);
-  gap: 16px;
+  gap: var(--s-16);
   align-items: start;
 }
 @media (max-width: 1000px) {

@@ -8,7 +8,7 @@ import { computed, ref, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import { cropOf } from '../almanac'
 import { amount, gramsFrom, largeUnit, useFrame, weight } from '../households'
-import { Choices } from '../kit'
+import { Amount, Choices, Field, Notice } from '../kit'
 import { countFrom, HowMuch, useAct, type HowMuchOf } from '../lots'
 import { placeOptions } from '../places'
 import { useView } from '../view'
@@ -80,7 +80,7 @@ async function freeze(sure = false) {
 </script>
 
 <template>
-  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <Notice v-if="failure" bad>{{ failure }}</Notice>
   <div v-if="made" class="stack">
     <h1>{{ say('inTheFreezer2') }}</h1>
     <p>{{ say('labelEveryBagNowWhile', { name: crop.name, label: sayWord(chosen?.label ?? '') }) }}</p>
@@ -91,13 +91,13 @@ async function freeze(sure = false) {
       <RouterLink class="el-button" :to="`/lots/${made[0]}`">{{ say('seeHowLongItKeeps') }}</RouterLink>
     </div>
   </div>
-  <p v-else-if="lot && (!crop.freezing || lot.form !== 'fresh')" class="notice">
+  <Notice v-else-if="lot && (!crop.freezing || lot.form !== 'fresh')">
     {{ lot.form === 'frozen' ? say('itIsFrozenAlready') : say('isNotFrozen', { name: crop.name }) }}
     <RouterLink :to="`/lots/${code}`">{{ say('toTheLot') }}</RouterLink>
-  </p>
-  <p v-else-if="places && freezers.length === 0" class="notice">
+  </Notice>
+  <Notice v-else-if="places && freezers.length === 0">
     {{ say('thereIsNoFreezerIn') }} <RouterLink to="/household">{{ say('addOne') }}</RouterLink>
-  </p>
+  </Notice>
   <form v-else-if="lot" class="stack freeze" @submit.prevent="freeze()">
     <header class="head">
       <h1>{{ say('freeze', { name: crop.name.toLowerCase(), code }) }}</h1>
@@ -110,7 +110,7 @@ async function freeze(sure = false) {
         }}
       </p>
     </header>
-    <p v-if="before" class="notice">{{ say('someThingsDisappointIsMore', { before }) }}</p>
+    <Notice v-if="before">{{ say('someThingsDisappointIsMore', { before }) }}</Notice>
     <section class="card stack">
       <h2>{{ say('howIsItPrepared') }}</h2>
       <Choices
@@ -138,25 +138,22 @@ async function freeze(sure = false) {
       />
       <HowMuch v-if="howMuch === 'part'" v-model="part" :of="lot" :piece="crop.piece" :label="say('howMuchIsTaken')" />
       <div class="row">
-        <label class="field"
-          >{{ say('preparedAndDrained') }}
-          <ElInput
+        <Field :label="say('preparedAndDrained')"
+          ><ElInput
             v-model="packed"
             class="number"
             inputmode="decimal"
             :aria-label="say('weightPrepared', { largeUnit: largeUnit() })"
             ><template #suffix>{{ largeUnit() }}</template></ElInput
-          ></label
+          ></Field
         >
-        <label class="field"
-          >{{ say('inHowManyBoxes', { pack: pack === 'box' ? 'yes' : 'no' }) }}
-          <ElInput
-            v-model="bags"
-            class="number"
-            inputmode="numeric"
-            :aria-label="say('howManyBags')"
-            :placeholder="say('counted')"
-        /></label>
+        <Amount
+          v-model="bags"
+          whole
+          :label="say('inHowManyBoxes', { pack: pack === 'box' ? 'yes' : 'no' })"
+          :says="say('howManyBags')"
+          :placeholder="say('counted')"
+        />
       </div>
       <Choices
         v-model="pack"
@@ -175,10 +172,10 @@ async function freeze(sure = false) {
       </p>
       <Choices v-model="placeId" :label="say('freezer')" :options="placeOptions(freezers)" />
     </section>
-    <p v-if="refusal" class="notice bad" role="alert">
+    <Notice v-if="refusal" bad>
       {{ refusal.message }}
       <ElButton v-if="refusal.code === 'surprise'" @click="freeze(true)">{{ say('keepItAnyway') }}</ElButton>
-    </p>
+    </Notice>
     <div>
       <ElButton type="primary" native-type="submit" size="large" :disabled="!ready || busy">{{
         say('intoTheFreezer')

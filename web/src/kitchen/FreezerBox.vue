@@ -6,6 +6,7 @@ import { lotName } from '../almanac'
 import { longDate, monthOf, weight } from '../households'
 import { say } from './say'
 import { sayWord } from '../voice'
+import { Tip } from '../kit'
 
 /** A freezer from above, lid off: baskets side by side, every lot of bags by how long it keeps. */
 const props = defineProps<{ freezer: FreezersView['freezers'][number] }>()
@@ -63,21 +64,24 @@ const nameOf = (lot: Lot) => lotName(lot).replace(/, frozen$/, '')
       <div v-for="b in baskets" :key="b.id" class="basket">
         <h3>{{ b.name }}</h3>
         <p v-if="b.lots.length === 0" class="soft">{{ say('empty') }}</p>
-        <button
+        <Tip
           v-for="lot in b.lots"
           :key="lot.code"
-          type="button"
-          class="frozen-bag"
-          :class="ageOf(lot)"
-          :style="{ minHeight: `${height(lot)}px` }"
-          :title="say('inAsGoodAsNew', { keepsUntil: longDate(lot.keepsUntil) })"
-          @click="$emit('look', lot.code)"
+          :says="say('inAsGoodAsNew', { keepsUntil: longDate(lot.keepsUntil) })"
         >
-          <span
-            ><b>{{ nameOf(lot) }}</b
-            ><br />{{ monthOf(lot.broughtOn) }} · {{ count(lot) }}, {{ weight(lot.weightG) }}</span
+          <button
+            type="button"
+            class="frozen-bag"
+            :class="ageOf(lot)"
+            :style="{ minHeight: `${height(lot)}px` }"
+            @click="$emit('look', lot.code)"
           >
-        </button>
+            <span
+              ><b>{{ nameOf(lot) }}</b
+              ><br />{{ monthOf(lot.broughtOn) }} · {{ count(lot) }}, {{ weight(lot.weightG) }}</span
+            >
+          </button></Tip
+        >
       </div>
     </div>
   </section>
@@ -90,17 +94,17 @@ header {
   flex-wrap: wrap;
   justify-content: space-between;
   align-items: baseline;
-  gap: 4px 12px;
+  gap: var(--s-4) var(--s-12);
 }
 .full {
-  font: 700 22px var(--font-head);
+  font: 700 var(--t-title) var(--font-head);
 }
 .bar {
   height: 12px;
   border-radius: 4px;
   background: var(--line);
   overflow: hidden;
-  margin: 4px 0 8px;
+  margin: var(--s-4) 0 var(--s-8);
 }
 .bar i {
   display: block;
@@ -114,36 +118,36 @@ header {
 .inside {
   border: 3px solid var(--wall);
   border-radius: 10px;
-  padding: 8px;
+  padding: var(--s-8);
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-  gap: 8px;
+  gap: var(--s-8);
   background: color-mix(in srgb, var(--cold) 9%, var(--card));
 }
 .basket {
   border: 1.5px solid var(--wall);
   border-radius: 5px;
-  padding: 6px;
+  padding: var(--s-6);
   display: grid;
-  gap: 5px;
+  gap: var(--s-6);
   align-content: start;
   background: var(--card);
 }
 .basket h3 {
-  font-size: 15px;
+  font-size: var(--t-note);
   margin: 0;
 }
 button.frozen-bag {
   text-align: left;
-  padding: 4px;
+  padding: var(--s-4);
   cursor: pointer;
 }
 .frozen-bag span {
   display: inline-block;
   background: var(--card);
   border-radius: 3px;
-  padding: 1px 6px;
-  font-size: 13px;
+  padding: 1px var(--s-6);
+  font-size: var(--t-small);
   line-height: 1.3;
 }
 </style>

@@ -9,6 +9,7 @@ import { useView } from '../view'
 import ColdChart from './ColdChart.vue'
 import FreezerBox from './FreezerBox.vue'
 import { say } from './say'
+import { Notice } from '../kit'
 
 /** The freezers from above, lid off: how full, how cold it has been, what goes out first and what may still go in. */
 const { answer: view, failure } = useView(readFreezers)
@@ -39,7 +40,7 @@ const ages = [
 </script>
 
 <template>
-  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <Notice v-if="failure" bad>{{ failure }}</Notice>
   <div v-if="view" class="columns">
     <div class="stack">
       <header class="head">
@@ -157,21 +158,21 @@ const ages = [
 .side-by-side {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
-  gap: 18px;
+  gap: var(--s-16);
   align-items: start;
 }
 .legend {
   list-style: none;
   display: flex;
   flex-wrap: wrap;
-  gap: 6px 18px;
+  gap: var(--s-6) var(--s-16);
   padding: 0;
   margin: 0;
 }
 .legend li {
   display: flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--s-8);
 }
 .legend .frozen-bag {
   width: 26px;
@@ -183,6 +184,6 @@ const ages = [
 .out {
   display: flex;
   justify-content: space-between;
-  gap: 12px;
+  gap: var(--s-12);
 }
 </style>

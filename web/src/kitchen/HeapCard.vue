@@ -68,8 +68,8 @@ const meant = (text: string) => emit('grams', Math.min(props.heap.lot.weightG, g
 <style scoped>
 .heap {
   display: grid;
-  gap: 3px;
-  padding-bottom: 10px;
+  gap: var(--s-4);
+  padding-bottom: var(--s-8);
   border-bottom: 1px solid var(--line);
 }
 .fresh {

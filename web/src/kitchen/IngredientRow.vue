@@ -55,10 +55,10 @@ watch(taking, (now) => {
 .part {
   display: grid;
   grid-template-columns: minmax(150px, 1fr) auto auto;
-  gap: 6px 14px;
+  gap: var(--s-6) var(--s-16);
   align-items: center;
   border-left: 5px solid var(--mark);
-  padding: 6px 0 6px 11px;
+  padding: var(--s-6) 0 var(--s-6) var(--s-12);
 }
 @media (max-width: 820px) {
   .part {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { weight } from '../households'
 import { ElInput } from 'element-plus'
-import { Pick } from '../kit'
+import { Field, Pick } from '../kit'
 import { clockAt, type KitchenSetup } from './evening'
 import { say } from './say'
 
@@ -29,44 +29,40 @@ const evenings = ['1', '2', '3'].map((id) => ({ id, label: id }))
   <section class="card">
     <h2>{{ say('theKitchen') }}</h2>
     <div class="row">
-      <label v-for="f in fields" :key="f.key" class="field"
-        >{{ f.label }}
-        <ElInput
+      <Field v-for="f in fields" :key="f.key" :label="f.label"
+        ><ElInput
           :model-value="String(setup[f.key])"
           class="small"
           inputmode="decimal"
           :aria-label="f.label"
           @change="setNumber(f.key, $event)"
           ><template v-if="f.unit" #suffix>{{ f.unit }}</template></ElInput
-        ></label
+        ></Field
       >
-      <label class="field"
-        >{{ say('from') }}
-        <Pick
+      <Field :label="say('from')"
+        ><Pick
           :model-value="setup.from"
           :label="say('from')"
           :options="times"
           class="small"
           @update:model-value="$event && set({ from: $event })"
-      /></label>
-      <label class="field"
-        >{{ say('to') }}
-        <Pick
+      /></Field>
+      <Field :label="say('to')"
+        ><Pick
           :model-value="setup.to"
           :label="say('to')"
           :options="times"
           class="small"
           @update:model-value="$event && set({ to: $event })"
-      /></label>
-      <label class="field"
-        >{{ say('evenings') }}
-        <Pick
+      /></Field>
+      <Field :label="say('evenings')"
+        ><Pick
           :model-value="String(setup.evenings)"
           :label="say('evenings')"
           :options="evenings"
           class="small"
           @update:model-value="set({ evenings: Number($event) })"
-      /></label>
+      /></Field>
     </div>
     <p class="soft">
       {{ say('aboutHalfAKiloTo', { most: weight(1000 * mostKg) }) }}

@@ -42,7 +42,7 @@ const whyNot = {
 <style scoped>
 .row {
   justify-content: space-between;
-  padding: 6px 0;
+  padding: var(--s-6) 0;
 }
 p {
   flex: 1;

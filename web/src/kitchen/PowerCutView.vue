@@ -9,7 +9,7 @@ import { computed, ref, watch, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import { cropColour, lotCrop, lotName } from '../almanac'
 import { amount, degree, toCelsius, useAttempt, weight } from '../households'
-import { Choices, NumberField } from '../kit'
+import { Choices, Notice, Amount } from '../kit'
 import { useLastAct } from '../lots'
 import { useView, write } from '../view'
 import { keepIn, keptIn } from './evening'
@@ -102,9 +102,9 @@ const book = () =>
       <h1>{{ say('thePowerWasOff') }}</h1>
       <p class="soft">{{ say('theLidStaysShutUntil') }}</p>
     </header>
-    <p v-if="places && freezers.length === 0" class="notice">
+    <Notice v-if="places && freezers.length === 0">
       {{ say('thereIsNoFreezerIn2') }} <RouterLink to="/household">{{ say('addOne') }}</RouterLink>
-    </p>
+    </Notice>
     <section v-else class="card stack">
       <Choices
         v-model="freezer"
@@ -112,18 +112,26 @@ const book = () =>
         :options="freezers.map(({ id, name }) => ({ id, label: name }))"
       />
       <div class="row">
-        <NumberField v-model="hours" :label="say('offFor')" :says="say('hoursThePowerWasOff')" unit="h" />
-        <NumberField v-model="litres" :label="say('holds')" :says="say('litresTheFreezerHolds')" :unit="say('l2')" />
-        <NumberField
+        <Amount v-model="hours" :label="say('offFor')" :says="say('hoursThePowerWasOff')" unit="h" />
+        <Amount
+          v-model="litres"
+          :step="10"
+          :label="say('holds')"
+          :says="say('litresTheFreezerHolds')"
+          :unit="say('l2')"
+        />
+        <Amount
           v-model="full"
+          :step="5"
           :label="say('howFull')"
           :says="say('howFullItIsIn')"
           unit="in 100"
           :placeholder="String(Math.round(byWeight * 100))"
         />
-        <NumberField v-model="room" :label="say('theRoom')" :says="say('temperatureOfTheRoom')" :unit="degree()" />
-        <NumberField
+        <Amount v-model="room" below :label="say('theRoom')" :says="say('temperatureOfTheRoom')" :unit="degree()" />
+        <Amount
           v-model="read"
+          below
           :label="say('readInTheFood')"
           :says="say('temperatureReadInTheFood')"
           :unit="degree()"
@@ -133,7 +141,7 @@ const book = () =>
       <p class="soft">
         {{ say('lotOfBagsInIt', { bags: bags.length, weight: weight(kg * 1000), fill: Math.round(fill * 100) }) }}
       </p>
-      <p v-if="rule && 'refused' in rule" class="bad" role="alert">{{ rule.refused }}</p>
+      <Notice v-if="rule && 'refused' in rule" bad>{{ rule.refused }}</Notice>
       <div v-if="answer" class="rule">
         <p class="figure">
           {{
@@ -179,7 +187,7 @@ const book = () =>
           @update:model-value="$event && (said = { ...said, [lot.code]: $event })"
         />
       </section>
-      <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
+      <Notice v-if="failure" bad>{{ failure }}</Notice>
       <p v-if="open.length" class="soft">{{ say('stillToBeFeltWhen', { open: open.length }) }}</p>
       <div v-if="bags.length">
         <ElButton type="primary" size="large" :disabled="busy || open.length > 0" @click="book">{{
@@ -194,11 +202,11 @@ const book = () =>
 .bag {
   border-left: 6px solid var(--crop);
   display: grid;
-  gap: 8px;
+  gap: var(--s-8);
 }
 .rule {
   display: grid;
-  gap: 8px;
+  gap: var(--s-8);
 }
 .bar {
   position: relative;

@@ -48,8 +48,8 @@ const enough = ({ enoughFor, short, makes }: RecipeView) =>
 .recipe {
   display: grid;
   grid-template-columns: 1fr auto;
-  gap: 8px;
+  gap: var(--s-8);
   align-items: center;
-  padding: 9px 0;
+  padding: var(--s-8) 0;
 }
 </style>

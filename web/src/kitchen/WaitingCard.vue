@@ -36,8 +36,8 @@ const waiting = computed(() => dish.from.filter(({ aside }) => aside))
 li {
   display: grid;
   grid-template-columns: 1fr auto;
-  gap: 8px;
+  gap: var(--s-8);
   align-items: center;
-  padding: 7px 0;
+  padding: var(--s-8) 0;
 }
 </style>

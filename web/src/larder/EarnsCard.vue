@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import { lotName } from '../almanac'
 import { useAct } from '../lots'
 import { say } from './say'
+import { Notice } from '../kit'
 
 /** A line nobody has touched for half a year: is it worth its shelf? One at a time. */
 const props = defineProps<{ lots: readonly LarderLot[] }>()
@@ -40,6 +41,6 @@ const verdicts = [
         >{{ v.label }}</ElButton
       >
     </div>
-    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
   </section>
 </template>

@@ -3,7 +3,7 @@ import { useView } from '../view'
 import { readLarder } from '@vadose/contract/larder'
 import { listPlaces } from '@vadose/contract/places'
 import { units, type Unit } from '@vadose/core/almanac'
-import { Choices } from '../kit'
+import { Choices, Notice } from '../kit'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { exactWeight } from '../households'
@@ -91,7 +91,7 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
 </script>
 
 <template>
-  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <Notice v-if="failure" bad>{{ failure }}</Notice>
   <div v-if="view" class="columns">
     <div class="stack">
       <header class="head">
@@ -148,7 +148,7 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
           </button>
         </div>
       </div>
-      <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
+      <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
       <TroubledLots :lots="view.troubled" />
       <section v-if="view.lots.length === 0" class="card">
         <h2>{{ say('nothingToEatFromYet') }}</h2>
@@ -158,7 +158,7 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
           <RouterLink to="/shelf">{{ say('writeDownWhatIsOn') }}</RouterLink>.
         </p>
       </section>
-      <p v-else-if="shelves.length === 0" class="notice">{{ say('nothingOnTheShelvesFits') }}</p>
+      <Notice v-else-if="shelves.length === 0">{{ say('nothingOnTheShelvesFits') }}</Notice>
       <div class="wall">
         <section
           v-for="shelf in onScreen"
@@ -205,13 +205,13 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
 .shelf {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(236px, 1fr));
-  gap: 16px 24px;
-  margin-top: 4px;
+  gap: var(--s-16) var(--s-24);
+  margin-top: var(--s-4);
 }
 .wall {
   display: flex;
   flex-wrap: wrap;
-  gap: 18px 30px;
+  gap: var(--s-16) var(--s-40);
   align-items: start;
 }
 .wall > section {
@@ -219,7 +219,7 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
   max-width: 100%;
 }
 .place {
-  font: 600 16px var(--font-head);
+  font: 600 var(--t-text) var(--font-head);
   margin: 0;
 }
 .find {
@@ -228,10 +228,10 @@ const fridge = computed(() => places.value?.find(({ kind }) => kind === 'fridge'
 @media (min-width: 821px) {
   .filters .choice {
     min-height: 34px;
-    padding: 3px 10px;
+    padding: var(--s-4) var(--s-8);
   }
 }
 .filters {
-  gap: 8px 14px;
+  gap: var(--s-8) var(--s-16);
 }
 </style>

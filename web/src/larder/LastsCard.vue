@@ -86,7 +86,7 @@ const all = ref(false)
 <style scoped>
 .last {
   border-left: 5px solid var(--crop);
-  padding-left: 10px;
-  margin-top: 12px;
+  padding-left: var(--s-8);
+  margin-top: var(--s-12);
 }
 </style>

@@ -2,7 +2,7 @@
 import { guessColumns, padLineOf, weightUnitOf, type SheetColumn } from '@vadose/core/larder'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
-import { Pick } from '../kit'
+import { Figures, Pick } from '../kit'
 import { say } from './say'
 
 /** A list from elsewhere: what each column says, seen on its first rows, before it goes onto the pad. */
@@ -34,28 +34,26 @@ const few = 4
       <h2>{{ name }}</h2>
       <p class="soft">{{ say('rowSayWhatEachColumn', { rows: rows.length }) }}</p>
     </header>
-    <div class="scroll">
-      <table>
-        <thead>
-          <tr>
-            <th v-for="(heading, i) in headings" :key="i" scope="col">
-              {{ heading || say('column', { i: i + 1 }) }}
-              <Pick
-                :model-value="columns[i]"
-                :label="say('whatSays', { heading: heading || say('column', { i: i + 1 }) })"
-                :options="options"
-                @update:model-value="columns = columns.map((c, j) => (j === i ? $event! : c))"
-              />
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(row, i) in rows.slice(0, few)" :key="i">
-            <td v-for="(_, j) in headings" :key="j" :class="{ soft: columns[j] === 'skip' }">{{ row[j] ?? '' }}</td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <Figures :label="name">
+      <thead>
+        <tr>
+          <th v-for="(heading, i) in headings" :key="i" scope="col">
+            {{ heading || say('column', { i: i + 1 }) }}
+            <Pick
+              :model-value="columns[i]"
+              :label="say('whatSays', { heading: heading || say('column', { i: i + 1 }) })"
+              :options="options"
+              @update:model-value="columns = columns.map((c, j) => (j === i ? $event! : c))"
+            />
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(row, i) in rows.slice(0, few)" :key="i">
+          <td v-for="(_, j) in headings" :key="j" :class="{ soft: columns[j] === 'skip' }">{{ row[j] ?? '' }}</td>
+        </tr>
+      </tbody>
+    </Figures>
     <p v-if="lines.length" class="soft">{{ say('theFirstReads', { lines: lines[0] }) }}</p>
     <p v-else class="bad">{{ say('oneColumnHasToSay') }}</p>
     <div class="row">
@@ -77,7 +75,7 @@ section {
 th,
 td {
   text-align: left;
-  padding: 4px 12px 4px 0;
+  padding: var(--s-4) var(--s-12) var(--s-4) 0;
   min-width: 150px;
 }
 </style>

@@ -41,7 +41,7 @@ const shape = computed(() => shapeOf(props.lot))
 .glyphs {
   display: flex;
   height: 37px;
-  padding-left: 2px;
+  padding-left: var(--s-2);
 }
 i {
   display: block;

@@ -7,6 +7,7 @@ import { littleOf, opensOne, TakeForm } from '../lots'
 import Shelf from './Shelf.vue'
 import { say } from './say'
 import { sayWord, sayFact } from '../voice'
+import { Tip } from '../kit'
 
 /** A line of the shelf: what stands there, how long it keeps, one taken by one tap. */
 const props = defineProps<{
@@ -35,7 +36,7 @@ const sourceWords = { grown: '', bought: 'bought', given: 'given', caught: 'caug
     <i class="board" aria-hidden="true"></i>
     <h3>
       <a :href="`/lots/${lot.code}`" @click.prevent="$emit('look')">{{ lotName(lot) }}</a>
-      <span v-if="lot.verdict" class="verdict" :class="lot.verdict" :title="verdicts[lot.verdict]"
+      <span v-if="lot.verdict" class="verdict" :class="lot.verdict"
         >{{ marks[lot.verdict] }} {{ verdicts[lot.verdict] }}</span
       >
       <span v-if="sourceWords[lot.source]" class="tagged">{{ sayWord(sourceWords[lot.source]) }}</span>
@@ -44,18 +45,19 @@ const sourceWords = { grown: '', bought: 'bought', given: 'given', caught: 'caug
     <p>
       {{ amount(lot.pieces, lot.weightG, lotCrop(lot).piece, lot.guessed)
       }}<template v-if="lot.size">{{ say('each', { size: lot.size }) }}</template>
-      <span
+      <Tip
         v-if="lasts?.lasts"
-        class="lasts"
-        :class="lasts.lasts"
-        :title="
+        :says="
           say('allThereIsOfIt', {
             longDate: longDate(lasts.nextCropOn!),
             gapFrom: lasts.gapFrom ? say('gone', { gapFrom: longDate(lasts.gapFrom) }) : '',
           })
         "
-        >{{ lastsWords[lasts.lasts]
-        }}<template v-if="lasts.gapFrom">{{ say('to', { gapFrom: shortDate(lasts.gapFrom) }) }}</template></span
+      >
+        <span class="lasts" :class="lasts.lasts" tabindex="0"
+          >{{ lastsWords[lasts.lasts]
+          }}<template v-if="lasts.gapFrom">{{ say('to', { gapFrom: shortDate(lasts.gapFrom) }) }}</template></span
+        ></Tip
       >
     </p>
     <p class="soft" :class="{ bad: lot.lossAvoidedPerKg > 0.15 }">
@@ -95,7 +97,7 @@ const sourceWords = { grown: '', bought: 'bought', given: 'given', caught: 'caug
 article {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 4px;
+  gap: var(--s-4);
   align-content: start;
   position: relative;
   /* far off the screen it is not laid out */
@@ -106,7 +108,7 @@ article {
   height: 7px;
   background: var(--rope);
   opacity: 0.6;
-  margin: -3px -12px 3px;
+  margin: calc(-1 * var(--s-4)) calc(-1 * var(--s-12)) var(--s-4);
 }
 .slip {
   position: absolute;
@@ -114,12 +116,12 @@ article {
   top: -14px;
   max-width: 60%;
   margin: 0;
-  padding: 6px 10px;
+  padding: var(--s-6) var(--s-8);
   background: color-mix(in srgb, var(--stock) 26%, var(--card));
   border: 1px solid var(--stock);
   transform: rotate(-1.5deg);
   font-style: italic;
-  font-size: 14px;
+  font-size: var(--t-note);
   z-index: 1;
 }
 .slip::before {
@@ -133,8 +135,8 @@ article {
   background: var(--bad);
 }
 .verdict {
-  font: 600 13px var(--font);
-  margin-left: 6px;
+  font: 600 var(--t-small) var(--font);
+  margin-left: var(--s-6);
 }
 .verdict.more {
   color: var(--good);
@@ -143,15 +145,15 @@ article {
   color: var(--bad);
 }
 .tagged {
-  font: 500 13px var(--font);
+  font: 500 var(--t-small) var(--font);
   border: 1px solid var(--wall);
   border-radius: 3px 8px 8px 3px;
-  padding: 0 8px 0 6px;
-  margin: 0 6px;
+  padding: 0 var(--s-8) 0 var(--s-6);
+  margin: 0 var(--s-6);
 }
 .lasts {
   display: block;
-  font: 600 13px var(--font);
+  font: 600 var(--t-small) var(--font);
 }
 .lasts.short {
   color: var(--bad);

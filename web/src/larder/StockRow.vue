@@ -5,7 +5,7 @@ import { ElButton, ElInput } from 'element-plus'
 import { computed } from 'vue'
 import { allCrops, cropColour, cropOf, lotCrop } from '../almanac'
 import { bareLarge, gramsFrom, largeUnit, shortDate, yearDate } from '../households'
-import { DayField, Pick } from '../kit'
+import { Amount, DayField, Pick } from '../kit'
 import { countFrom } from '../lots'
 import { namedPlaces } from '../places'
 import type { StockDraft } from './stock'
@@ -99,11 +99,12 @@ const weightText = computed(() =>
         class="small"
         @update:model-value="set({ form: $event! })"
       />
-      <ElInput
+      <Amount
         :model-value="line.pieces === null ? '' : String(line.pieces)"
         class="tiny"
-        inputmode="numeric"
-        :aria-label="say('howMany2')"
+        bare
+        whole
+        :label="say('howMany2')"
         :placeholder="say('count')"
         @update:model-value="set({ pieces: countFrom($event) })"
       />
@@ -152,9 +153,9 @@ const weightText = computed(() =>
 <style scoped>
 .line {
   border-left: 5px solid var(--mark);
-  padding: 8px 0 10px 12px;
+  padding: var(--s-8) 0 var(--s-8) var(--s-12);
   display: grid;
-  gap: 5px;
+  gap: var(--s-6);
 }
 .doubtful {
   background: repeating-linear-gradient(
@@ -170,7 +171,7 @@ const weightText = computed(() =>
 }
 
 .read .soft {
-  margin-left: 8px;
+  margin-left: var(--s-8);
 }
 .read {
   margin: 0;

@@ -6,7 +6,7 @@ import { decodeText } from '@vadose/core/readings'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { useAttempt, useFrame } from '../households'
-import { FileButton, Pick } from '../kit'
+import { Field, FileButton, Notice, Pick } from '../kit'
 import { namedPlaces } from '../places'
 import { useView, write } from '../view'
 import { asStock, isWhole, readPad, type StockDraft } from './stock'
@@ -61,23 +61,22 @@ const example = say('netsOnionsAboutKgJars')
       <h1>{{ say('putOnTheShelf') }}</h1>
       <p class="soft">{{ say('aLineForEachThing') }}</p>
     </header>
-    <section v-if="kept" class="notice" role="status">
+    <Notice v-if="kept" good>
       {{ say('lineKept', { kept: kept.length }) }}
       <RouterLink :to="`/lots/${kept[0]}`">{{ kept[0] }}</RouterLink><template v-if="kept.length > 1">{{
         say('to2', { kept: kept.at(-1) })
       }}</template
       >. <RouterLink to="/larder">{{ say('toTheLarder') }}</RouterLink>
-    </section>
+    </Notice>
     <div class="pad">
       <ElInput v-model="text" type="textarea" :rows="7" :aria-label="say('thePad')" :placeholder="example" autofocus />
       <div class="stack">
-        <label class="field"
-          >{{ say('allOnOneShelf') }}
-          <Pick
+        <Field :label="say('allOnOneShelf')"
+          ><Pick
             v-model="shelf"
             :label="say('allOnOneShelf')"
             :options="[{ id: '', label: say('eachWhereItBelongs') }, ...namedPlaces(places ?? [])]"
-        /></label>
+        /></Field>
         <p class="soft">
           {{ say('howManyOrHowMuch') }}
         </p>
@@ -86,7 +85,7 @@ const example = say('netsOnionsAboutKgJars')
         }}</FileButton>
       </div>
     </div>
-    <p v-if="notRead" class="notice bad" role="alert">{{ notRead }}</p>
+    <Notice v-if="notRead" bad>{{ notRead }}</Notice>
     <SheetMapping v-if="sheet" :key="sheet.name" v-bind="sheet" @lines="ontoPad" @leave="sheet = undefined" />
     <section v-if="lines.length > 0" class="card">
       <h2>{{ say('lineUnderstoodSo', { lines: lines.length }) }}</h2>
@@ -102,7 +101,7 @@ const example = say('netsOnionsAboutKgJars')
         />
       </div>
     </section>
-    <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
+    <Notice v-if="failure" bad>{{ failure }}</Notice>
     <div class="row">
       <ElButton type="primary" size="large" :disabled="!ready || busy" @click="keep">{{
         say('keepLine', { lines: lines.length || '', lines2: lines.length })
@@ -116,13 +115,15 @@ const example = say('netsOnionsAboutKgJars')
 .pad {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 300px;
-  gap: 18px;
+  gap: var(--s-16);
 }
 .pad :deep(textarea) {
-  font: 17px/31px var(--font);
+  font-family: var(--font);
+  font-size: var(--t-text);
+  line-height: 31px;
   background: repeating-linear-gradient(var(--card) 0 30px, color-mix(in srgb, var(--cold) 25%, var(--card)) 30px 31px);
   background-attachment: local;
-  padding: 0 14px;
+  padding: 0 var(--s-12);
 }
 @media (max-width: 820px) {
   .pad {

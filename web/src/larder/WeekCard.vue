@@ -10,6 +10,7 @@ import { dishesFor } from './pots'
 import { weekdayOf, weight } from '../households'
 import { say } from './say'
 import { sayWord } from '../voice'
+import { Tip } from '../kit'
 
 /** Seven days of pots that save what would be lost. */
 const props = defineProps<{ view: LarderView }>()
@@ -40,11 +41,15 @@ const most = computed(() => Math.max(1, ...pots.value.map(({ savesG }) => savesG
               }}<template v-if="pot.dish">{{ say('of', { lotName: lotName(pot.lot).toLowerCase() }) }}</template></span
             >
           </span>
-          <i
-            class="saves"
-            :style="{ width: `${8 + (pot.savesG / most) * 52}px`, '--crop': cropColour(pot.lot.crop) }"
-            :title="say('saves', { savesG: weight(pot.savesG) })"
-          ></i>
+          <Tip :says="say('saves', { savesG: weight(pot.savesG) })">
+            <i
+              class="saves"
+              :style="{ width: `${8 + (pot.savesG / most) * 52}px`, '--crop': cropColour(pot.lot.crop) }"
+              tabindex="0"
+              role="img"
+              :aria-label="say('saves', { savesG: weight(pot.savesG) })"
+            ></i
+          ></Tip>
         </li>
       </ul>
       <p>
@@ -60,12 +65,12 @@ const most = computed(() => Math.max(1, ...pots.value.map(({ savesG }) => savesG
 li {
   display: grid;
   grid-template-columns: 38px 1fr 64px;
-  gap: 8px;
+  gap: var(--s-8);
   align-items: center;
-  padding: 7px 0;
+  padding: var(--s-8) 0;
 }
 .day {
-  font: 650 15px var(--font-head);
+  font: 650 var(--t-note) var(--font-head);
 }
 .saves {
   height: 11px;

@@ -9,7 +9,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { cropOf } from '../almanac'
 import { amount, degree, fromCelsius, gramsFrom, largeUnit, temperature, toCelsius, weight } from '../households'
 import { useAct } from '../lots'
-import { Choices, Pick } from '../kit'
+import { Amount, Choices, Field, Notice, Pick } from '../kit'
 import { namedPlaces } from '../places'
 import { say } from './say'
 import { sayWord } from '../voice'
@@ -66,10 +66,10 @@ async function load(sure = false) {
 </script>
 
 <template>
-  <p v-if="failure" class="notice bad">{{ failure }}</p>
-  <p v-else-if="lot && !how" class="notice">
+  <Notice v-if="failure" bad>{{ failure }}</Notice>
+  <Notice v-else-if="lot && !how">
     {{ say('isNotDriedInA', { name: crop.name }) }} <RouterLink :to="`/lots/${code}`">{{ say('toTheLot') }}</RouterLink>
-  </p>
+  </Notice>
   <form v-else-if="lot && how" class="stack load" @submit.prevent="load()">
     <header class="head">
       <h1>{{ say('dry', { name: crop.name.toLowerCase(), code }) }}</h1>
@@ -100,53 +100,39 @@ async function load(sure = false) {
         ]"
       />
       <div class="row">
-        <label v-if="!all" class="field"
-          >{{ say('takenFromTheLot') }}
-          <ElInput
+        <Field v-if="!all" :label="say('takenFromTheLot')"
+          ><ElInput
             v-model="taken"
             class="number"
             inputmode="decimal"
             :aria-label="say('takenFromTheLot2', { largeUnit: largeUnit() })"
             ><template #suffix>{{ largeUnit() }}</template></ElInput
-          ></label
+          ></Field
         >
-        <label class="field"
-          >{{ say('onTheTraysPrepared') }}
-          <ElInput
+        <Field :label="say('onTheTraysPrepared')"
+          ><ElInput
             v-model="onTrays"
             class="number"
             inputmode="decimal"
             :aria-label="say('weightOnTheTrays', { largeUnit: largeUnit() })"
             ><template #suffix>{{ largeUnit() }}</template></ElInput
-          ></label
+          ></Field
         >
-        <label class="field"
-          >{{ say('trays') }} <ElInput v-model="trays" class="short" inputmode="numeric" :aria-label="say('trays')"
-        /></label>
-        <label class="field"
-          >{{ say('air') }}
-          <ElInput
-            v-model="air"
-            class="short"
-            inputmode="decimal"
-            :aria-label="say('airOfTheDryer', { degree: degree() })"
-            ><template #suffix>{{ degree() }}</template></ElInput
-          ></label
-        >
-        <label class="field"
-          >{{ say('itStandsIn') }}
-          <Pick v-model="placeId" :label="say('placeOfTheDryer')" :options="namedPlaces(places ?? [])"
-        /></label>
+        <Amount v-model="trays" whole :label="say('trays')" />
+        <Amount v-model="air" :label="say('air')" :says="say('airOfTheDryer', { degree: degree() })" :unit="degree()" />
+        <Field :label="say('itStandsIn')"
+          ><Pick v-model="placeId" :label="say('placeOfTheDryer')" :options="namedPlaces(places ?? [])"
+        /></Field>
       </div>
       <p v-if="outcome" class="figure">
         {{ say('whenItIsDone', { weight: weight(Math.round(outcome.targetWeightG)) }) }}
         <span class="soft">{{ say('ofWaterToGo', { weight: weight(Math.round(outcome.waterToLoseG)) }) }}</span>
       </p>
     </section>
-    <p v-if="refusal" class="notice bad" role="alert">
+    <Notice v-if="refusal" bad>
       {{ refusal.message }}
       <ElButton v-if="refusal.code === 'surprise'" @click="load(true)">{{ say('keepItAnyway') }}</ElButton>
-    </p>
+    </Notice>
     <div>
       <ElButton type="primary" size="large" native-type="submit" :disabled="!ready || busy">{{
         say('startTheDryer')

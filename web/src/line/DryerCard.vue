@@ -6,6 +6,7 @@ import { cropColour, cropOf, lotName } from '../almanac'
 import { gramsFrom, momentOf, smallUnit, temperature, useFrame, weight } from '../households'
 import { useAct, WeighField } from '../lots'
 import { say } from './say'
+import { Notice } from '../kit'
 
 /** Loads in the dehydrator: when each is done, by its hours and by the scale. */
 defineProps<{ loads: LineView['dryer'] }>()
@@ -95,10 +96,10 @@ const doneness = (crop: string) => cropOf(crop).dehydrating?.doneness ?? ''
             say('keep')
           }}</ElButton>
           <p class="soft">{{ say('coolFirstTwoThirdsFull') }}</p>
-          <p v-if="refusal" class="bad" role="alert">
+          <Notice v-if="refusal" bad>
             {{ refusal.message }}
             <ElButton v-if="refusal.code === 'surprise'" @click="jar(l.code, true)">{{ say('keepItAnyway') }}</ElButton>
-          </p>
+          </Notice>
         </form>
       </li>
     </ul>
@@ -109,13 +110,13 @@ const doneness = (crop: string) => cropOf(crop).dehydrating?.doneness ?? ''
 ul {
   list-style: none;
   padding: 0;
-  margin: 6px 0 0;
+  margin: var(--s-6) 0 0;
 }
 .load {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: 8px 18px;
-  padding: 10px 0;
+  gap: var(--s-8) var(--s-16);
+  padding: var(--s-8) 0;
 }
 .bar {
   grid-column: 1 / -1;
@@ -132,8 +133,8 @@ ul {
 }
 .bar span {
   position: relative;
-  padding-left: 9px;
-  font-size: 14px;
+  padding-left: var(--s-8);
+  font-size: var(--t-note);
   font-weight: 600;
 }
 

@@ -4,6 +4,7 @@ import { computed, reactive } from 'vue'
 import { cropOf } from '../almanac'
 import { useAct } from '../lots'
 import { say } from './say'
+import { Notice } from '../kit'
 
 const props = defineProps<{ code: string; crop: string }>()
 const emit = defineEmits<{ done: [] }>()
@@ -30,7 +31,7 @@ async function keep() {
         </button>
       </div>
     </fieldset>
-    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
     <ElButton type="primary" :disabled="found.size === 0 || busy" @click="keep">{{ say('keepWhatIFelt') }}</ElButton>
   </div>
 </template>
@@ -38,9 +39,9 @@ async function keep() {
 <style scoped>
 .tests {
   display: grid;
-  gap: 8px;
+  gap: var(--s-8);
   justify-items: start;
-  margin-top: 8px;
+  margin-top: var(--s-8);
 }
 fieldset {
   border: 0;
@@ -50,6 +51,6 @@ fieldset {
 legend {
   font-weight: 600;
   padding: 0;
-  margin-bottom: 3px;
+  margin-bottom: var(--s-4);
 }
 </style>

@@ -3,15 +3,15 @@ import { useView } from '../view'
 import { readElsewhere, readLot } from '@vadose/contract/lots'
 import { listPlaces } from '@vadose/contract/places'
 import { daysBetween } from '@vadose/core/households'
-import { ElButton, ElCheckbox, ElInput } from 'element-plus'
-import 'element-plus/es/components/checkbox/style/css'
+import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import { cropOf, schoolOf } from '../almanac'
 import { amount, gramsFrom, largeUnit, longDate, useFrame, weight } from '../households'
 import { countFrom, GradeRows, gradesFrom, useAct, type GradeEntries } from '../lots'
-import { Choices } from '../kit'
+import { Amount, Choices, Field, Notice, Tick } from '../kit'
 import { placeOptions } from '../places'
+import TakeDownSide from './TakeDownSide.vue'
 import { say } from './say'
 
 const route = useRoute()
@@ -121,7 +121,7 @@ async function keep(sure = false) {
 </script>
 
 <template>
-  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <Notice v-if="failure" bad>{{ failure }}</Notice>
   <div v-if="made" class="stack">
     <h1>{{ say('putBy') }}</h1>
     <p>{{ say('isCleanedPackedAndIn', { name: crop.name }) }}</p>
@@ -133,124 +133,126 @@ async function keep(sure = false) {
       <RouterLink class="el-button" :to="`/lots/${made[0]}`">{{ say('seeHowLongItKeeps') }}</RouterLink>
     </div>
   </div>
-  <form v-else-if="lot && lot.stage === 'drying'" class="stack finish" @submit.prevent="offer">
-    <header class="head">
-      <h1>{{ say('takeDown', { code }) }}</h1>
-      <p class="soft">
-        {{ say('onTheLine', { name: crop.name, weightG: weight(lot.weightG), trimming: crop.trimming }) }}
-      </p>
-    </header>
-    <section v-if="crop.necks.length" class="card stack">
-      <h2>{{ say('neck') }}</h2>
-      <Choices v-model="neck" :label="say('neck')" :options="crop.necks.map((n) => ({ ...n, detail: n.why }))" />
-    </section>
-    <section class="card stack">
-      <h2>{{ say('onTheScaleCleaned') }}</h2>
-      <div class="row">
-        <Choices
-          v-model="howMuch"
-          :label="say('howMuchComesDown')"
-          :options="[
-            { id: 'all', label: say('allOfIt') },
-            { id: 'part', label: say('someTheRestHangsOn') },
-          ]"
-        />
-        <label v-if="howMuch === 'part'" class="field"
-          >{{ say('whatComesDownWeighsAs') }}
-          <ElInput
-            v-model="part"
-            class="number"
-            inputmode="decimal"
-            :placeholder="weight(lot.weightG / 2)"
-            :aria-label="say('whatComesDownAsIt', { largeUnit: largeUnit() })"
-            ><template #suffix>{{ largeUnit() }}</template></ElInput
-          ></label
-        >
-      </div>
-      <div class="row">
-        <label class="field"
-          >{{ say('weight') }}
-          <ElInput
-            v-model="kilos"
-            class="number"
-            inputmode="decimal"
-            :aria-label="say('weightCleaned', { largeUnit: largeUnit() })"
-            ><template #suffix>{{ largeUnit() }}</template></ElInput
-          ></label
-        >
-        <ElCheckbox v-model="guessed" :label="say('aGuessNobodyWeighedIt')" />
-        <label v-if="crop.pieceG.value >= 5" class="field"
-          >{{ say('count') }}
-          <ElInput
+  <div v-else-if="lot && lot.stage === 'drying'" class="beside">
+    <form class="stack" @submit.prevent="offer">
+      <header class="head">
+        <h1>{{ say('takeDown', { code }) }}</h1>
+        <p class="soft">
+          {{ say('onTheLine', { name: crop.name, weightG: weight(lot.weightG), trimming: crop.trimming }) }}
+        </p>
+      </header>
+      <section v-if="crop.necks.length" class="card stack">
+        <h2>{{ say('neck') }}</h2>
+        <Choices v-model="neck" :label="say('neck')" :options="crop.necks.map((n) => ({ ...n, detail: n.why }))" />
+      </section>
+      <section class="card stack">
+        <h2>{{ say('onTheScaleCleaned') }}</h2>
+        <div class="row">
+          <Choices
+            v-model="howMuch"
+            :label="say('howMuchComesDown')"
+            :options="[
+              { id: 'all', label: say('allOfIt') },
+              { id: 'part', label: say('someTheRestHangsOn') },
+            ]"
+          />
+          <Field v-if="howMuch === 'part'" :label="say('whatComesDownWeighsAs')"
+            ><ElInput
+              v-model="part"
+              class="number"
+              inputmode="decimal"
+              :placeholder="weight(lot.weightG / 2)"
+              :aria-label="say('whatComesDownAsIt', { largeUnit: largeUnit() })"
+              ><template #suffix>{{ largeUnit() }}</template></ElInput
+            ></Field
+          >
+        </div>
+        <div class="row">
+          <Field :label="say('weight')"
+            ><ElInput
+              v-model="kilos"
+              class="number"
+              inputmode="decimal"
+              :aria-label="say('weightCleaned', { largeUnit: largeUnit() })"
+              ><template #suffix>{{ largeUnit() }}</template></ElInput
+            ></Field
+          >
+          <Tick v-model="guessed" :label="say('aGuessNobodyWeighedIt')" />
+          <Amount
+            v-if="crop.pieceG.value >= 5"
             v-model="pieces"
-            class="number"
-            inputmode="numeric"
+            whole
+            :label="say('count')"
+            :says="say('numberOf', { many: crop.piece.many })"
             :placeholder="estimate ? say('about2', { estimate }) : ''"
-            :aria-label="say('numberOf', { many: crop.piece.many })"
-            ><template #suffix>{{ crop.piece.many }}</template></ElInput
-          ></label
-        >
-        <label class="field"
-          >{{ say('trimmingsIfWeighed') }}
-          <ElInput
-            v-model="waste"
-            class="number"
-            inputmode="decimal"
-            :aria-label="say('trimmings', { largeUnit: largeUnit() })"
-            ><template #suffix>{{ largeUnit() }}</template></ElInput
-          ></label
-        >
+            :unit="crop.piece.many"
+          />
+          <Field :label="say('trimmingsIfWeighed')"
+            ><ElInput
+              v-model="waste"
+              class="number"
+              inputmode="decimal"
+              :aria-label="say('trimmings', { largeUnit: largeUnit() })"
+              ><template #suffix>{{ largeUnit() }}</template></ElInput
+            ></Field
+          >
+        </div>
+        <p v-if="off !== null" class="soft">
+          {{
+            off >= 0
+              ? say('ofTrimmingsAndWaterOff', { weight: weight(off) })
+              : say('moreThanWentOnThe', { weight: weight(-off) })
+          }}
+        </p>
+        <Tick v-if="howMuch === 'all'" v-model="bySize" :label="say('sortBySizeEachSize')" />
+        <template v-if="bySize">
+          <p class="soft">{{ crop.grading }}</p>
+          <GradeRows v-model="sizes" :many="crop.piece.many" />
+          <p v-if="grades === null" class="bad">{{ say('oneOfTheSizesCannot') }}</p>
+        </template>
+      </section>
+      <section class="card stack">
+        <h2>{{ say('packAndPlace') }}</h2>
+        <Choices v-model="pack" :label="say('pack')" :options="crop.packs" />
+        <Amount v-model="units" whole :label="say('howManyOfThem')" :says="say('howManyPacks')" />
+        <p v-if="crop.needs.includes('airy') && pack !== 'jar'" class="soft">{{ say('airyNeverPlasticForA') }}</p>
+        <Choices v-model="placeId" :label="say('place')" :options="placeChoices" />
+      </section>
+      <Notice v-if="refusal" bad>
+        {{ refusal.message }}
+        <ElButton v-if="refusal.code === 'surprise'" @click="keep(true)">{{ say('keepItAnyway') }}</ElButton>
+      </Notice>
+      <Notice v-if="asked && early.length" bad>
+        <p v-for="says in early" :key="says">{{ says }}</p>
+        <ElButton native-type="button" :disabled="!ready || busy" @click="keep()">{{
+          say('takeItDownAllThe')
+        }}</ElButton>
+        <RouterLink class="el-button" :to="`/lots/${code}`">{{ say('leaveItHanging') }}</RouterLink>
+      </Notice>
+      <div v-else>
+        <ElButton type="primary" native-type="submit" size="large" :disabled="!ready || busy">{{
+          say('putBy2', { grams: grams ? amount(counted, grams, crop.piece) : '' })
+        }}</ElButton>
       </div>
-      <p v-if="off !== null" class="soft">
-        {{
-          off >= 0
-            ? say('ofTrimmingsAndWaterOff', { weight: weight(off) })
-            : say('moreThanWentOnThe', { weight: weight(-off) })
-        }}
-      </p>
-      <ElCheckbox v-if="howMuch === 'all'" v-model="bySize" :label="say('sortBySizeEachSize')" />
-      <template v-if="bySize">
-        <p class="soft">{{ crop.grading }}</p>
-        <GradeRows v-model="sizes" :many="crop.piece.many" />
-        <p v-if="grades === null" class="bad">{{ say('oneOfTheSizesCannot') }}</p>
-      </template>
-    </section>
-    <section class="card stack">
-      <h2>{{ say('packAndPlace') }}</h2>
-      <Choices v-model="pack" :label="say('pack')" :options="crop.packs" />
-      <label class="field"
-        >{{ say('howManyOfThem') }}
-        <ElInput v-model="units" class="short" inputmode="numeric" :aria-label="say('howManyPacks')"
-      /></label>
-      <p v-if="crop.needs.includes('airy') && pack !== 'jar'" class="soft">{{ say('airyNeverPlasticForA') }}</p>
-      <Choices v-model="placeId" :label="say('place')" :options="placeChoices" />
-    </section>
-    <p v-if="refusal" class="notice bad" role="alert">
-      {{ refusal.message }}
-      <ElButton v-if="refusal.code === 'surprise'" @click="keep(true)">{{ say('keepItAnyway') }}</ElButton>
-    </p>
-    <div v-if="asked && early.length" class="notice bad" role="alert">
-      <p v-for="says in early" :key="says">{{ says }}</p>
-      <ElButton native-type="button" :disabled="!ready || busy" @click="keep()">{{ say('takeItDownAllThe') }}</ElButton>
-      <RouterLink class="el-button" :to="`/lots/${code}`">{{ say('leaveItHanging') }}</RouterLink>
-    </div>
-    <div v-else>
-      <ElButton type="primary" native-type="submit" size="large" :disabled="!ready || busy">{{
-        say('putBy2', { grams: grams ? amount(counted, grams, crop.piece) : '' })
-      }}</ElButton>
-    </div>
-  </form>
-  <p v-else-if="lot" class="notice">
+    </form>
+    <TakeDownSide v-model="placeId" :lot="lot" :keeps="keeps ?? []" />
+  </div>
+  <Notice v-else-if="lot">
     {{ say('isNotOnTheLine', { code }) }} <RouterLink :to="`/lots/${code}`">{{ say('toTheLot') }}</RouterLink>
-  </p>
+  </Notice>
 </template>
 
 <style scoped>
-.finish {
-  max-width: 760px;
+.beside {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 460px);
+  gap: var(--s-24);
+  align-items: start;
 }
-.short {
-  width: 92px;
+@media (max-width: 980px) {
+  .beside {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 .number {
   width: 172px;

@@ -7,6 +7,7 @@ import { cropColour, lotName } from '../almanac'
 import { weight } from '../households'
 import { useAct } from '../lots'
 import { say } from './say'
+import { Notice } from '../kit'
 
 /** Dried food a week in the jar before it is put by: shaken every day, looked at for beads. */
 defineProps<{ jars: LineView['jars'] }>()
@@ -53,7 +54,7 @@ async function shake(code: string, beads: boolean, mould = false) {
         </div>
       </li>
     </ul>
-    <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
+    <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
   </section>
 </template>
 
@@ -61,13 +62,13 @@ async function shake(code: string, beads: boolean, mould = false) {
 ul {
   list-style: none;
   padding: 0;
-  margin: 6px 0 0;
+  margin: var(--s-6) 0 0;
 }
 .jar {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
-  gap: 8px 18px;
-  padding: 10px 0;
+  gap: var(--s-8) var(--s-16);
+  padding: var(--s-8) 0;
 }
 .jar > .row,
 .jar > .good {
@@ -76,7 +77,7 @@ ul {
 .days {
   list-style: none;
   display: flex;
-  gap: 4px;
+  gap: var(--s-4);
   padding: 0;
   margin: 0;
 }
@@ -87,7 +88,7 @@ ul {
   border: 2px solid var(--crop);
   display: grid;
   place-items: center;
-  font-size: 13px;
+  font-size: var(--t-small);
 }
 .days .past {
   background: var(--crop);

@@ -7,6 +7,7 @@ import { computed } from 'vue'
 import { lotName } from '../almanac'
 import { useAct } from '../lots'
 import { say } from './say'
+import { Notice } from '../kit'
 
 /** The line as a whole: what tomorrow's air does to it, and which moves would help most. */
 const { answer: advice } = useView(readLineAdvice)
@@ -62,7 +63,7 @@ const small = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
           >
         </li>
       </ul>
-      <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+      <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
     </div>
   </section>
 </template>
@@ -71,7 +72,7 @@ const small = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 .whole {
   display: grid;
   grid-template-columns: minmax(0, 2fr) minmax(0, 3fr);
-  gap: 10px 28px;
+  gap: var(--s-12) var(--s-24);
 }
 li .soft {
   margin-left: 0.45em;
@@ -79,19 +80,19 @@ li .soft {
 ul {
   list-style: none;
   padding: 0;
-  margin: 4px 0 0;
+  margin: var(--s-4) 0 0;
   display: grid;
-  gap: 4px;
+  gap: var(--s-4);
 }
 .move {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
-  gap: 10px;
+  gap: var(--s-12);
   align-items: center;
 }
 .el-button {
   min-height: 34px;
-  padding: 4px 10px;
+  padding: var(--s-4) var(--s-8);
 }
 @media (max-width: 820px) {
   .whole {

@@ -6,8 +6,8 @@ import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { cropColour, cropOf, lotName } from '../almanac'
 import { dateRange, useFrame, weight } from '../households'
-import { CleanForm, TroubledLots, useAct, WeighField } from '../lots'
-import { bringIntoView } from '../kit'
+import { CleanForm, TroubledLots, useAct, WeighField, WeightChart } from '../lots'
+import { bringIntoView, Notice } from '../kit'
 import { ReadField } from '../places'
 import AirChart from './AirChart.vue'
 import DryerCard from './DryerCard.vue'
@@ -15,7 +15,6 @@ import EndTests from './EndTests.vue'
 import LineAdviceCard from './LineAdviceCard.vue'
 import JarsCard from './JarsCard.vue'
 import RopeChart from './RopeChart.vue'
-import WeightChart from './WeightChart.vue'
 import { say } from './say'
 import { sayWord, sayFact } from '../voice'
 
@@ -80,7 +79,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 </script>
 
 <template>
-  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <Notice v-if="failure" bad>{{ failure }}</Notice>
   <div v-if="view" class="stack">
     <header class="head">
       <h1>{{ say('theDryingLine') }}</h1>
@@ -174,7 +173,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
       </section>
       <section class="card">
         <h2>{{ say('whatWouldHelp', { code: chosen.code }) }}</h2>
-        <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+        <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
         <p v-if="chosen.readyNow >= 0.9" class="soft">{{ say('nothingMoreIsWantedTake') }}</p>
         <ul v-else-if="detail" class="options rows">
           <li v-for="o in detail.options" :key="o.id">
@@ -222,49 +221,49 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 
 <style scoped>
 .line {
-  padding: 10px 14px;
+  padding: var(--s-8) var(--s-12);
   overflow: hidden;
 }
 .window {
-  font: 650 19px var(--font-head);
+  font: 650 var(--t-head) var(--font-head);
 }
 .reasons {
-  margin: 8px 0 0;
-  padding-left: 18px;
+  margin: var(--s-8) 0 0;
+  padding-left: var(--s-16);
   color: var(--soft);
-  font-size: 14.5px;
+  font-size: var(--t-note);
 }
 .three {
   order: 2;
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 14px;
+  gap: var(--s-16);
 }
 .two {
   order: 1;
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(100%, 420px), 1fr));
-  gap: 14px;
+  gap: var(--s-16);
 }
 .options {
   list-style: none;
   padding: 0;
-  margin: 6px 0 0;
+  margin: var(--s-6) 0 0;
 }
 .options li {
   display: grid;
   grid-template-columns: 1fr auto auto;
-  gap: 10px;
+  gap: var(--s-12);
   align-items: center;
-  padding: 6px 0;
+  padding: var(--s-6) 0;
 }
 .options strong {
-  font-size: 14px;
+  font-size: var(--t-note);
   text-align: right;
 }
 .options .el-button {
   min-height: 34px;
-  padding: 4px 10px;
+  padding: var(--s-4) var(--s-8);
 }
 @media (max-width: 820px) {
   .chosen {

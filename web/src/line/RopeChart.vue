@@ -102,7 +102,6 @@ function status(lot: LineLot): { text: string; tone: string } {
         height: `${tagHeight}px`,
         '--crop': cropColour(t.lot.crop),
       }"
-      :title="`${cropOf(t.lot.crop).name} ${t.id}${aside(t.lot)}`"
       :aria-pressed="chosen === t.id"
       :data-code="t.id"
       @click="emit('choose', t.id)"
@@ -156,14 +155,14 @@ svg {
   background: var(--card);
   border: 1.5px solid var(--wall);
   border-radius: 4px 14px 4px 4px;
-  padding: 8px 10px 12px;
+  padding: var(--s-8) var(--s-8) var(--s-12);
   cursor: pointer;
   overflow: hidden;
   line-height: 1.25;
 }
 .tag strong {
   font-family: var(--font-head);
-  font-size: 14.5px;
+  font-size: var(--t-note);
   white-space: nowrap;
 }
 .tag strong,
@@ -174,11 +173,11 @@ svg {
 }
 .tag .soft {
   margin: 0;
-  font-size: 12.5px;
+  font-size: var(--t-small);
   white-space: nowrap;
 }
 .tag b {
-  font-size: 13.5px;
+  font-size: var(--t-small);
 }
 .tag.chosen {
   border-color: var(--accent);

@@ -3,7 +3,7 @@ import type { CleaningStep } from '@vadose/core/almanac'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { gramsFrom, largeUnit, weight } from '../households'
-import { Choices } from '../kit'
+import { Choices, Notice } from '../kit'
 import { useAct } from './act'
 import { say } from './say'
 
@@ -39,7 +39,7 @@ async function keep() {
       {{ say('ofStrawAndChaffOff', { weight: weight(weightG - grams) }) }}
     </p>
     <p v-else class="soft">{{ say('before', { weight: weight(weightG) }) }}</p>
-    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
   </form>
 </template>
 

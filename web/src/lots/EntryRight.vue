@@ -6,7 +6,7 @@ import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { lotCrop } from '../almanac'
 import { gramsFrom, isUs, smallUnit, useFrame } from '../households'
-import { DayField, Choices } from '../kit'
+import { Amount, Choices, DayField, Field, Notice } from '../kit'
 import { placeOptions } from '../places'
 import { useView } from '../view'
 import { usePutRight } from './put-right'
@@ -52,33 +52,30 @@ async function tell() {
 
 <template>
   <form class="right" :aria-label="say('putRight', { says: sayFact(entry.says) })" @submit.prevent="says && tell()">
-    <p v-if="can.length" class="row fields">
-      <label v-if="can.includes('weightG')" class="field"
-        >{{ say('itWeighed') }}
-        <ElInput
+    <div v-if="can.length" class="row fields">
+      <Field v-if="can.includes('weightG')" :label="say('itWeighed')"
+        ><ElInput
           v-model="weightText"
           class="short"
           inputmode="decimal"
           :aria-label="say('itWeighedOunces', { isUs: isUs() ? 'yes' : 'no' })"
           ><template #suffix>{{ smallUnit() }}</template></ElInput
-        ></label
+        ></Field
       >
-      <label v-if="can.includes('pieces')" class="field"
-        >{{ say('count') }}
-        <ElInput
-          v-model="pieces"
-          class="short"
-          inputmode="numeric"
-          :aria-label="say('numberOf', { many: crop.piece.many })"
-      /></label>
-      <label v-if="can.includes('on')" class="field"
-        >{{ say('day') }} <DayField v-model="on" class="date" :label="say('theDayItHappened')" :until="frame.today"
-      /></label>
-      <label v-if="can.includes('text')" class="field grow"
-        >{{ say('note') }}
-        <ElInput v-model="text" :placeholder="sayFact(entry.says)" maxlength="500" :aria-label="say('theNote')"
-      /></label>
-    </p>
+      <Amount
+        v-if="can.includes('pieces')"
+        v-model="pieces"
+        whole
+        :label="say('count')"
+        :says="say('numberOf', { many: crop.piece.many })"
+      />
+      <Field v-if="can.includes('on')" :label="say('day')"
+        ><DayField v-model="on" class="date" :label="say('theDayItHappened')" :until="frame.today"
+      /></Field>
+      <Field v-if="can.includes('text')" class="grow" :label="say('note')"
+        ><ElInput v-model="text" :placeholder="sayFact(entry.says)" maxlength="500" :aria-label="say('theNote')"
+      /></Field>
+    </div>
     <Choices
       v-if="can.includes('placeId')"
       v-model="place"
@@ -98,7 +95,7 @@ async function tell() {
       maxlength="200"
       :aria-label="say('whyInYourOwnWords')"
     />
-    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
     <p class="row">
       <ElButton v-if="can.length" type="primary" native-type="submit" :disabled="!says || !why || busy">{{
         say('putRight2')
@@ -112,8 +109,8 @@ async function tell() {
 <style scoped>
 .right {
   display: grid;
-  gap: 10px;
-  padding: 10px 0;
+  gap: var(--s-12);
+  padding: var(--s-8) 0;
 }
 .fields {
   align-items: end;

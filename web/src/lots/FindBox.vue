@@ -88,13 +88,13 @@ const closeSoon = () => setTimeout(() => (open.value = false), 150)
   min-width: 260px;
   top: calc(100% + 4px);
   margin: 0;
-  padding: 6px;
+  padding: var(--s-6);
   list-style: none;
   box-shadow: 0 8px 22px rgb(0 0 0 / 18%);
 }
 .found a {
   display: grid;
-  padding: 7px 9px;
+  padding: var(--s-8) var(--s-8);
   border-radius: 6px;
   color: var(--ink);
   text-decoration: none;

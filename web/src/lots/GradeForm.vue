@@ -8,6 +8,7 @@ import { useAct } from './act'
 import { gradesFrom } from './grades'
 import GradeRows, { type GradeEntries } from './GradeRows.vue'
 import { say } from './say'
+import { Notice } from '../kit'
 
 const props = defineProps<{ lot: LotRow }>()
 const emit = defineEmits<{ done: [] }>()
@@ -33,7 +34,7 @@ async function keep() {
       }}
     </p>
     <GradeRows v-model="entries" :many="crop.piece.many" />
-    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
     <div class="row">
       <ElButton type="primary" native-type="submit" :disabled="!grades?.length || busy">{{
         say('makeTheLots')

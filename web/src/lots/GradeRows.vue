@@ -58,12 +58,12 @@ const shown = () => gradeNames.filter((g) => props.only?.includes(g) ?? true)
 <style scoped>
 .grades {
   display: grid;
-  gap: 6px;
+  gap: var(--s-6);
 }
 .grade {
   display: grid;
   grid-template-columns: minmax(110px, 270px) 120px 110px;
-  gap: 8px;
+  gap: var(--s-8);
   align-items: center;
 }
 @media (max-width: 820px) {

@@ -3,7 +3,7 @@ import type { LotRow } from '@vadose/contract/lots'
 import { listPlaces } from '@vadose/contract/places'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
-import { Choices } from '../kit'
+import { Choices, Notice } from '../kit'
 import { placeOptions } from '../places'
 import { useView } from '../view'
 import { useAct } from './act'
@@ -28,7 +28,7 @@ async function hang() {
     <h2>{{ say('hangAgainIn', { code: lot.code }) }}</h2>
     <Choices v-model="place" :label="say('whereItHangs')" :options="options" />
     <p class="soft">{{ say('theDryingItHasHad') }}</p>
-    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
     <div class="row">
       <ElButton type="primary" :disabled="!place || busy" @click="hang">{{ say('hangItAgain') }}</ElButton>
       <ElButton @click="emit('done')">{{ say('leaveIt') }}</ElButton>

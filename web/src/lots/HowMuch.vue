@@ -2,7 +2,7 @@
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { bareLarge, gramsFrom, largeUnit, weight } from '../households'
-import { Choices } from '../kit'
+import { Amount, Choices } from '../kit'
 import { say } from './say'
 
 /** Pieces or a weight of a lot, whichever is at hand: counted by steps or typed, weighed as the scale says. */
@@ -24,10 +24,9 @@ const by = ref<'pieces' | 'weight'>(counted.value && !props.first?.weightG ? 'pi
 const text = ref(
   props.first?.weightG ? bareLarge(props.first.weightG) : counted.value ? String(props.first?.pieces ?? 1) : '',
 )
-const field = ref<InstanceType<typeof ElInput>>()
+const field = ref<{ focus: () => void }>()
 const most = computed(() => props.of.pieces ?? 0)
 const number = computed(() => (/^\s*\d+\s*$/.test(text.value) ? Number(text.value) : null))
-const step = (by: number) => (text.value = String(Math.max(1, Math.min(most.value, (number.value ?? 0) + by))))
 function turn(to: 'pieces' | 'weight') {
   by.value = to
   text.value = to === 'pieces' ? '1' : ''
@@ -65,16 +64,16 @@ defineExpose({ focus: () => field.value?.focus() })
 
 <template>
   <div class="much" role="group" :aria-label="label">
-    <button v-if="by === 'pieces'" type="button" class="step" :aria-label="say('oneFewer')" @click="step(-1)">−</button>
+    <Amount v-if="by === 'pieces'" ref="field" v-model="text" bare whole :most="most" :label="piece.many" />
     <ElInput
+      v-else
       ref="field"
       v-model="text"
       class="figure-field"
-      :inputmode="by === 'pieces' ? 'numeric' : 'decimal'"
-      :aria-label="by === 'pieces' ? piece.many : say('weightIn', { largeUnit: largeUnit() })"
-      :placeholder="by === 'weight' ? say('weight') : ''"
+      inputmode="decimal"
+      :aria-label="say('weightIn', { largeUnit: largeUnit() })"
+      :placeholder="say('weight')"
     />
-    <button v-if="by === 'pieces'" type="button" class="step" :aria-label="say('oneMore')" @click="step(1)">+</button>
     <Choices
       v-if="counted"
       :model-value="by"
@@ -96,23 +95,14 @@ defineExpose({ focus: () => field.value?.focus() })
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 6px;
-}
-.step {
-  width: 48px;
-  height: 48px;
-  border: 1.3px solid var(--line);
-  border-radius: 8px;
-  background: var(--card);
-  font-size: 20px;
-  cursor: pointer;
+  gap: var(--s-6);
 }
 .figure-field {
   width: 104px;
 }
 .figure-field :deep(input) {
   height: 46px;
-  font: 650 20px var(--font-head);
+  font: 650 var(--t-head) var(--font-head);
   text-align: center;
 }
 .about {

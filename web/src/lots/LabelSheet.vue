@@ -60,8 +60,8 @@ figure {
 figcaption {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 12px;
-  margin-bottom: 8px;
+  gap: var(--s-4) var(--s-12);
+  margin-bottom: var(--s-8);
 }
 svg {
   display: block;
@@ -96,7 +96,7 @@ g path {
   stroke-width: 1.6;
 }
 text {
-  font: 700 13px var(--font);
+  font: 700 var(--t-small) var(--font);
   text-anchor: middle;
   fill: var(--ink);
 }

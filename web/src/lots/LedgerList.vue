@@ -6,6 +6,7 @@ import { weight, yearDate } from '../households'
 import { useLastAct } from './last-act'
 import { sayFact } from '../voice'
 import { say } from './say'
+import { Figures, Fold } from '../kit'
 
 /** its calendar is not part of the first page */
 const EntryRight = defineAsyncComponent(() => import('./EntryRight.vue'))
@@ -25,9 +26,8 @@ const rightable = (e: LotEventView) => !['undone', 'restated', 'relabelled', 'ta
 </script>
 
 <template>
-  <details class="card table">
-    <summary>{{ say('everythingItEverDid', { events: events.length }) }}</summary>
-    <table>
+  <Fold class="card" :label="say('everythingItEverDid', { events: events.length })">
+    <Figures :label="say('everythingItEverDid', { events: events.length })">
       <thead>
         <tr>
           <th>{{ say('day') }}</th>
@@ -65,11 +65,11 @@ const rightable = (e: LotEventView) => !['undone', 'restated', 'relabelled', 'ta
           </tr>
         </template>
       </tbody>
-    </table>
+    </Figures>
     <p class="soft">
       {{ say('nothingHereIsEverErased') }}
     </p>
-  </details>
+  </Fold>
 </template>
 
 <style scoped>
@@ -80,11 +80,9 @@ const rightable = (e: LotEventView) => !['undone', 'restated', 'relabelled', 'ta
 .el-button {
   text-decoration: none;
   min-height: 30px;
-}
-.el-button {
-  margin-left: 6px;
+  margin-left: var(--s-6);
 }
 .code {
-  margin-right: 6px;
+  margin-right: var(--s-6);
 }
 </style>

@@ -103,7 +103,7 @@ const asYouSet = computed(() => {
 
 <style scoped>
 .end {
-  margin-top: 10px;
+  margin-top: var(--s-12);
 }
 .between {
   justify-content: space-between;

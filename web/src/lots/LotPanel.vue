@@ -7,7 +7,7 @@ import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { cropOf, heapLabel, lotCrop, lotName } from '../almanac'
 import { linkTo } from '../call'
-import { amount, dateRange, longDate, momentOf, useFrame, weight } from '../households'
+import { amount, longDate, momentOf, useFrame, weight } from '../households'
 import { useView } from '../view'
 import { useAct } from './act'
 import MadeOf from './MadeOf.vue'
@@ -18,6 +18,7 @@ import PhotoButton from './PhotoButton.vue'
 import SeedCard from './SeedCard.vue'
 import TakeForm from './TakeForm.vue'
 import LedgerList from './LedgerList.vue'
+import LotDrying from './LotDrying.vue'
 import LotKeeping from './LotKeeping.vue'
 import LotTime from './LotTime.vue'
 import MoveForm from './MoveForm.vue'
@@ -26,6 +27,7 @@ import { opensOne } from './one-of'
 import WeighField from './WeighField.vue'
 import { say } from './say'
 import { sayWord, sayFact, sayProse } from '../voice'
+import { Notice } from '../kit'
 
 const props = defineProps<{ lot: LotView; wide?: boolean }>()
 const frame = useFrame()
@@ -131,25 +133,25 @@ defineExpose({ toggle })
       </div>
     </header>
 
-    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
-    <p v-if="lot.note && !gone" class="notice slip">{{ lot.note }}</p>
-    <p v-if="lot.aside" class="notice">
+    <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
+    <Notice v-if="lot.note && !gone" class="slip">{{ lot.note }}</Notice>
+    <Notice v-if="lot.aside">
       {{ say('setAsideBy', { asideWords: sayWord(asideWords[lot.aside.why]) }) }}
       <strong>{{ longDate(lot.aside.until) }}</strong>.
-    </p>
-    <p v-if="!gone && (lot.guessed.weight || lot.guessed.pieces)" class="notice guess">
+    </Notice>
+    <Notice v-if="!gone && (lot.guessed.weight || lot.guessed.pieces)" class="guess">
       {{ guessSays }}
       <ElButton size="small" @click="toggle('correct')">{{
         lot.guessed.weight ? say('weighIt') : say('countThem')
       }}</ElButton>
-    </p>
-    <p v-if="lot.tagSince" class="notice">
+    </Notice>
+    <Notice v-if="lot.tagSince">
       {{ say('itsTagWasPutRight', { tagSince: longDate(lot.tagSince) }) }}
       <RouterLink :to="`/lots/${lot.code}/tag`">{{ say('printItAgain') }}</RouterLink>.
-    </p>
-    <p v-if="lot.trouble" class="notice bad" role="alert">
+    </Notice>
+    <Notice v-if="lot.trouble" bad>
       {{ say('thisLotCannotBeWorked', { trouble: sayFact(lot.trouble) }) }}
-    </p>
+    </Notice>
     <TakeForm v-if="open === 'use'" :lot="lot" kind="use" @done="open = undefined" />
     <TakeForm v-if="open === 'lose'" :lot="lot" kind="lose" @done="open = undefined" />
     <TakeForm v-if="open === 'correct'" :lot="lot" kind="correct" @done="open = undefined" />
@@ -173,22 +175,7 @@ defineExpose({ toggle })
     <LotTime :lot="lot" :wide="wide ?? false" />
 
     <LotKeeping v-if="keeping" :lot="lot" :keeping="keeping" :wide="wide ?? false" />
-    <section v-else-if="curing" class="card">
-      <h2>{{ say('onTheLine') }}</h2>
-      <p class="figure">{{ curing.readyNow >= 0.9 ? say('ready') : dateRange(curing.ready.p10, curing.ready.p90) }}</p>
-      <p class="soft">
-        {{
-          say('inOfItsDryingDone', {
-            progress: Math.round(curing.progress * 100),
-            lastWeighedG: curing.lastWeighedG ? say('lastWeighed', { lastWeighedG: weight(curing.lastWeighedG) }) : '',
-          })
-        }}
-      </p>
-      <ul>
-        <li v-for="reason in curing.reasons" :key="reason.says">{{ sayFact(reason) }}</li>
-      </ul>
-      <RouterLink :to="`/line?lot=${lot.code}`">{{ say('seeItOnTheDrying') }}</RouterLink>
-    </section>
+    <LotDrying v-else-if="curing" :lot="lot" :curing="curing" :wide="wide ?? false" />
 
     <section v-if="lot.dryer" class="card">
       <h2>{{ say('inTheDryer') }}</h2>

@@ -39,13 +39,13 @@ const line = computed(() =>
   list-style: none;
   margin: 0;
   display: grid;
-  gap: 2px;
+  gap: var(--s-2);
 }
 .time li {
   display: grid;
   grid-template-columns: 62px 18px 1fr;
   align-items: baseline;
-  gap: 8px;
+  gap: var(--s-8);
 }
 .time i {
   width: 11px;
@@ -72,7 +72,7 @@ const line = computed(() =>
   grid-template-columns: 1fr;
   justify-items: center;
   text-align: center;
-  font-size: 13.5px;
+  font-size: var(--t-small);
   align-content: start;
   position: relative;
 }

@@ -4,6 +4,7 @@ import { readLot } from '@vadose/contract/lots'
 import { onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import LotPanel from './LotPanel.vue'
+import { Notice } from '../kit'
 
 const route = useRoute()
 const router = useRouter()
@@ -27,5 +28,5 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 
 <template>
   <LotPanel v-if="lot" ref="panel" :lot="lot" :wide="wide" />
-  <p v-else-if="failure" class="notice bad">{{ failure }}</p>
+  <Notice v-else-if="failure" bad>{{ failure }}</Notice>
 </template>

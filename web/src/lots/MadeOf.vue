@@ -42,10 +42,10 @@ const { answer } = useView(readMadeOf, () => ({ params: { code: props.code } }))
 <style scoped>
 li {
   border-left: 5px solid var(--mark);
-  padding: 5px 0 5px 10px;
+  padding: var(--s-6) 0 var(--s-6) var(--s-8);
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 8px;
+  gap: var(--s-2) var(--s-8);
   align-items: baseline;
 }
 </style>

@@ -5,7 +5,7 @@ import { listPlaces } from '@vadose/contract/places'
 import { previewMove } from '@vadose/contract/stores'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
-import { Choices } from '../kit'
+import { Choices, Notice } from '../kit'
 import { placeOptions } from '../places'
 import { lotCrop } from '../almanac'
 import { useAct } from './act'
@@ -55,15 +55,15 @@ async function move() {
       ]"
     />
     <HowMuch v-if="of && howMuch === 'part'" v-model="part" :of="of" :piece="piece" :label="say('howMuchIsMoved')" />
-    <p v-if="freezes" class="notice">
+    <Notice v-if="freezes">
       {{ say('isPreparedAndBaggedBefore', { name: lotCrop(of!).name }) }}
       <RouterLink :to="`/lots/${code}/freeze`">{{ say('freezeIt2') }}</RouterLink>.
-    </p>
-    <p v-if="thaws" class="notice bad">
+    </Notice>
+    <Notice v-if="thaws" bad>
       {{ say('outOfTheFreezerIt') }}
-    </p>
+    </Notice>
     <MoveSays v-if="preview && !freezes" :preview="preview" />
-    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
     <div class="row">
       <ElButton type="primary" :disabled="!preview || busy || (howMuch === 'part' && !part)" @click="move">{{
         say('moveIt')
@@ -76,6 +76,6 @@ async function move() {
 <style scoped>
 .move {
   display: grid;
-  gap: 10px;
+  gap: var(--s-12);
 }
 </style>

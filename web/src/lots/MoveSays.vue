@@ -64,6 +64,6 @@ const damp = (hours: number) => (hours === 0 ? say('noHourDampEnoughFor') : say(
 <style scoped>
 .says {
   display: grid;
-  gap: 6px;
+  gap: var(--s-6);
 }
 </style>

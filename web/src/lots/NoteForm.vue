@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElButton, ElInput } from 'element-plus'
 import { ref } from 'vue'
-import { DayField } from '../kit'
+import { DayField, Notice } from '../kit'
 import { useAct } from './act'
 import { say } from './say'
 
@@ -28,7 +28,7 @@ async function keep() {
     />
     <DayField v-model="mindOn" class="mind" clearable :label="say('remindMeOn')" :placeholder="say('remindMeOn2')" />
     <ElButton type="primary" native-type="submit" :disabled="busy || !text.trim()">{{ say('keep') }}</ElButton>
-    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
   </form>
 </template>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { FileButton } from '../kit'
+import { FileButton, Notice } from '../kit'
 import { addPhoto } from '@vadose/contract/photos'
 import { ApiError } from '../call'
 import { write } from '../view'
@@ -46,5 +46,5 @@ async function small(file: File): Promise<Blob> {
   <FileButton :label="say('pictureOf', { code })" accept="image/*" camera :busy="busy" @file="take">{{
     kept ? say('pictureKept') : pictured ? say('newPicture') : say('picture')
   }}</FileButton>
-  <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
+  <Notice v-if="failure" bad>{{ failure }}</Notice>
 </template>

@@ -6,7 +6,7 @@ import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { allCrops, cropOf, heapLabel } from '../almanac'
 import { dateRange, longDate, shortDate, useFrame } from '../households'
-import { Choices, DayField, Pick } from '../kit'
+import { Choices, DayField, Notice, Pick } from '../kit'
 import { useView } from '../view'
 import { usePutRight } from './put-right'
 import { say } from './say'
@@ -84,7 +84,7 @@ async function strike() {
 </script>
 
 <template>
-  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <Notice v-if="failure" bad>{{ failure }}</Notice>
   <form v-if="lot && label.crop" class="stack right" @submit.prevent="any && putRight()">
     <header class="head">
       <h1>{{ say('putRight3', { code }) }}</h1>
@@ -169,7 +169,7 @@ async function strike() {
         <p class="soft">{{ say('weightsCountsAndPlacesAre') }}</p>
       </section>
     </div>
-    <p v-if="refusal" class="notice bad" role="alert">{{ refusal.message }}</p>
+    <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
     <div class="row">
       <ElButton type="primary" native-type="submit" :disabled="!any || busy">{{
         whole === 'whole' && others > 0 ? say('putRightWithTheOther', { others }) : say('putRight2')
@@ -206,7 +206,7 @@ async function strike() {
   border: 2.5px solid var(--husk, #8a7550);
   border-radius: 46px 8px 8px 46px / 50% 8px 8px 50%;
   background: var(--card);
-  padding: 14px 18px 14px 44px;
+  padding: var(--s-12) var(--s-16) var(--s-12) var(--s-40);
   position: relative;
   align-self: start;
 }
@@ -223,7 +223,7 @@ async function strike() {
 dl {
   display: grid;
   grid-template-columns: 92px minmax(0, 1fr);
-  gap: 8px 12px;
+  gap: var(--s-8) var(--s-12);
   margin: 0;
   align-items: center;
 }
@@ -234,7 +234,7 @@ dd {
   margin: 0;
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 10px;
+  gap: var(--s-4) var(--s-12);
   align-items: center;
 }
 .changes {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { FileButton } from '../kit'
+import { FileButton, Notice } from '../kit'
 import { ElButton } from 'element-plus'
 import { onBeforeUnmount, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -107,7 +107,7 @@ async function fromPicture(file: File) {
       }}</FileButton>
     </div>
     <video v-if="looking" ref="video" muted playsinline :aria-label="say('whatTheCameraSees')"></video>
-    <p v-if="says" class="notice bad" role="alert">{{ says }}</p>
+    <Notice v-if="says" bad>{{ says }}</Notice>
   </section>
 </template>
 

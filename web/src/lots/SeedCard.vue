@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import type { LotView } from '@vadose/contract/lots'
-import { ElButton, ElInput } from 'element-plus'
+import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { longDate } from '../households'
 import { useAct } from './act'
 import { countFrom } from './grades'
 import { say } from './say'
+import { Amount, Notice } from '../kit'
 
 /** What is likely to come up of seed, spring by spring; a test on damp paper says better. */
 const props = defineProps<{ code: string; seed: NonNullable<LotView['seed']> }>()
@@ -54,39 +55,27 @@ const tall = 60
       >{{ say('bySConstantsAKins', { species: seed.species, kin: seed.kin ? 'yes' : 'no', source: seed.source }) }}
     </p>
     <form class="row" @submit.prevent="keep">
-      <ElInput
-        v-model="sown"
-        class="n"
-        inputmode="numeric"
-        :aria-label="say('seedsLaidOut')"
-        :placeholder="say('laidOut')"
-      />
-      <ElInput
-        v-model="came"
-        class="n"
-        inputmode="numeric"
-        :aria-label="say('seedsThatCameUp')"
-        :placeholder="say('cameUp')"
-      />
+      <Amount v-model="sown" bare whole :label="say('seedsLaidOut')" :placeholder="say('laidOut')" />
+      <Amount v-model="came" bare whole :label="say('seedsThatCameUp')" :placeholder="say('cameUp')" />
       <ElButton native-type="submit" :disabled="busy || counts.sown === null || counts.came === null">{{
         say('keepTheTest')
       }}</ElButton>
     </form>
-    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
   </section>
 </template>
 
 <style scoped>
 .springs {
   display: flex;
-  gap: 18px;
+  gap: var(--s-16);
   align-items: end;
   margin: 0;
 }
 .springs div {
   display: grid;
   justify-items: center;
-  gap: 2px;
+  gap: var(--s-2);
 }
 .springs i {
   width: 34px;

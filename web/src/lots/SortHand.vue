@@ -2,7 +2,7 @@
 import { ElButton, ElInput } from 'element-plus'
 import { computed, onMounted, ref } from 'vue'
 import { gramsFrom, largeUnit } from '../households'
-import { Choices } from '../kit'
+import { Choices, Notice } from '../kit'
 import { heapsWithKeys, type Amount } from './sort-table'
 import { say } from './say'
 
@@ -91,7 +91,7 @@ defineExpose({ giveAway, turn: () => props.counted && (by.value = by.value === '
       {{ say('typeItAndTapA') }} <kbd>{{ say('alt') }}</kbd> {{ say('andItsNumberAnd') }} <kbd>{{ say('enter') }}</kbd>
       {{ say('putsOnTheFourth') }} <kbd>{{ say('enter') }}</kbd> {{ say('alonePutsItBackInto') }}
     </p>
-    <p v-if="problem" class="bad" role="alert">{{ problem }}</p>
+    <Notice v-if="problem" bad>{{ problem }}</Notice>
   </section>
 </template>
 
@@ -99,10 +99,10 @@ defineExpose({ giveAway, turn: () => props.counted && (by.value = by.value === '
 .hand {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 12px;
+  gap: var(--s-8) var(--s-12);
   align-content: center;
   align-items: end;
-  padding: 10px 14px;
+  padding: var(--s-8) var(--s-12);
   border: 2px solid var(--accent);
   border-radius: 10px;
   background: var(--card);
@@ -112,7 +112,7 @@ defineExpose({ giveAway, turn: () => props.counted && (by.value = by.value === '
   color: var(--soft);
 }
 .amount :deep(input) {
-  font: 700 24px var(--font-head);
+  font: 700 var(--t-title) var(--font-head);
   height: 46px;
 }
 .amount .el-input {
@@ -121,7 +121,7 @@ defineExpose({ giveAway, turn: () => props.counted && (by.value = by.value === '
 .steps {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px;
+  gap: var(--s-6);
 }
 .steps .el-button {
   margin: 0;
@@ -133,16 +133,16 @@ defineExpose({ giveAway, turn: () => props.counted && (by.value = by.value === '
 }
 @media (max-width: 820px) {
   .hand {
-    padding: 8px 10px;
+    padding: var(--s-8) var(--s-8);
   }
   .amount .el-input {
     width: 150px;
   }
   .steps {
-    gap: 4px;
+    gap: var(--s-4);
   }
   .steps .el-button {
-    padding: 0 11px;
+    padding: 0 var(--s-12);
   }
   .how {
     display: none;

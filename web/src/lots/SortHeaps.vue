@@ -46,13 +46,13 @@ const says = (fate: SortFate) => {
 .heaps {
   display: grid;
   grid-template-columns: repeat(4, minmax(0, 1fr));
-  gap: 10px;
+  gap: var(--s-12);
 }
 .heap {
   display: flex;
-  gap: 10px;
+  gap: var(--s-12);
   min-height: 92px;
-  padding: 0 10px 0 0;
+  padding: 0 var(--s-8) 0 0;
   border: 1.5px solid var(--line);
   border-radius: 10px;
   background: var(--card);
@@ -62,18 +62,18 @@ const says = (fate: SortFate) => {
   overflow: hidden;
 }
 .heap > span {
-  padding: 9px 0;
+  padding: var(--s-8) 0;
   display: grid;
   align-content: start;
   gap: 1px;
   min-width: 0;
 }
 .heap b {
-  font: 650 18px var(--font-head);
+  font: 650 var(--t-head) var(--font-head);
 }
 .heap .soft {
   margin: 0;
-  font-size: 13px;
+  font-size: var(--t-small);
 }
 .mark {
   flex: none;
@@ -84,7 +84,7 @@ const says = (fate: SortFate) => {
   min-height: 44px;
   align-items: center;
   justify-content: center;
-  padding: 10px;
+  padding: var(--s-8);
   color: var(--soft);
 }
 @media (max-width: 820px) {

@@ -16,6 +16,7 @@ import SortHeaps from './SortHeaps.vue'
 import { heapsToSort, heapsWithKeys, makesLot, tableHeaps, tableOf, throwsFrom, type Throw } from './sort-table'
 import { say } from './say'
 import { sayProse } from '../voice'
+import { Notice } from '../kit'
 
 /** A lot poured out on the table and sorted by what becomes of it: the amount in the hand first, then one tap for the heap. */
 const route = useRoute()
@@ -87,11 +88,11 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey, { capture: tr
 </script>
 
 <template>
-  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <Notice v-if="failure" bad>{{ failure }}</Notice>
   <SortDone v-if="lot && made" :lot="lot" :made="made" :before="before" />
-  <p v-else-if="lot && !['stored', 'fresh', 'drying'].includes(lot.stage)" class="notice">
+  <Notice v-else-if="lot && !['stored', 'fresh', 'drying'].includes(lot.stage)">
     {{ say('thereIsNothingHereTo') }} <RouterLink :to="`/lots/${code}`">{{ say('toTheLot') }}</RouterLink>
-  </p>
+  </Notice>
   <div v-else-if="lot" class="sorting">
     <header class="head">
       <h1>{{ say('sort2', { code }) }}</h1>
@@ -132,13 +133,13 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey, { capture: tr
         {{ labelOf(t.fate) }} {{ thrownSays(t) }}
       </ElButton>
     </section>
-    <p v-if="tooMuchG > 0" class="notice">
+    <Notice v-if="tooMuchG > 0">
       {{ say('moreThanItStoodAt', { weight: weight(tooMuchG) }) }}
-    </p>
-    <p v-if="refusal" class="notice bad" role="alert">
+    </Notice>
+    <Notice v-if="refusal" bad>
       {{ refusal.message }}
       <ElButton v-if="refusal.code === 'surprise'" @click="keep(rest, true)">{{ say('keepItAnyway') }}</ElButton>
-    </p>
+    </Notice>
     <p v-if="crop.cautions.length" class="caution">
       <strong>{{ say('careful2') }}</strong> {{ sayProse(crop.cautions[0]!.text) }}
     </p>
@@ -158,7 +159,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey, { capture: tr
 <style scoped>
 .sorting {
   display: grid;
-  gap: 12px;
+  gap: var(--s-12);
 }
 .rest {
   margin: 0;
@@ -166,13 +167,13 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey, { capture: tr
 .desk {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1.15fr);
-  gap: 12px;
+  gap: var(--s-12);
 }
 .table {
   display: flex;
   align-items: center;
-  gap: 20px;
-  padding: 6px 18px;
+  gap: var(--s-24);
+  padding: var(--s-6) var(--s-16);
   border: 3px solid #b08f5c;
   border-radius: 12px;
   background: repeating-linear-gradient(0deg, #e7d3ab 0 9px, #e2cca0 9px 10px);
@@ -183,7 +184,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey, { capture: tr
   display: grid;
 }
 .left b {
-  font: 700 34px var(--font-head);
+  font: 700 var(--t-figure) var(--font-head);
 }
 .bar {
   display: flex;
@@ -193,13 +194,13 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey, { capture: tr
   overflow: hidden;
 }
 .where {
-  margin: 4px 0 0;
-  font-size: 17px;
+  margin: var(--s-4) 0 0;
+  font-size: var(--t-text);
 }
 .thrown {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px;
+  gap: var(--s-6);
   align-items: center;
 }
 .thrown .el-button {
@@ -207,14 +208,14 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey, { capture: tr
 }
 .caution {
   margin: 0;
-  padding: 8px 12px;
+  padding: var(--s-8) var(--s-12);
   border-left: 5px solid var(--bad);
   background: var(--card);
 }
 .go {
   position: sticky;
   bottom: 0;
-  padding: 8px 0;
+  padding: var(--s-8) 0;
   background: var(--paper);
   flex-wrap: nowrap;
 }
@@ -228,13 +229,13 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey, { capture: tr
 @media (max-width: 820px) {
   .desk {
     grid-template-columns: minmax(0, 1fr);
-    gap: 8px;
+    gap: var(--s-8);
   }
   .sorting {
-    gap: 8px;
+    gap: var(--s-8);
   }
   .left b {
-    font-size: 26px;
+    font-size: var(--t-title);
   }
   .go {
     bottom: 55px;

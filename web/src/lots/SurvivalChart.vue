@@ -132,7 +132,7 @@ const { at, listeners } = useReader<Point>({
 
 <style scoped>
 .survival {
-  margin: 8px 0 0;
+  margin: var(--s-8) 0 0;
 }
 svg {
   width: 100%;
@@ -140,7 +140,7 @@ svg {
   display: block;
 }
 .mark {
-  font-size: 13px;
+  font-size: var(--t-small);
   font-weight: 600;
   fill: var(--ink);
 }

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { ElButton, ElInput } from 'element-plus'
+import { ElButton } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { labelSheets, type LabelSheetId } from '@vadose/contract/label-sheets'
 import { readLabels, readTag } from '@vadose/contract/labels'
 import { linkTo } from '../call'
-import { Pick } from '../kit'
+import { Amount, Field, Pick } from '../kit'
 import { useAct } from './act'
 import LabelSheet from './LabelSheet.vue'
 import { say } from './say'
@@ -73,13 +73,10 @@ watch(sheet, (next) => {
       </div>
       <form class="card stack no-print" @submit.prevent>
         <div class="row papers">
-          <label class="field"
-            >{{ say('labelPaper') }}
-            <Pick v-model="sheet" class="sheet" :label="say('labelPaper')" :options="papers" />
-          </label>
-          <label v-if="sheet !== 'roll-58'" class="field"
-            >{{ say('usedAlreadyOnTheSheet') }} <ElInput v-model="skip" class="skip" inputmode="numeric" maxlength="3"
-          /></label>
+          <Field :label="say('labelPaper')"
+            ><Pick v-model="sheet" class="sheet" :label="say('labelPaper')" :options="papers"
+          /></Field>
+          <Amount v-if="sheet !== 'roll-58'" v-model="skip" whole :label="say('usedAlreadyOnTheSheet')" />
           <a class="el-button" :href="pdf" target="_blank" rel="noopener">{{
             codes.length > 1 ? say('labelsAsPdf', { codes: codes.length }) : say('labelAsPdf')
           }}</a>
@@ -94,12 +91,12 @@ watch(sheet, (next) => {
 .halves {
   display: grid;
   grid-template-columns: minmax(0, 560px) minmax(0, 1fr);
-  gap: 16px;
+  gap: var(--s-16);
   align-items: start;
 }
 .tags {
   display: grid;
-  gap: 12px;
+  gap: var(--s-12);
 }
 .papers {
   align-items: end;

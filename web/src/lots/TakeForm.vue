@@ -2,11 +2,11 @@
 import type { LotRow } from '@vadose/contract/lots'
 import { feeding } from '@vadose/core/almanac'
 import { keepsOf } from '@vadose/core/lots'
-import { ElButton, ElCheckbox, ElInput } from 'element-plus'
+import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { lotCrop } from '../almanac'
 import { amount, gramsFrom, isUs, smallUnit } from '../households'
-import { Choices } from '../kit'
+import { Amount, Choices, Field, Notice, Tick } from '../kit'
 import { useAct } from './act'
 import HowMuch, { type HowMuchOf } from './HowMuch.vue'
 import { say } from './say'
@@ -108,9 +108,7 @@ async function keep() {
       :label="say('howMany', { many: crop.piece.many })"
     />
     <div v-else class="row">
-      <ElInput v-if="counted" v-model="piecesText" class="grams" inputmode="numeric" :aria-label="crop.piece.many">
-        <template #suffix>{{ crop.piece.many }}</template>
-      </ElInput>
+      <Amount v-if="counted" v-model="piecesText" bare whole :label="crop.piece.many" :unit="crop.piece.many" />
       <ElInput
         v-model="weightText"
         class="grams"
@@ -131,7 +129,7 @@ async function keep() {
     >
       <span class="soft">{{ say('keptOfIt2') }}</span>
       <template v-for="what in keepsOf(crop)" :key="what">
-        <ElCheckbox :model-value="what in kept" :label="what" @change="toggleKept(what)" />
+        <Tick :model-value="what in kept" :label="what" @update:model-value="toggleKept(what)" />
         <ElInput
           v-if="what in kept"
           v-model="kept[what]"
@@ -143,9 +141,9 @@ async function keep() {
         >
       </template>
     </div>
-    <label v-if="kind === 'use' && whither === 'plant'" class="field"
-      >{{ say('bed') }} <ElInput v-model="bed" class="grams" maxlength="60" :placeholder="say('whereItWasPlanted')"
-    /></label>
+    <Field v-if="kind === 'use' && whither === 'plant'" :label="say('bed')"
+      ><ElInput v-model="bed" class="grams" maxlength="60" :placeholder="say('whereItWasPlanted')"
+    /></Field>
     <p v-if="kind === 'use' && whither === 'feed'" class="soft">{{ feed.says }}</p>
     <template v-if="kind === 'lose'">
       <Choices
@@ -155,7 +153,7 @@ async function keep() {
       />
       <Choices v-model="ending" :label="say('whereItGoes')" :options="endings" />
     </template>
-    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
     <div class="row">
       <ElButton type="primary" native-type="submit" :disabled="!ready || busy">
         {{
@@ -176,7 +174,7 @@ async function keep() {
 <style scoped>
 .take {
   display: grid;
-  gap: 10px;
+  gap: var(--s-12);
 }
 .grams {
   width: 150px;

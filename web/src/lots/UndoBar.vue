@@ -3,6 +3,7 @@ import { ElButton } from 'element-plus'
 import { useLastAct } from './last-act'
 import { sayFact } from '../voice'
 import { say } from './say'
+import { IconClose, IconUndo } from '../kit'
 
 const last = useLastAct()
 </script>
@@ -15,8 +16,12 @@ const last = useLastAct()
       <span v-else>{{ typeof last.there.says === 'string' ? last.there.says : sayFact(last.there.says) }}</span>
       <span v-if="last.refusal" class="bad"> {{ last.refusal.message }}</span>
     </p>
-    <ElButton v-if="last.kept" :disabled="last.busy" @click="last.undo()">{{ say('undo') }}</ElButton>
-    <ElButton text :aria-label="say('letItStand')" @click="last.forget()">✕</ElButton>
+    <ElButton v-if="last.kept" :disabled="last.busy" @click="last.undo()"
+      ><IconUndo class="icon" aria-hidden="true" />{{ say('undo') }}</ElButton
+    >
+    <ElButton text :aria-label="say('letItStand')" @click="last.forget()"
+      ><IconClose class="icon alone" aria-hidden="true"
+    /></ElButton>
   </div>
 </template>
 
@@ -27,9 +32,9 @@ const last = useLastAct()
   z-index: 15;
   display: flex;
   align-items: center;
-  gap: 8px;
-  padding: 6px 8px 6px 14px;
-  margin-bottom: 12px;
+  gap: var(--s-8);
+  padding: var(--s-6) var(--s-8) var(--s-6) var(--s-12);
+  margin-bottom: var(--s-12);
   border: 1px solid var(--line);
   border-left: 6px solid var(--stock);
   border-radius: var(--radius);

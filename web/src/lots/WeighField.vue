@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Choices } from '../kit'
+import { Choices, Notice } from '../kit'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { gramsFrom, isUs, smallUnit, weight } from '../households'
@@ -66,17 +66,17 @@ async function keep(sure = false) {
     <p v-else-if="expectedG !== null && !refusal" class="soft">
       {{ say('aboutExpected', { weight: weight(expectedG) }) }}
     </p>
-    <p v-if="refusal" class="bad" role="alert">
+    <Notice v-if="refusal" bad>
       {{ refusal.message }}
       <ElButton v-if="refusal.code === 'surprise'" size="small" @click="keep(true)">{{ say('keepItAnyway') }}</ElButton>
-    </p>
+    </Notice>
   </form>
 </template>
 
 <style scoped>
 .weigh {
   display: grid;
-  gap: 4px;
+  gap: var(--s-4);
   justify-items: start;
 }
 .grams {

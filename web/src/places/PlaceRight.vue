@@ -4,7 +4,7 @@ import type { PlaceKind } from '@vadose/core/places'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'
 import { useAttempt } from '../households'
-import { Choices, NumberField, Pick } from '../kit'
+import { Choices, Notice, Amount, Pick } from '../kit'
 import { write } from '../view'
 import { say } from './say'
 
@@ -111,8 +111,9 @@ const retire = () => finish(() => write(retirePlace, { params, body: { retired: 
           :options="storeyOptions"
           class="into"
         />
-        <NumberField
+        <Amount
           v-model="room"
+          :step="10"
           :label="cold ? say('holds') : say('roomFor')"
           :says="cold ? say('litresHolds', { name: place.name }) : say('kilosThereIsRoomFor', { name: place.name })"
           :unit="cold ? say('l') : 'kg'"
@@ -125,7 +126,7 @@ const retire = () => finish(() => write(retirePlace, { params, body: { retired: 
         <ElButton @click="emit('done')">{{ say('leaveIt') }}</ElButton>
       </div>
     </form>
-    <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
+    <Notice v-if="failure" bad>{{ failure }}</Notice>
     <form v-if="!place.within" class="row" @submit.prevent="divide">
       <ElInput
         v-model="part"
@@ -153,8 +154,8 @@ const retire = () => finish(() => write(retirePlace, { params, body: { retired: 
 
 <style scoped>
 .right {
-  padding: 8px 0;
-  gap: 12px;
+  padding: var(--s-8) 0;
+  gap: var(--s-12);
 }
 .row .el-input,
 .into {
@@ -163,6 +164,6 @@ const retire = () => finish(() => write(retirePlace, { params, body: { retired: 
 .traits {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 20px;
+  gap: var(--s-8) var(--s-24);
 }
 </style>

@@ -4,7 +4,7 @@ import { placeKinds, type PlaceKind } from '@vadose/core/places'
 import { ElButton, ElInput } from 'element-plus'
 import { ref } from 'vue'
 import { humidity, longDate, temperature, useAttempt } from '../households'
-import { Choices } from '../kit'
+import { Choices, Notice } from '../kit'
 import { useView, write } from '../view'
 import PlaceRight from './PlaceRight.vue'
 import { say } from './say'
@@ -32,7 +32,7 @@ const back = (id: string) => attempt(() => write(retirePlace, { params: { id }, 
 <template>
   <section class="card">
     <h2>{{ say('places') }}</h2>
-    <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
+    <Notice v-if="failure" bad>{{ failure }}</Notice>
     <ul class="plain">
       <li v-for="p in places" :key="p.id" :class="{ part: p.within }">
         <strong>{{ p.name }}</strong> <span class="soft">{{ sayWord(placeKinds[p.kind].label).toLowerCase() }}</span>
@@ -80,21 +80,21 @@ const back = (id: string) => attempt(() => write(retirePlace, { params: { id }, 
 <style scoped>
 .plain {
   list-style: none;
-  margin: 8px 0;
+  margin: var(--s-8) 0;
   padding: 0;
   display: grid;
-  gap: 6px;
+  gap: var(--s-6);
 }
 .part {
-  margin-left: 14px;
-  padding-left: 10px;
+  margin-left: var(--s-16);
+  padding-left: var(--s-8);
   border-left: 3px solid var(--line);
 }
 li > .el-button {
-  margin-left: 8px;
+  margin-left: var(--s-8);
 }
 .more {
-  margin-top: 10px;
+  margin-top: var(--s-12);
 }
 .name {
   width: 220px;

@@ -6,6 +6,7 @@ import { computed, ref } from 'vue'
 import { ApiError } from '../call'
 import { degree, toCelsius } from '../households'
 import { say } from './say'
+import { Notice } from '../kit'
 
 /** A reading by hand: what the thermometer and the hygrometer of a place show. */
 const props = defineProps<{ placeId: string; placeName?: string | undefined }>()
@@ -45,7 +46,7 @@ async function keep() {
       <template #suffix>%</template>
     </ElInput>
     <ElButton native-type="submit" :disabled="!readable">{{ say('keep') }}</ElButton>
-    <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
+    <Notice v-if="failure" bad>{{ failure }}</Notice>
   </form>
 </template>
 

@@ -6,6 +6,7 @@ import { humidity, temperature } from '../households'
 import type { FileSummary } from './reader.worker'
 import { say } from './say'
 import { sayFact } from '../voice'
+import { Notice } from '../kit'
 
 /** What is in a file, before any of it is written. */
 const props = defineProps<{ summary: FileSummary; place: string; busy: boolean }>()
@@ -77,11 +78,11 @@ const there = computed(() => props.summary.readings - props.summary.fresh)
         </dd>
       </template>
     </dl>
-    <section v-for="doubt in open" :key="doubt.about" class="notice row" role="alert">
+    <Notice v-for="doubt in open" :key="doubt.about" bad>
       <p>{{ sayFact(doubt.says) }}</p>
       <ElButton v-if="doubt.mend" type="primary" @click="$emit('mend', doubt.mend)">{{ say('yesReadItSo') }}</ElButton>
       <ElButton @click="fine.add(doubt.about)">{{ doubt.mend ? say('noItIsRightAs') : say('itIsRight') }}</ElButton>
-    </section>
+    </Notice>
     <div v-if="open.length === 0">
       <ElButton v-if="summary.fresh" type="primary" size="large" :disabled="busy" @click="$emit('write')">{{
         say('keepReadingsIn', { count: count(summary.fresh), place: place.toLowerCase() })
@@ -95,7 +96,7 @@ const there = computed(() => props.summary.readings - props.summary.fresh)
 dl {
   display: grid;
   grid-template-columns: max-content minmax(0, 1fr);
-  gap: 4px 16px;
+  gap: var(--s-4) var(--s-16);
   margin: 0;
 }
 dt {
@@ -109,7 +110,7 @@ dd {
     grid-template-columns: 1fr;
   }
   dd {
-    margin-bottom: 6px;
+    margin-bottom: var(--s-6);
   }
 }
 </style>

@@ -3,7 +3,7 @@ import type { ColumnMapping, FileHead } from '@vadose/core/readings'
 import { winterClock } from '@vadose/core/readings'
 import { computed } from 'vue'
 import { useFrame } from '../households'
-import { Pick } from '../kit'
+import { Field, Figures, Pick } from '../kit'
 import { say } from './say'
 
 /** Which column says what: guessed, to be put right where the guess is wrong. */
@@ -16,8 +16,8 @@ const set = (part: Partial<ColumnMapping>) => {
   if (next.rain === undefined) delete next.rain
   mapping.value = next
 }
-type Field = 'time' | 'clock' | 'temperature' | 'humidity' | 'rain'
-const fields: { id: Field; label: string; optional?: string }[] = [
+type Meaning = 'time' | 'clock' | 'temperature' | 'humidity' | 'rain'
+const fields: { id: Meaning; label: string; optional?: string }[] = [
   { id: 'time', label: say('dateAndTime') },
   { id: 'clock', label: say('timeOfDay'), optional: say('inTheSameColumn') },
   { id: 'temperature', label: say('temperature') },
@@ -44,7 +44,7 @@ const zones = computed(() => {
 })
 const role = (column: number) => fields.find((f) => mapping.value[f.id] === column)?.label ?? ''
 /** a column that was not found is none */
-const columnOf = (field: Field) => ((mapping.value[field] ?? -1) < 0 ? '' : String(mapping.value[field]))
+const columnOf = (field: Meaning) => ((mapping.value[field] ?? -1) < 0 ? '' : String(mapping.value[field]))
 const columnsFor = (field: (typeof fields)[number]) => [
   ...(field.optional ? [{ id: '', label: field.optional }] : []),
   ...props.head.headings.map((label, i) => ({ id: String(i), label })),
@@ -57,36 +57,31 @@ const columnsFor = (field: (typeof fields)[number]) => [
     <p class="soft">
       {{ remembered ? say('readAsTheLastFile') : say('guessedFromTheHeadingsPut') }}
     </p>
-    <div class="scroll" tabindex="0" role="region" :aria-label="say('firstLinesOfTheFile')">
-      <table>
-        <thead>
-          <tr class="roles">
-            <th v-for="(_, i) in head.headings" :key="i">{{ role(i) }}</th>
-          </tr>
-          <tr>
-            <th v-for="(h, i) in head.headings" :key="i">{{ h }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(row, r) in head.rows" :key="r">
-            <td v-for="(_, i) in head.headings" :key="i" :class="{ used: role(i) }">{{ row[i] }}</td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
+    <Figures :label="say('firstLinesOfTheFile')">
+      <thead>
+        <tr class="roles">
+          <th v-for="(_, i) in head.headings" :key="i">{{ role(i) }}</th>
+        </tr>
+        <tr>
+          <th v-for="(h, i) in head.headings" :key="i">{{ h }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(row, r) in head.rows" :key="r">
+          <td v-for="(_, i) in head.headings" :key="i" :class="{ used: role(i) }">{{ row[i] }}</td>
+        </tr>
+      </tbody>
+    </Figures>
     <div class="row">
-      <label v-for="f in fields" :key="f.id" class="field"
-        >{{ f.label }}
-        <Pick
+      <Field v-for="f in fields" :key="f.id" :label="f.label"
+        ><Pick
           :model-value="columnOf(f.id)"
           :label="say('columnOf', { label: f.label.toLowerCase() })"
           :options="columnsFor(f)"
           @update:model-value="set({ [f.id]: $event === '' ? undefined : Number($event) })"
-        />
-      </label>
-      <label class="field"
-        >{{ say('thermometerIn') }}
-        <Pick
+      /></Field>
+      <Field :label="say('thermometerIn')"
+        ><Pick
           :model-value="mapping.unit"
           :label="say('unitOfTemperature')"
           :options="[
@@ -94,23 +89,21 @@ const columnsFor = (field: (typeof fields)[number]) => [
             { id: 'F', label: '°F' },
           ]"
           @update:model-value="$event && set({ unit: $event })"
-      /></label>
-      <label class="field"
-        >{{ say('writtenAs') }}
-        <Pick
+      /></Field>
+      <Field :label="say('writtenAs')"
+        ><Pick
           :model-value="mapping.order"
           :label="say('orderOfTheDate')"
           :options="orders"
           @update:model-value="$event && set({ order: $event })"
-      /></label>
-      <label class="field"
-        >{{ say('itsClock') }}
-        <Pick
+      /></Field>
+      <Field :label="say('itsClock')"
+        ><Pick
           :model-value="mapping.zone"
           :label="say('clockOfTheLogger')"
           :options="zones"
           @update:model-value="$event && set({ zone: $event })"
-      /></label>
+      /></Field>
     </div>
   </div>
 </template>
@@ -121,12 +114,12 @@ const columnsFor = (field: (typeof fields)[number]) => [
 }
 table {
   border-collapse: collapse;
-  font-size: 14.5px;
+  font-size: var(--t-note);
 }
 th,
 td {
   text-align: left;
-  padding: 3px 14px 3px 0;
+  padding: var(--s-4) var(--s-12) var(--s-4) 0;
   white-space: nowrap;
 }
 .roles th {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { namedPlaces } from '../places'
-import { FileButton, HowFar, Pick } from '../kit'
+import { Field, FileButton, HowFar, Notice, Pick } from '../kit'
 import { made, useView, write } from '../view'
 import {
   importReadings,
@@ -12,13 +12,15 @@ import {
   type ReadingImportView,
 } from '@vadose/contract/readings'
 import { listPlaces } from '@vadose/contract/places'
+import { readClimate } from '@vadose/contract/stores'
 import type { ColumnMapping, FileHead } from '@vadose/core/readings'
 import { ElButton } from 'element-plus'
 import { proxy, wrap, type Remote } from 'comlink'
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { ApiError, householdHere, newRequestId } from '../call'
-import { useFrame, yearDate } from '../households'
+import { humidity, temperature, useFrame, yearDate } from '../households'
+import { ClimateChart } from '../stores'
 import FileReport from './FileReport.vue'
 import MappingForm from './MappingForm.vue'
 import SensorsCard from './SensorsCard.vue'
@@ -41,6 +43,8 @@ const placeId = computed({
     summary.value = undefined
   },
 })
+/** what is known of its air, beside the file that will say more */
+const { answer: climate } = useView(readClimate, () => (placeId.value ? { params: { id: placeId.value } } : null))
 const placeName = computed(() => places.value?.find((p) => p.id === placeId.value)?.name ?? '')
 const file = ref<File>()
 const head = ref<FileHead>()
@@ -144,46 +148,62 @@ const span = (i: ReadingImportView) =>
       <h1>{{ say('readingsFromAFile') }}</h1>
       <p class="soft">{{ say('whatALoggerOrA') }}</p>
     </header>
-    <section class="card stack">
-      <div class="row">
-        <label class="field"
-          >{{ say('itHungIn') }}
-          <Pick v-model="placeId" :label="say('placeTheLoggerHungIn')" :options="namedPlaces(places ?? [])"
-        /></label>
-        <FileButton
-          class="choose"
-          :label="say('loggerFile')"
-          accept=".csv,.txt,.tsv,text/csv,text/plain"
-          @file="take"
-          >{{ file?.name ?? say('chooseAFile') }}</FileButton
-        >
-      </div>
-      <p v-if="refusal" class="notice bad" role="alert">{{ refusal }}</p>
-      <p v-if="written" class="notice" role="status">
-        {{ say('newReadingsIn', { count: count(written.added), placeName: placeName.toLowerCase() })
-        }}<template v-if="written.added < written.given">{{
-          say('wereThereAlready', { count: count(written.given - written.added) })
-        }}</template
-        >.
-        <ElButton v-if="written.added" @click="undo(written.id)">{{ say('takeThemBack') }}</ElButton>
-      </p>
-      <template v-if="head && mapping">
-        <MappingForm
-          v-model="mapping"
-          :head="head"
-          :remembered="remembered"
-          @update:model-value="summary = undefined"
-        />
+    <div class="beside" :class="{ reading: head }">
+      <section class="card stack">
         <div class="row">
-          <ElButton v-if="!summary" type="primary" :disabled="busy" @click="look">{{ say('lookItThrough') }}</ElButton>
-          <template v-if="busy">
-            <HowFar :share="progress" :label="say('howFar')" />
-            <ElButton @click="cancel">{{ say('stop') }}</ElButton>
-          </template>
+          <Field :label="say('itHungIn')"
+            ><Pick v-model="placeId" :label="say('placeTheLoggerHungIn')" :options="namedPlaces(places ?? [])"
+          /></Field>
+          <FileButton
+            class="choose"
+            :label="say('loggerFile')"
+            accept=".csv,.txt,.tsv,text/csv,text/plain"
+            @file="take"
+            >{{ file?.name ?? say('chooseAFile') }}</FileButton
+          >
         </div>
-      </template>
-      <FileReport v-if="summary" :summary="summary" :place="placeName" :busy="busy" @write="keep" @mend="mend" />
-    </section>
+        <Notice v-if="refusal" bad>{{ refusal }}</Notice>
+        <Notice v-if="written">
+          {{ say('newReadingsIn', { count: count(written.added), placeName: placeName.toLowerCase() })
+          }}<template v-if="written.added < written.given">{{
+            say('wereThereAlready', { count: count(written.given - written.added) })
+          }}</template
+          >.
+          <ElButton v-if="written.added" @click="undo(written.id)">{{ say('takeThemBack') }}</ElButton>
+        </Notice>
+        <template v-if="head && mapping">
+          <MappingForm
+            v-model="mapping"
+            :head="head"
+            :remembered="remembered"
+            @update:model-value="summary = undefined"
+          />
+          <div class="row">
+            <ElButton v-if="!summary" type="primary" :disabled="busy" @click="look">{{
+              say('lookItThrough')
+            }}</ElButton>
+            <template v-if="busy">
+              <HowFar :share="progress" :label="say('howFar')" />
+              <ElButton @click="cancel">{{ say('stop') }}</ElButton>
+            </template>
+          </div>
+        </template>
+        <FileReport v-if="summary" :summary="summary" :place="placeName" :busy="busy" @write="keep" @mend="mend" />
+      </section>
+      <section v-if="climate" class="card" :aria-label="say('whatIsKnownOf', { placeName })">
+        <header class="head">
+          <h2>{{ placeName }}</h2>
+          <p v-if="climate.place.air.temperatureC !== null" class="soft">
+            {{ temperature(climate.place.air.temperatureC)
+            }}<template v-if="climate.place.air.relativeHumidityPct !== null">
+              · {{ humidity(climate.place.air.relativeHumidityPct) }}</template
+            >
+          </p>
+        </header>
+        <p class="soft">{{ say('fittedToDays', { days: climate.fittedDays }) }}</p>
+        <ClimateChart :view="climate" narrow />
+      </section>
+    </div>
 
     <section v-if="imports?.length" class="card">
       <h2>{{ say('filesBroughtIn') }}</h2>
@@ -211,9 +231,24 @@ const span = (i: ReadingImportView) =>
 ul {
   list-style: none;
   padding: 0;
-  margin: 6px 0 0;
+  margin: var(--s-6) 0 0;
 }
 li {
-  padding: 7px 0;
+  padding: var(--s-8) 0;
+}
+.beside {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: var(--s-16);
+  align-items: start;
+}
+/* once there are columns to look through they want the whole width */
+.beside.reading {
+  grid-template-columns: minmax(0, 1fr);
+}
+@media (max-width: 980px) {
+  .beside {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { namedPlaces } from '../places'
-import { Pick } from '../kit'
+import { Field, Notice, Pick } from '../kit'
 import { useView, write } from '../view'
 import type { PlaceView } from '@vadose/contract/places'
 import { addSensor, listSensors, removeSensor, type SensorMade } from '@vadose/contract/readings'
@@ -57,27 +57,24 @@ const example = (token: string) =>
       </li>
     </ul>
     <form class="row" @submit.prevent="add(places[0]?.id ?? '')">
-      <label class="field"
-        >{{ say('name') }} <ElInput v-model="name" maxlength="40" :aria-label="say('nameOfTheSensor')"
-      /></label>
-      <label class="field"
-        >{{ say('hangsIn') }}
-        <Pick
+      <Field :label="say('name')"><ElInput v-model="name" maxlength="40" :aria-label="say('nameOfTheSensor')" /></Field>
+      <Field :label="say('hangsIn')"
+        ><Pick
           v-model="placeId"
           :label="say('placeOfTheSensor')"
           :placeholder="say('choose')"
           :options="namedPlaces(places)"
-      /></label>
+      /></Field>
       <ElButton native-type="submit" :disabled="!name.trim() || !placeId">{{ say('letItIn') }}</ElButton>
     </form>
-    <p v-if="failure" class="notice bad" role="alert">{{ failure }}</p>
-    <div v-if="made" class="notice" role="status">
+    <Notice v-if="failure" bad>{{ failure }}</Notice>
+    <Notice v-if="made" good>
       <p>
         {{ say('itsTokenShownThisOnce') }} <code class="token">{{ made.token }}</code>
       </p>
       <p>{{ say('itSendsBatchesOfUp') }}</p>
       <pre tabindex="0">{{ example(made.token) }}</pre>
-    </div>
+    </Notice>
   </section>
 </template>
 
@@ -88,13 +85,13 @@ ul {
   margin: 0;
 }
 li {
-  padding: 5px 0;
+  padding: var(--s-6) 0;
 }
 pre {
   white-space: pre-wrap;
   overflow-wrap: anywhere;
-  font-size: 13.5px;
-  margin: 6px 0 0;
+  font-size: var(--t-small);
+  margin: var(--s-6) 0 0;
 }
 .token {
   overflow-wrap: anywhere;

@@ -5,7 +5,7 @@ import { ElButton } from 'element-plus'
 import { ref } from 'vue'
 import type { ApiError } from '../call'
 import { longDate, refused, useFrame } from '../households'
-import { DayField, Choices } from '../kit'
+import { Choices, DayField, Field, Notice } from '../kit'
 import { placeOptions } from '../places'
 import { write } from '../view'
 import { say } from './say'
@@ -51,16 +51,12 @@ async function strike(struck: boolean) {
     </p>
     <Choices v-model="place" :label="say('placeWhoseReadingsAreWrong')" :options="placeOptions(places)" />
     <div class="row">
-      <label class="field"
-        >{{ say('from2') }} <DayField v-model="from" :label="say('struckFrom')" :until="frame.today"
-      /></label>
-      <label class="field"
-        >{{ say('toTheEndOf') }} <DayField v-model="to" :label="say('struckTo')" :until="frame.today"
-      /></label>
+      <Field :label="say('from2')"><DayField v-model="from" :label="say('struckFrom')" :until="frame.today" /></Field>
+      <Field :label="say('toTheEndOf')"><DayField v-model="to" :label="say('struckTo')" :until="frame.today" /></Field>
       <ElButton :disabled="!place || busy" @click="strike(true)">{{ say('strikeThemOut') }}</ElButton>
       <ElButton :disabled="!place || busy" @click="strike(false)">{{ say('letThemCountAgain') }}</ElButton>
     </div>
-    <p v-if="done" class="notice" role="status">{{ done }}</p>
-    <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+    <Notice v-if="done">{{ done }}</Notice>
+    <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
   </section>
 </template>

@@ -6,6 +6,7 @@ import { useAttempt } from '../households'
 import { useView, write } from '../view'
 import { sayFact } from '../voice'
 import { say } from './say'
+import { LateFold, Notice } from '../kit'
 
 /** What cannot wait for the round, each with what to do; a muted one stays muted. */
 const { answer } = useView(readAlarms)
@@ -45,8 +46,7 @@ const signs: Record<AlarmView['kind'], string> = {
         }}</ElButton>
       </li>
     </ul>
-    <details v-if="muted.length > 0">
-      <summary>{{ say('muted', { muted: muted.length }) }}</summary>
+    <LateFold v-if="muted.length > 0" :label="say('muted', { muted: muted.length })">
       <ul class="bare rows">
         <li v-for="a in muted" :key="a.key" class="alarm">
           <span class="soft">{{ sayFact(a.title) }}</span>
@@ -59,8 +59,8 @@ const signs: Record<AlarmView['kind'], string> = {
           >
         </li>
       </ul>
-    </details>
-    <p v-if="failure" class="bad" role="alert">{{ failure }}</p>
+    </LateFold>
+    <Notice v-if="failure" bad>{{ failure }}</Notice>
   </section>
 </template>
 
@@ -71,9 +71,9 @@ const signs: Record<AlarmView['kind'], string> = {
 }
 .alarm {
   display: flex;
-  gap: 14px;
+  gap: var(--s-16);
   align-items: center;
-  padding: 8px 0;
+  padding: var(--s-8) 0;
 }
 .alarm > div,
 .alarm > .soft {

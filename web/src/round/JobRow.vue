@@ -12,6 +12,7 @@ import { ReadField } from '../places'
 import { useView } from '../view'
 import { sayFact } from '../voice'
 import { say } from './say'
+import { Notice } from '../kit'
 
 const props = defineProps<{ job: JobView; placeId: string; today: string; where?: string }>()
 const { act, refusal, busy } = useAct()
@@ -43,7 +44,7 @@ const plantAll = (code: string) => act(code, { act: 'plant', weightG: props.job.
         {{ sayFact(job.why) }}<template v-if="late > 1 && !job.overdue">{{ say('dueDaysAgo', { late }) }}</template>
       </p>
       <EndTests v-if="testing && job.code && job.crop" :code="job.code" :crop="job.crop" @done="testing = false" />
-      <p v-if="refusal || notNoted" class="bad" role="alert">{{ refusal?.message ?? notNoted }}</p>
+      <Notice v-if="refusal || notNoted" bad>{{ refusal?.message ?? notNoted }}</Notice>
     </div>
     <div class="control">
       <WeighField
@@ -156,9 +157,9 @@ const plantAll = (code: string) => act(code, { act: 'plant', weightG: props.job.
 .job {
   display: grid;
   grid-template-columns: 1fr auto;
-  gap: 8px 18px;
+  gap: var(--s-8) var(--s-16);
   align-items: center;
-  padding: 11px 0 11px 16px;
+  padding: var(--s-12) 0 var(--s-12) var(--s-16);
   position: relative;
 }
 .job::before {
@@ -173,12 +174,12 @@ const plantAll = (code: string) => act(code, { act: 'plant', weightG: props.job.
 }
 .control {
   display: flex;
-  gap: 8px;
+  gap: var(--s-8);
 }
 .plant {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--s-8);
 }
 .plant .el-input {
   width: 130px;

@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { scaleLinear } from 'd3-scale'
 import { line } from 'd3-shape'
 import { computed } from 'vue'
+import { straight } from '../charts'
 import { say } from './say'
 
 /** Humidity of the last three days as a small line. */
 const props = defineProps<{ values: number[]; ok: boolean }>()
 const path = computed(() => {
-  const x = scaleLinear([0, Math.max(1, props.values.length - 1)], [1, 71])
+  const x = straight([0, Math.max(1, props.values.length - 1)], [1, 71])
   const lo = Math.min(...props.values)
   const hi = Math.max(...props.values)
-  const y = scaleLinear([Math.min(lo, hi - 10), Math.max(hi, lo + 10)], [17, 3])
+  const y = straight([Math.min(lo, hi - 10), Math.max(hi, lo + 10)], [17, 3])
   return line<number>((_, i) => x(i), y)(props.values) ?? ''
 })
 const says = computed(() =>

@@ -13,6 +13,7 @@ import Spark from './Spark.vue'
 import WeatherDays from './WeatherDays.vue'
 import { sayFact } from '../voice'
 import { say } from './say'
+import { Notice } from '../kit'
 
 const frame = useFrame()
 const route = useRoute()
@@ -36,7 +37,7 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
 </script>
 
 <template>
-  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <Notice v-if="failure" bad>{{ failure }}</Notice>
   <div v-if="round" class="columns">
     <div class="stack">
       <header class="head">
@@ -108,7 +109,7 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
     <aside class="stack">
       <section class="card">
         <h2>{{ say('eatFirst') }}</h2>
-        <p v-if="refusal" class="bad" role="alert">{{ refusal.message }}</p>
+        <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
         <p v-if="round.eatFirst.length === 0" class="soft">{{ say('theLarderIsEmpty') }}</p>
         <ul class="eat rows">
           <li
@@ -141,7 +142,7 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
           }}
         </p>
         <WeatherDays :days="round.weather" />
-        <p v-for="says in round.weatherSays" :key="says.says" class="notice">{{ sayFact(says) }}</p>
+        <Notice v-for="says in round.weatherSays" :key="says.says">{{ sayFact(says) }}</Notice>
       </section>
       <section class="card">
         <h2>{{ say('theLastSevenDays') }}</h2>
@@ -163,28 +164,28 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
 <style scoped>
 .quiet {
   display: grid;
-  gap: 6px;
+  gap: var(--s-6);
 }
 .place > header {
-  padding-bottom: 8px;
+  padding-bottom: var(--s-8);
   border-bottom: 1px solid var(--line);
-  gap: 12px;
+  gap: var(--s-12);
 }
 .verdict {
   margin-left: auto;
-  font-size: 14px;
+  font-size: var(--t-note);
 }
 .eat {
   list-style: none;
   padding: 0;
-  margin: 8px 0 0;
+  margin: var(--s-8) 0 0;
 }
 .eat li {
   display: grid;
   grid-template-columns: 1fr auto;
-  gap: 10px;
+  gap: var(--s-12);
   align-items: center;
-  padding: 8px 0 8px 12px;
+  padding: var(--s-8) 0 var(--s-8) var(--s-12);
   position: relative;
 }
 .eat li::before {
@@ -204,6 +205,6 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
   color: var(--ink);
 }
 .notice {
-  margin-top: 8px;
+  margin-top: var(--s-8);
 }
 </style>

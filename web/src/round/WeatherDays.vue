@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import type { RoundView } from '@vadose/contract/round'
-import { scaleLinear } from 'd3-scale'
 import { computed } from 'vue'
 import { degree, fromCelsius, fullDate, weekdayOf, rainfall } from '../households'
+import { straight } from '../charts'
 import { say } from './say'
 
 const props = defineProps<{ days: RoundView['weather'] }>()
 const width = 336
 const y = computed(() =>
-  scaleLinear([Math.min(0, ...props.days.map((d) => d.lowC)), Math.max(...props.days.map((d) => d.highC))], [86, 26]),
+  straight([Math.min(0, ...props.days.map((d) => d.lowC)), Math.max(...props.days.map((d) => d.highC))], [86, 26]),
 )
 const x = (i: number) => ((i + 0.5) * width) / props.days.length
 const round = (c: number) => String(Math.round(fromCelsius(c))).replace('-', '−')
@@ -72,7 +72,7 @@ rect.frost {
   fill: var(--cold);
 }
 .value {
-  font-size: 13px;
+  font-size: var(--t-small);
   font-weight: 600;
   fill: var(--ink);
 }

@@ -151,7 +151,7 @@ const places = computed(() =>
 
 <style scoped>
 figure {
-  margin: 6px 0 0;
+  margin: var(--s-6) 0 0;
 }
 svg {
   width: 100%;
@@ -169,7 +169,7 @@ svg {
 }
 .place {
   font-weight: 650;
-  font-size: 13.5px;
+  font-size: var(--t-small);
   fill: var(--ink);
   paint-order: stroke;
   stroke: var(--card);
@@ -180,7 +180,7 @@ svg {
   fill: var(--soft);
 }
 .likes {
-  font-size: 12.5px;
+  font-size: var(--t-small);
   fill: var(--ink);
   paint-order: stroke;
   stroke: var(--card);

@@ -9,6 +9,7 @@ import { longDate, sentence, useAttempt, weight } from '../households'
 import { write } from '../view'
 import { useArranging } from './arranging'
 import { say } from './say'
+import { Notice } from '../kit'
 
 /** The best arrangement of the house for the months to come: what to carry where, when, and what each carry saves. */
 const { found, says, failure, look, stop } = useArranging()
@@ -116,7 +117,7 @@ function again() {
         <ElButton type="primary" @click="look">{{ say('findTheBestArrangement') }}</ElButton>
       </div>
     </template>
-    <p v-if="failure || refusal" class="bad" role="alert">{{ failure || refusal }}</p>
+    <Notice v-if="failure || refusal" bad>{{ failure || refusal }}</Notice>
   </section>
 </template>
 
@@ -124,10 +125,10 @@ function again() {
 .move {
   display: grid;
   grid-template-columns: 1fr auto;
-  gap: 4px 12px;
+  gap: var(--s-4) var(--s-12);
   align-items: center;
   border-left: 5px solid var(--crop);
-  padding: 6px 0 6px 10px;
+  padding: var(--s-6) 0 var(--s-6) var(--s-8);
 }
 .turning {
   display: inline-block;

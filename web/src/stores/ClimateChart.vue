@@ -7,9 +7,12 @@ import { bandPath, DayAxis, linePath, TableBelow, UprightLine, useReader, ValueA
 import { say } from './say'
 
 /** Twelve months of a place: the line most likely, pale eight chances in ten; frost outside and in. */
-const props = defineProps<{ view: PlaceClimate }>()
+const props = defineProps<{ view: PlaceClimate; narrow?: boolean }>()
 type Month = PlaceClimate['months'][number]
-const width = 800
+// its letters keep their size where it has less room
+const phone = window.matchMedia('(max-width: 820px)').matches
+const width = phone ? 400 : props.narrow ? 540 : 800
+const strokeStep = phone ? 1.7 : props.narrow ? 2.2 : 3
 const height = 330
 const left = 58
 const bottom = { t: 178, rh: 316 }
@@ -95,8 +98,8 @@ const says = computed(() => {
           v-for="i in strokes(m)"
           :key="i"
           class="stroke"
-          :x1="at(m) - 21 + i * 3"
-          :x2="at(m) - 21 + i * 3"
+          :x1="at(m) + (i - 7) * strokeStep"
+          :x2="at(m) + (i - 7) * strokeStep"
           y1="200"
           y2="212"
         />
@@ -166,6 +169,6 @@ const says = computed(() => {
 .read {
   min-height: 1.4em;
   margin: 0;
-  font-size: 14px;
+  font-size: var(--t-note);
 }
 </style>

@@ -42,14 +42,14 @@ const inWords = (comforts: readonly string[]) => comfortWords(comforts, props.vi
   list-style: none;
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 16px;
+  gap: var(--s-4) var(--s-16);
   padding: 0;
-  margin: 0 0 6px;
+  margin: 0 0 var(--s-6);
 }
 .legend li {
   display: flex;
   align-items: center;
-  gap: 6px;
+  gap: var(--s-6);
 }
 .legend .month {
   width: 26px;
@@ -57,13 +57,13 @@ const inWords = (comforts: readonly string[]) => comfortWords(comforts, props.vi
 .crop {
   display: grid;
   grid-template-columns: 170px minmax(0, 1fr) 190px;
-  gap: 4px 12px;
+  gap: var(--s-4) var(--s-12);
   align-items: center;
-  padding: 6px 0;
+  padding: var(--s-6) 0;
 }
 .bar {
   display: flex;
-  gap: 2px;
+  gap: var(--s-2);
 }
 .month {
   flex: 1;

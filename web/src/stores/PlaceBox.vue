@@ -138,7 +138,7 @@ function dropped(event: DragEvent) {
 .place {
   border: 2px solid var(--wall);
   background: var(--card);
-  padding: 10px 12px;
+  padding: var(--s-8) var(--s-12);
   min-width: 0;
   min-height: 92px;
 }
@@ -159,10 +159,10 @@ header {
   display: flex;
   flex-wrap: wrap;
   justify-content: space-between;
-  gap: 2px 10px;
+  gap: var(--s-2) var(--s-12);
 }
 .air {
-  font-size: 13.5px;
+  font-size: var(--t-small);
   font-weight: 600;
 }
 .handle {
@@ -171,17 +171,17 @@ header {
   outline-offset: 3px;
 }
 .steps .el-button + .el-button {
-  margin-left: 4px;
+  margin-left: var(--s-4);
 }
 .room {
-  font-size: 13.5px;
-  margin: 2px 0 0;
+  font-size: var(--t-small);
+  margin: var(--s-2) 0 0;
 }
 .lots {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px;
-  margin-top: 8px;
+  gap: var(--s-6);
+  margin-top: var(--s-8);
   align-items: flex-start;
 }
 .lot {
@@ -209,21 +209,21 @@ header {
   display: inline-block;
   background: var(--card);
   border-radius: 3px;
-  margin: 3px;
-  padding: 1px 6px;
-  font-size: 13px;
+  margin: var(--s-4);
+  padding: 1px var(--s-6);
+  font-size: var(--t-small);
   line-height: 1.3;
 }
 .lot.chosen {
   outline: 3px solid var(--accent);
 }
 .on-line {
-  font-size: 14px;
+  font-size: var(--t-note);
 }
 .threat {
-  font-size: 13.5px;
+  font-size: var(--t-small);
   font-weight: 600;
-  margin-top: 6px;
+  margin-top: var(--s-6);
 }
 @media (max-width: 820px) {
   .lot {

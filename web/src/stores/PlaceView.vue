@@ -15,6 +15,7 @@ import ComfortRows from './ComfortRows.vue'
 import ThermometerCard from './ThermometerCard.vue'
 import { say } from './say'
 import { sayWord, sayFact, sayProse } from '../voice'
+import { Notice } from '../kit'
 
 /** One place: its air as it is and will be, who likes it there, what lies there, what it is like. */
 const route = useRoute()
@@ -39,7 +40,7 @@ const known = computed(() => {
 </script>
 
 <template>
-  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <Notice v-if="failure" bad>{{ failure }}</Notice>
   <div v-if="view && place" class="columns">
     <div class="stack">
       <header class="head">
@@ -120,7 +121,7 @@ const known = computed(() => {
 .lot {
   display: grid;
   grid-template-columns: 1fr auto;
-  padding: 5px 0;
+  padding: var(--s-6) 0;
 }
 .until {
   grid-column: 1 / -1;

@@ -9,7 +9,7 @@ import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { useAttempt, weight } from '../households'
 import { LotDrawer, MoveForm } from '../lots'
-import { bringIntoView } from '../kit'
+import { bringIntoView, Notice } from '../kit'
 import AirPlane from './AirPlane.vue'
 import ArrangeCard from './ArrangeCard.vue'
 import ChosenLot from './ChosenLot.vue'
@@ -97,7 +97,7 @@ function drop(code: string, to: string) {
 </script>
 
 <template>
-  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <Notice v-if="failure" bad>{{ failure }}</Notice>
   <div v-if="view" class="columns">
     <div class="stack">
       <header class="head">
@@ -119,7 +119,7 @@ function drop(code: string, to: string) {
         <p class="soft">
           {{ say('dragAPlaceByIts') }}
         </p>
-        <p v-if="notArranged" class="bad" role="alert">{{ notArranged }}</p>
+        <Notice v-if="notArranged" bad>{{ notArranged }}</Notice>
       </template>
       <div class="house">
         <div v-if="of('roof').length" class="roof">
@@ -227,25 +227,25 @@ function drop(code: string, to: string) {
 .side {
   display: grid;
   align-content: end;
-  padding-left: 12px;
-  gap: 8px;
+  padding-left: var(--s-12);
+  gap: var(--s-8);
 }
 .side :deep(.place) {
   border-bottom: 0;
 }
 .under {
   background: var(--earth);
-  padding: 14px;
+  padding: var(--s-12);
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
-  gap: 14px;
+  gap: var(--s-16);
   border-radius: 0 0 8px 8px;
 }
 .garden {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
-  gap: 14px;
-  padding: 14px;
+  gap: var(--s-16);
+  padding: var(--s-12);
   border-top: 3px dotted var(--good);
 }
 @media (max-width: 820px) {
@@ -256,7 +256,7 @@ function drop(code: string, to: string) {
     grid-template-columns: 1fr;
   }
   .side {
-    padding: 8px 0 0;
+    padding: var(--s-8) 0 0;
   }
 }
 </style>

@@ -47,8 +47,8 @@ const days = (n: number) => say('day', { n: Math.round(n) })
 .worth {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 10px;
-  padding: 8px 0;
+  gap: var(--s-12);
+  padding: var(--s-8) 0;
 }
 .bar {
   display: grid;

@@ -102,7 +102,7 @@ const told = (v: number) => `${number(onAxis(props.drawing.axis, v), 1)} ${axisU
 
 <style scoped>
 .name {
-  font-size: 14px;
+  font-size: var(--t-note);
   fill: var(--ink);
 }
 .part {
@@ -125,7 +125,7 @@ i.part-2 {
   background: var(--paper-deep);
 }
 .key {
-  margin-right: 16px;
+  margin-right: var(--s-16);
 }
 .key i {
   display: inline-block;

@@ -2,7 +2,7 @@
 import { ElInput } from 'element-plus'
 import { computed } from 'vue'
 import { allCrops } from '../almanac'
-import { Pick } from '../kit'
+import { Amount, Pick } from '../kit'
 import { columnsOf } from './form'
 import { unitName } from './units'
 import type { Field } from './field'
@@ -29,16 +29,15 @@ const picks = computed(() => {
     <span
       >{{ field.label }}<span v-if="field.optional" class="soft">{{ say('ifKnown') }}</span></span
     >
-    <ElInput
+    <Amount
       v-if="field.kind === 'number'"
       :model-value="value"
-      inputmode="decimal"
+      bare
+      below
+      :label="field.label"
+      :unit="field.unit ? unitName(field.unit) : field.suffix"
       @update:model-value="emit('set', $event)"
-    >
-      <template v-if="field.unit || field.suffix" #suffix>{{
-        field.unit ? unitName(field.unit) : field.suffix!
-      }}</template>
-    </ElInput>
+    />
     <Pick
       v-else-if="picks"
       :model-value="value"
@@ -71,7 +70,7 @@ const picks = computed(() => {
   grid-column: 1 / -1;
 }
 .field {
-  font-size: 14.5px;
+  font-size: var(--t-note);
   align-content: end;
 }
 .field.wrong :deep(.el-input__wrapper),

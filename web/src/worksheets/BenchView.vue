@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { HowFar, Pick } from '../kit'
+import { Field as KitField, HowFar, Notice, Pick } from '../kit'
 import { ElButton } from 'element-plus'
 import { computed, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -102,18 +102,16 @@ const link = () =>
         >
       </section>
     </nav>
-    <label class="field phone-pick">
-      {{ say('worksheet') }}
-      <Pick
+    <KitField class="phone-pick" :label="say('worksheet')"
+      ><Pick
         :model-value="sheet.name"
         :label="say('worksheet')"
         :options="groups.flatMap(([, sheets]) => sheets.map((w) => ({ id: w.name, label: w.title })))"
         @update:model-value="router.push(`/bench/${$event}`)"
-      />
-    </label>
+    /></KitField>
 
     <article class="stack">
-      <p v-if="unknown" class="notice bad">{{ say('thereIsNoWorksheet', { params: String(route.params['name']) }) }}</p>
+      <Notice v-if="unknown" bad>{{ say('thereIsNoWorksheet', { params: String(route.params['name']) }) }}</Notice>
       <header class="head">
         <h1>{{ sheet.title }}</h1>
         <p class="soft">{{ sheet.asks }}</p>
@@ -147,8 +145,8 @@ const link = () =>
           </div>
         </form>
         <section class="card stack answer" aria-live="polite">
-          <p v-if="bad ?? failure" class="notice bad" role="alert">{{ bad?.message ?? failure }}</p>
-          <p v-else-if="refusal" class="notice bad" role="alert">{{ sayFact(refusal.says, fieldNamesOf(sheet)) }}</p>
+          <Notice v-if="bad ?? failure" bad>{{ bad?.message ?? failure }}</Notice>
+          <Notice v-else-if="refusal" bad>{{ sayFact(refusal.says, fieldNamesOf(sheet)) }}</Notice>
           <template v-else-if="lines.length">
             <dl>
               <div v-for="(l, i) in lines" :key="l.label" :class="{ first: i === 0, long: l.text.length > 44 }">
@@ -181,24 +179,24 @@ const link = () =>
 .bench {
   display: grid;
   grid-template-columns: 232px minmax(0, 1fr);
-  gap: 24px;
+  gap: var(--s-24);
   align-items: start;
 }
 .list h2 {
-  font: 600 13px var(--font);
+  font: 600 var(--t-small) var(--font);
   color: var(--soft);
-  margin: 12px 0 2px;
+  margin: var(--s-12) 0 var(--s-2);
 }
 .list section:first-child h2 {
   margin-top: 0;
 }
 .list a {
   display: block;
-  padding: 4px 8px;
+  padding: var(--s-4) var(--s-8);
   border-left: 4px solid transparent;
   color: var(--ink);
   text-decoration: none;
-  font-size: 15px;
+  font-size: var(--t-note);
 }
 .list a:hover {
   border-left-color: var(--line);
@@ -214,22 +212,22 @@ const link = () =>
 .sheet {
   display: grid;
   grid-template-columns: 290px minmax(0, 1fr);
-  gap: 14px;
+  gap: var(--s-16);
   align-items: start;
 }
 .fields {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 11px;
+  gap: var(--s-12);
 }
 dl {
   margin: 0;
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-  gap: 10px 22px;
+  gap: var(--s-12) var(--s-24);
 }
 dl .first dd {
-  font: 650 25px/1.15 var(--font-head);
+  font: 650 var(--t-title)/1.15 var(--font-head);
 }
 dl .long {
   grid-column: 1 / -1;
@@ -239,7 +237,7 @@ dl .long dd {
 }
 dt {
   color: var(--soft);
-  font-size: 14px;
+  font-size: var(--t-note);
 }
 dd {
   margin: 0;
@@ -247,10 +245,10 @@ dd {
 }
 dd .soft {
   display: block;
-  font: 400 14px/1.35 var(--font);
+  font: 400 var(--t-note)/1.35 var(--font);
 }
 .how {
-  font-size: 14.5px;
+  font-size: var(--t-note);
 }
 .copied {
   white-space: pre-wrap;
@@ -263,7 +261,7 @@ dd .soft {
 @media (max-width: 820px) {
   .bench {
     grid-template-columns: minmax(0, 1fr);
-    gap: 14px;
+    gap: var(--s-16);
   }
   .list {
     display: none;

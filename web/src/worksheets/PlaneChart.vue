@@ -136,7 +136,7 @@ const t = (c: number) => `${number(onAxis(props.drawing.x, c), 0)} ${axisUnit(pr
   fill: var(--accent);
 }
 .value {
-  font-size: 11.5px;
+  font-size: var(--t-small);
   fill: var(--ink);
 }
 .value.dark {
@@ -148,7 +148,7 @@ const t = (c: number) => `${number(onAxis(props.drawing.x, c), 0)} ${axisUnit(pr
   stroke-width: 3.5;
 }
 .here-name {
-  font-size: 14px;
+  font-size: var(--t-note);
   font-weight: 700;
   fill: var(--ink);
   paint-order: stroke;

@@ -162,7 +162,7 @@ path.swath {
 }
 .rule-name,
 .dot-name {
-  font-size: 13px;
+  font-size: var(--t-small);
   font-weight: 600;
   fill: var(--ink);
   paint-order: stroke;
@@ -178,7 +178,7 @@ path.swath {
   fill: var(--accent);
 }
 .key {
-  margin-right: 16px;
+  margin-right: var(--s-16);
 }
 .key i {
   display: inline-block;

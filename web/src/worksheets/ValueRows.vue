@@ -41,7 +41,7 @@ defineProps<{
 
 <style scoped>
 .name {
-  font-size: 14px;
+  font-size: var(--t-note);
   fill: var(--ink);
 }
 </style>

@@ -100,7 +100,7 @@ const summary = computed(() =>
   overflow-x: auto;
 }
 .name {
-  font: 650 16px var(--font-head);
+  font: 650 var(--t-text) var(--font-head);
   fill: var(--ink);
 }
 .past {
@@ -130,8 +130,8 @@ const summary = computed(() =>
 }
 .says {
   min-height: 44px;
-  font-size: 14px;
+  font-size: var(--t-note);
   color: var(--soft);
-  margin: 4px 0 0;
+  margin: var(--s-4) 0 0;
 }
 </style>

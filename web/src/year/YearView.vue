@@ -7,6 +7,7 @@ import { longDate, shortDate, weight } from '../households'
 import { useView } from '../view'
 import Ribbons from './Ribbons.vue'
 import { say } from './say'
+import { Figures, Notice } from '../kit'
 
 /** The year: ribbons of what was and will be in the house, and where every gram went. */
 const { answer: view, failure } = useView(readYear)
@@ -22,7 +23,7 @@ const kg = (g: number) => (Math.abs(g) < 1 ? '0' : weight(g))
 </script>
 
 <template>
-  <p v-if="failure" class="notice bad">{{ failure }}</p>
+  <Notice v-if="failure" bad>{{ failure }}</Notice>
   <div v-if="view" class="stack">
     <section v-if="view.lines.length === 0" class="card">
       <h1>{{ say('theYear') }}</h1>
@@ -49,82 +50,78 @@ const kg = (g: number) => (Math.abs(g) < 1 ? '0' : weight(g))
         <h2>{{ say('reckoningSince', { from: longDate(view.from) }) }}</h2>
         <p class="soft">{{ say('everyGramWhatThereWas') }}</p>
       </header>
-      <div class="scroll">
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">{{ say('crop') }}</th>
-              <th scope="col">{{ say('thereBefore') }}</th>
-              <th scope="col">{{ say('putUp') }}</th>
-              <th scope="col">{{ say('eaten') }}</th>
-              <th scope="col">{{ say('givenPlantedFed') }}</th>
-              <th scope="col">{{ say('lost') }}</th>
-              <th scope="col">{{ say('waterTrimmings') }}</th>
-              <th scope="col">{{ say('left') }}</th>
-              <th scope="col">{{ say('toTheNextCrop') }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <template v-for="r in wide" :key="r.crop">
-              <tr :data-crop="r.crop">
-                <th scope="row" :style="{ '--mark': cropColour(r.crop) }">{{ cropOf(r.crop).name }}</th>
-                <td>{{ kg(r.startG) }}</td>
-                <td>{{ kg(r.putUpG + r.cookedG + r.correctedG) }}</td>
-                <td>{{ kg(r.eatenG) }}</td>
-                <td>{{ kg(other(r)) }}</td>
-                <td>
-                  <button
-                    v-if="r.causes.length"
-                    type="button"
-                    class="why"
-                    :aria-expanded="open === r.crop"
-                    @click="open = open === r.crop ? undefined : r.crop"
-                  >
-                    {{ kg(r.lostG) }}
-                  </button>
-                  <template v-else>{{ kg(r.lostG) }}</template>
-                </td>
-                <td>{{ kg(r.driedG) }}</td>
-                <td>
-                  <strong>{{ kg(r.leftG) }}</strong>
-                </td>
-                <td>
-                  <template v-for="line in view.lines.filter((l) => l.crop === r.crop)" :key="line.crop">
-                    <span v-if="line.lasts" :class="{ bad: line.lasts !== 'right', good: line.lasts === 'right' }"
-                      >{{ line.lasts === 'short' ? '▲ ' : '' }}{{ lastsWords[line.lasts] }}</span
-                    >
-                    <span v-if="line.gapFrom" class="soft">{{
-                      say('gone2', { gapFrom: shortDate(line.gapFrom) })
-                    }}</span>
-                  </template>
-                </td>
-              </tr>
-              <tr v-if="open === r.crop" class="causes">
-                <td colspan="9">
-                  <span v-for="c in r.causes" :key="c.cause"
-                    >{{ c.cause }} <strong>{{ weight(c.weightG) }}</strong></span
-                  >
-                </td>
-              </tr>
-            </template>
-          </tbody>
-          <tfoot>
-            <tr>
-              <th scope="row">{{ say('all') }}</th>
-              <td>{{ kg(sum((r) => r.startG)) }}</td>
-              <td>{{ kg(sum((r) => r.putUpG + r.cookedG + r.correctedG)) }}</td>
-              <td>{{ kg(sum((r) => r.eatenG)) }}</td>
-              <td>{{ kg(sum(other)) }}</td>
-              <td>{{ kg(sum((r) => r.lostG)) }}</td>
-              <td>{{ kg(sum((r) => r.driedG)) }}</td>
+      <Figures class="wide" :label="say('reckoningSince', { from: longDate(view.from) })">
+        <thead>
+          <tr>
+            <th scope="col">{{ say('crop') }}</th>
+            <th scope="col">{{ say('thereBefore') }}</th>
+            <th scope="col">{{ say('putUp') }}</th>
+            <th scope="col">{{ say('eaten') }}</th>
+            <th scope="col">{{ say('givenPlantedFed') }}</th>
+            <th scope="col">{{ say('lost') }}</th>
+            <th scope="col">{{ say('waterTrimmings') }}</th>
+            <th scope="col">{{ say('left') }}</th>
+            <th scope="col">{{ say('toTheNextCrop') }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <template v-for="r in wide" :key="r.crop">
+            <tr :data-crop="r.crop">
+              <th scope="row" :style="{ '--mark': cropColour(r.crop) }">{{ cropOf(r.crop).name }}</th>
+              <td>{{ kg(r.startG) }}</td>
+              <td>{{ kg(r.putUpG + r.cookedG + r.correctedG) }}</td>
+              <td>{{ kg(r.eatenG) }}</td>
+              <td>{{ kg(other(r)) }}</td>
               <td>
-                <strong data-left>{{ kg(sum((r) => r.leftG)) }}</strong>
+                <button
+                  v-if="r.causes.length"
+                  type="button"
+                  class="why"
+                  :aria-expanded="open === r.crop"
+                  @click="open = open === r.crop ? undefined : r.crop"
+                >
+                  {{ kg(r.lostG) }}
+                </button>
+                <template v-else>{{ kg(r.lostG) }}</template>
               </td>
-              <td></td>
+              <td>{{ kg(r.driedG) }}</td>
+              <td>
+                <strong>{{ kg(r.leftG) }}</strong>
+              </td>
+              <td>
+                <template v-for="line in view.lines.filter((l) => l.crop === r.crop)" :key="line.crop">
+                  <span v-if="line.lasts" :class="{ bad: line.lasts !== 'right', good: line.lasts === 'right' }"
+                    >{{ line.lasts === 'short' ? '▲ ' : '' }}{{ lastsWords[line.lasts] }}</span
+                  >
+                  <span v-if="line.gapFrom" class="soft">{{ say('gone2', { gapFrom: shortDate(line.gapFrom) }) }}</span>
+                </template>
+              </td>
             </tr>
-          </tfoot>
-        </table>
-      </div>
+            <tr v-if="open === r.crop" class="causes">
+              <td colspan="9">
+                <span v-for="c in r.causes" :key="c.cause"
+                  >{{ c.cause }} <strong>{{ weight(c.weightG) }}</strong></span
+                >
+              </td>
+            </tr>
+          </template>
+        </tbody>
+        <tfoot>
+          <tr>
+            <th scope="row">{{ say('all') }}</th>
+            <td>{{ kg(sum((r) => r.startG)) }}</td>
+            <td>{{ kg(sum((r) => r.putUpG + r.cookedG + r.correctedG)) }}</td>
+            <td>{{ kg(sum((r) => r.eatenG)) }}</td>
+            <td>{{ kg(sum(other)) }}</td>
+            <td>{{ kg(sum((r) => r.lostG)) }}</td>
+            <td>{{ kg(sum((r) => r.driedG)) }}</td>
+            <td>
+              <strong data-left>{{ kg(sum((r) => r.leftG)) }}</strong>
+            </td>
+            <td></td>
+          </tr>
+        </tfoot>
+      </Figures>
       <p class="soft">
         {{ say('putUpCountsWhatWas') }}
       </p>
@@ -147,7 +144,7 @@ table {
 th,
 td {
   text-align: right;
-  padding: 7px 10px 7px 0;
+  padding: var(--s-8) var(--s-8) var(--s-8) 0;
   white-space: nowrap;
 }
 th:first-child {
@@ -156,7 +153,7 @@ th:first-child {
 thead th {
   font-weight: 500;
   color: var(--soft);
-  font-size: 14px;
+  font-size: var(--t-note);
 }
 tbody tr,
 tfoot tr {
@@ -170,7 +167,7 @@ tbody th::before {
   display: inline-block;
   width: 10px;
   height: 14px;
-  margin-right: 8px;
+  margin-right: var(--s-8);
   border-radius: 2px;
   background: var(--mark);
   vertical-align: -1px;
@@ -189,6 +186,6 @@ tbody th::before {
   white-space: normal;
 }
 .causes span {
-  margin-right: 18px;
+  margin-right: var(--s-16);
 }
 </style>

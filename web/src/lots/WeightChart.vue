@@ -92,7 +92,7 @@ const says = (g: number) => weight(Math.round(g))
       <path :d="draw(before)" :stroke="colour" stroke-width="2.5" fill="none" />
       <path :d="draw(after)" :stroke="colour" stroke-width="2.5" fill="none" stroke-dasharray="4 4" />
       <circle v-for="w in detail.weighings" :key="w.at" class="dot" :cx="x(when(w.at))" :cy="yOf(w.weightG)" r="4.5">
-        <title>{{ say('on', { says: says(w.weightG), shortDate: shortDate(frame.dayOf(w.at)) }) }}</title>
+        <title>{{ say('weighedOn', { says: says(w.weightG), shortDate: shortDate(frame.dayOf(w.at)) }) }}</title>
       </circle>
       <text v-if="last" class="axis strong" :x="x(when(last.at)) + 8" :y="yOf(last.weightG) - 7">
         {{ says(last.weightG) }}
@@ -102,7 +102,7 @@ const says = (g: number) => weight(Math.round(g))
     </svg>
     <figcaption class="soft" aria-live="polite">
       <template v-if="at">{{
-        say('to2', {
+        say('weightOnADay', {
           shortDate: shortDate(frame.dayOf(at.at)),
           says: says(at.p50),
           says2: says(at.p10),

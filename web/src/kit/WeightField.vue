@@ -1,35 +1,33 @@
 <script setup lang="ts">
 import { ElInput } from 'element-plus'
+import Field from './Field.vue'
 
-/** A figure with its unit: a weight, a count, a temperature; its name above it. */
+/** A weight as the scale says it, with a unit of its own or without: “840”, “1.2 kg”, “2 lb 3 oz”. */
 defineProps<{
   label: string
   /** what it is called where the name above says too little by itself */
   says?: string
-  unit?: string
+  unit: string
   placeholder?: string
-  /** whole figures only */
-  whole?: boolean
 }>()
 const typed = defineModel<string>({ required: true })
 </script>
 
 <template>
-  <label class="field"
-    >{{ label }}
+  <Field :label="label">
     <ElInput
       v-model="typed"
-      class="figures"
-      :inputmode="whole ? 'numeric' : 'decimal'"
+      class="weight"
+      inputmode="decimal"
       :aria-label="says ?? label"
       :placeholder="placeholder ?? ''"
-      ><template v-if="unit" #suffix>{{ unit }}</template></ElInput
-    ></label
-  >
+      ><template #suffix>{{ unit }}</template></ElInput
+    >
+  </Field>
 </template>
 
 <style scoped>
-.figures {
+.weight {
   width: 136px;
 }
 </style>

@@ -1,0 +1,21 @@
+/** Signs beside words, never instead of them: what each stands for here. */
+export {
+  CalendarCheck as IconToday,
+  Shovel as IconBringIn,
+  Wind as IconLine,
+  Apple as IconStores,
+  Soup as IconLarder,
+  BookOpen as IconAlmanac,
+  CalendarRange as IconYear,
+  Calculator as IconBench,
+  Ellipsis as IconMore,
+  Search as IconFind,
+  Camera as IconPicture,
+  FileUp as IconFile,
+  Undo2 as IconUndo,
+  X as IconClose,
+  Info as IconNote,
+  CircleCheck as IconDone,
+  TriangleAlert as IconWarning,
+  CircleAlert as IconWrong,
+} from '@lucide/vue'

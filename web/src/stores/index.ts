@@ -1,0 +1,1 @@
+export { default as ClimateChart } from './ClimateChart.vue'
