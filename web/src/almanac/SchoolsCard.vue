@@ -62,8 +62,7 @@ const wayWord: Record<string, string> = {
 }
 .sides {
   display: grid;
-  grid-auto-flow: column;
-  grid-auto-columns: minmax(0, 1fr);
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 118px), 1fr));
   gap: var(--s-6);
 }
 ul {

@@ -35,6 +35,7 @@ const chosen = defineModel<T | undefined>({ required: true })
 <style scoped>
 .choices {
   justify-content: flex-start;
+  align-items: stretch;
   font-size: var(--t-text);
   line-height: inherit;
 }
