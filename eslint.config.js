@@ -55,9 +55,16 @@ export default ts.config(
     files: ['web/src/**/*.vue'],
     ignores: ['web/src/kit/**'],
     rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [{ name: 'element-plus', allowImportNames: ['ElButton', 'ElInput'], message: fromTheKit }],
+          patterns: [otherFloor('server', 'demo')],
+        },
+      ],
       'vue/no-restricted-html-elements': [
         'error',
-        { element: ['select', 'dialog', 'datalist', 'progress'], message: fromTheKit },
+        { element: ['select', 'dialog', 'datalist', 'progress', 'details', 'table'], message: fromTheKit },
       ],
       'vue/no-restricted-static-attribute': [
         'error',

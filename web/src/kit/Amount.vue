@@ -57,7 +57,6 @@ const plain = (text: string) => {
       v-model="figure"
       class="amount"
       :class="{ unit, full }"
-      @keydown.up.capture="full && $event.stopPropagation()"
       :aria-label="says ?? label"
       :inputmode="below ? 'text' : whole ? 'numeric' : 'decimal'"
       :placeholder="placeholder ?? ''"
@@ -65,6 +64,7 @@ const plain = (text: string) => {
       v-bind="below ? {} : { min: 0 }"
       :formatter="(value) => String(value ?? '')"
       :parser="plain"
+      @keydown.up.capture="full && $event.stopPropagation()"
       ><template v-if="unit" #suffix>{{ unit }}</template></ElInputNumber
     >
   </Field>

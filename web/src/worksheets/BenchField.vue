@@ -2,7 +2,7 @@
 import { ElInput } from 'element-plus'
 import { computed } from 'vue'
 import { allCrops } from '../almanac'
-import { Amount, Pick } from '../kit'
+import { Amount, DayField, Field as KitField, Pick } from '../kit'
 import { columnsOf } from './form'
 import { unitName } from './units'
 import type { Field } from './field'
@@ -12,6 +12,7 @@ import { sayWord } from '../voice'
 /** One field of a worksheet, by its kind. */
 const props = defineProps<{ field: Field; value: string; choices: readonly string[]; wrong: boolean }>()
 const emit = defineEmits<{ set: [value: string] }>()
+const named = computed(() => (props.field.optional ? `${props.field.label}${say('ifKnown')}` : props.field.label))
 const shownWord = (choice: string) => sayWord(choice.replaceAll('-', ' '))
 /** What is chosen among, where it is not typed. */
 const picks = computed(() => {
@@ -25,21 +26,20 @@ const picks = computed(() => {
 </script>
 
 <template>
-  <label class="field" :class="{ wide: field.kind === 'lines' || field.kind === 'crop', wrong }">
-    <span
-      >{{ field.label }}<span v-if="field.optional" class="soft">{{ say('ifKnown') }}</span></span
-    >
-    <Amount
-      v-if="field.kind === 'number'"
-      :model-value="value"
-      bare
-      below
-      :label="field.label"
-      :unit="field.unit ? unitName(field.unit) : field.suffix"
-      @update:model-value="emit('set', $event)"
-    />
+  <Amount
+    v-if="field.kind === 'number'"
+    class="wide number"
+    :class="{ wrong }"
+    :model-value="value"
+    below
+    :label="named"
+    :says="field.label"
+    :unit="field.unit ? unitName(field.unit) : field.suffix"
+    @update:model-value="emit('set', $event)"
+  />
+  <KitField v-else :class="{ wide: field.kind === 'lines' || field.kind === 'crop', wrong }" :label="named">
     <Pick
-      v-else-if="picks"
+      v-if="picks"
       :model-value="value"
       :label="field.label"
       :options="picks"
@@ -50,32 +50,39 @@ const picks = computed(() => {
       <span class="soft">{{ say('aLineEach', { columnsOf: columnsOf(field) }) }}</span>
       <ElInput
         type="textarea"
+        :aria-label="field.label"
         :model-value="value"
         :rows="5"
         spellcheck="false"
         @update:model-value="emit('set', $event)"
       />
     </template>
-    <ElInput
-      v-else
-      :type="field.kind === 'date' ? 'date' : 'text'"
+    <DayField
+      v-else-if="field.kind === 'date'"
+      :label="field.label"
       :model-value="value"
       @update:model-value="emit('set', $event)"
     />
-  </label>
+    <ElInput v-else :aria-label="field.label" :model-value="value" @update:model-value="emit('set', $event)" />
+  </KitField>
 </template>
 
 <style scoped>
 .wide {
   grid-column: 1 / -1;
 }
-.field {
-  font-size: var(--t-note);
-  align-content: end;
+.number.field {
+  width: 100%;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: center;
+  gap: var(--s-8);
 }
-.field.wrong :deep(.el-input__wrapper),
-.field.wrong :deep(.el-select__wrapper),
-.field.wrong :deep(textarea) {
+.number :deep(.amount) {
+  width: 196px;
+}
+.wrong :deep(.el-input__wrapper),
+.wrong :deep(.el-select__wrapper),
+.wrong :deep(textarea) {
   box-shadow: inset 0 0 0 2px var(--bad);
 }
 </style>

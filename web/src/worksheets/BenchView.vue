@@ -211,13 +211,13 @@ const link = () =>
 }
 .sheet {
   display: grid;
-  grid-template-columns: 290px minmax(0, 1fr);
+  grid-template-columns: 350px minmax(0, 1fr);
   gap: var(--s-16);
   align-items: start;
 }
 .fields {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: var(--s-12);
 }
 dl {
