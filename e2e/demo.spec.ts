@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import type { Page } from '@playwright/test'
+import type { Locator, Page } from '@playwright/test'
 import { gzipSync } from 'node:zlib'
 import { api } from './acts'
 import { expect, test } from './page'
@@ -170,6 +170,40 @@ test('a lot dragged to another place shows what the move does before anything is
   await expect(page.locator('[data-place="Cellar"]')).toContainText('N26-4')
   await page.getByRole('button', { name: 'Move it' }).click()
   await expect(page.locator('[data-place="Loft"]')).toContainText('N26-4')
+})
+
+test('a finger that rests on a lot carries it to another place; one that does not scrolls', async ({
+  browser,
+  baseURL,
+}) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 2400 }, hasTouch: true, isMobile: true })
+  const page = await context.newPage()
+  await page.goto(`${baseURL}/stores`, { waitUntil: 'networkidle' })
+  const lot = page.getByRole('button', { name: /G26-3/ })
+  const middle = async (of: Locator) => {
+    const box = (await of.boundingBox())!
+    return { x: box.x + box.width / 2, y: box.y + Math.min(40, box.height / 2) }
+  }
+  const touch = await context.newCDPSession(page)
+  const finger = (type: 'touchStart' | 'touchMove' | 'touchEnd', at?: { x: number; y: number }) =>
+    touch.send('Input.dispatchTouchEvent', { type, touchPoints: at ? [at] : [] })
+  const [from, to] = [await middle(lot), await middle(page.locator('[data-place="Cellar"]'))]
+  const along = (share: number) => ({ x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share })
+  // at once: nothing is carried
+  await finger('touchStart', from)
+  await finger('touchMove', along(0.5))
+  await expect(page.locator('.carried')).toHaveCount(0)
+  await finger('touchEnd')
+  await page.evaluate(() => window.scrollTo(0, 0))
+  await finger('touchStart', from)
+  await expect(page.locator('.carried')).toHaveCount(1)
+  for (const share of [0.2, 0.5, 0.8, 1]) await finger('touchMove', along(share))
+  await expect(page.locator('[data-place="Cellar"]')).toHaveClass(/over/)
+  await finger('touchEnd')
+  await expect(page.getByRole('heading', { name: 'Move G26-3 to' })).toBeVisible()
+  await expect(page.getByRole('radio', { name: /^Cellar/ })).toBeChecked()
+  await expect(page.locator('.carried')).toHaveCount(0)
+  await context.close()
 })
 
 test('a fan on the line moves the window, and is taken off again', async ({ page }) => {

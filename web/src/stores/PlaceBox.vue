@@ -21,13 +21,9 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{
   choose: [code: string]
-  drop: [code: string, placeId: string]
-  /** another place was let go of over this one */
-  before: [placeId: string]
   /** earlier in the walk, or later */
   step: [by: -1 | 1]
 }>()
-const over = ref(false)
 const threats = computed(() =>
   // what the place does to a lot is told once
   props.place.conflicts.some(({ kind }) => ['damp', 'frost'].includes(kind))
@@ -51,30 +47,17 @@ const roomShare = computed(() =>
 )
 const drying = computed(() => props.lots.filter((l) => l.stage === 'drying'))
 const kept = computed(() => props.lots.filter((l) => l.stage !== 'drying'))
-function dropped(event: DragEvent) {
-  over.value = false
-  const placeId = event.dataTransfer?.getData('text/place')
-  if (placeId) return void (placeId !== props.place.id && emit('before', placeId))
-  const code = event.dataTransfer?.getData('text/plain')
-  if (code) emit('drop', code, props.place.id)
-}
 </script>
 
 <template>
   <section
     class="place"
-    :class="[place.kind, { over }]"
+    :class="place.kind"
     :aria-label="place.name"
     :data-place="place.name"
-    @dragover.prevent="over = true"
-    @dragleave="over = false"
-    @drop.prevent="dropped"
+    :data-place-id="place.id"
   >
-    <header
-      :draggable="arranging"
-      :class="{ handle: arranging }"
-      @dragstart="arranging && $event.dataTransfer?.setData('text/place', place.id)"
-    >
+    <header :class="{ handle: arranging }" :data-carry-place="arranging ? place.id : undefined">
       <span v-if="arranging" class="steps">
         <ElButton size="small" :aria-label="say('earlier', { name: place.name })" @click="emit('step', -1)">↑</ElButton>
         <ElButton size="small" :aria-label="say('later', { name: place.name })" @click="emit('step', 1)">↓</ElButton>
@@ -109,9 +92,8 @@ function dropped(event: DragEvent) {
         class="lot"
         :class="[cropOf(lot.crop).group, { chosen: chosen === lot.code }]"
         :style="{ width: width(lot.weightG), '--crop': cropColour(lot.crop) }"
-        draggable="true"
+        :data-carry-lot="lot.code"
         :aria-pressed="chosen === lot.code"
-        @dragstart="$event.dataTransfer?.setData('text/plain', lot.code)"
         @click="emit('choose', lot.code)"
       >
         <span
@@ -190,9 +172,18 @@ header {
   text-align: left;
   padding: 0;
   cursor: grab;
+  user-select: none;
+  -webkit-touch-callout: none;
   max-width: 100%;
   min-height: 30px;
   background-color: color-mix(in srgb, var(--crop) 24%, var(--card));
+}
+/* what is carried lets what lies under it be met, and is not tapped where it is let go of */
+.carried {
+  position: relative;
+  z-index: 25;
+  pointer-events: none;
+  box-shadow: 0 6px 18px rgb(0 0 0 / 35%);
 }
 .lot.garlic {
   background-image: repeating-linear-gradient(

@@ -11,6 +11,7 @@ import { useAttempt, weight } from '../households'
 import { LotDrawer, MoveForm } from '../lots'
 import { bringIntoView, Notice } from '../kit'
 import AirPlane from './AirPlane.vue'
+import { useCarry } from './carry'
 import ArrangeCard from './ArrangeCard.vue'
 import ChosenLot from './ChosenLot.vue'
 import PlaceBox from './PlaceBox.vue'
@@ -71,8 +72,6 @@ async function before(target: Place, moved: string) {
 /** what a place's box tells */
 const told = (place: Place) => ({
   choose,
-  drop,
-  before: (moved: string) => before(place, moved),
   step: (by: -1 | 1) => step(place, by),
 })
 function step(place: Place, by: -1 | 1) {
@@ -83,6 +82,12 @@ function step(place: Place, by: -1 | 1) {
   ids.splice(to, 0, ...ids.splice(from, 1))
   void order(ids)
 }
+const house = ref<HTMLElement>()
+useCarry(house, (what, placeId) => {
+  const target = view.value?.places.find(({ id }) => id === placeId)
+  if ('lot' in what) drop(what.lot, placeId)
+  else if (target && what.place !== placeId) void before(target, what.place)
+})
 const beside = ref<HTMLElement>()
 function choose(code: string) {
   chosen.value = code
@@ -121,7 +126,7 @@ function drop(code: string, to: string) {
         </p>
         <Notice v-if="notArranged" bad>{{ notArranged }}</Notice>
       </template>
-      <div class="house">
+      <div ref="house" class="house">
         <div v-if="of('roof').length" class="roof">
           <svg viewBox="0 0 100 22" preserveAspectRatio="none" aria-hidden="true"><path d="M0 22 50 1 100 22z" /></svg>
           <PlaceBox v-for="p in of('roof')" :key="p.id" v-bind="box(p)" v-on="told(p)" />
