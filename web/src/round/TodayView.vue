@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useByAndBy } from '../by-and-by'
 import { useView } from '../view'
 import { readRound } from '@vadose/contract/round'
 import { ElButton } from 'element-plus'
@@ -31,6 +32,11 @@ const places = computed(() =>
     .filter((place) => place.jobs.length > 0),
 )
 const count = computed(() => round.value?.places.reduce((sum, p) => sum + p.jobs.length, 0) ?? 0)
+/** the first places are on the screen before what is below them, and beside them, is drawn */
+const shown = useByAndBy(
+  computed(() => (round.value ? places.value.length + 1 : 0)),
+  1,
+)
 const { act, refusal } = useAct()
 const useOne = (code: string, pieces: number | null, weightG: number) =>
   act(code, pieces === null ? { act: 'use', weightG: Math.min(250, weightG) } : { act: 'use', pieces: 1 })
@@ -83,7 +89,7 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
           />
         </div>
       </section>
-      <section v-for="place in places" :key="place.id" class="card place">
+      <section v-for="place in places.slice(0, shown)" :key="place.id" class="card place">
         <header class="row">
           <h2>{{ place.name }}</h2>
           <Spark :values="place.recent" :ok="place.verdict.suits" />
@@ -106,7 +112,7 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
         }}</template>.
       </p>
     </div>
-    <aside class="stack">
+    <aside v-if="shown > 2" class="stack">
       <section class="card">
         <h2>{{ say('eatFirst') }}</h2>
         <Notice v-if="refusal" bad>{{ refusal.message }}</Notice>
