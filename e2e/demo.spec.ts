@@ -178,7 +178,7 @@ test('a finger that rests on a lot carries it to another place; one that does no
 }) => {
   const context = await browser.newContext({ viewport: { width: 390, height: 2400 }, hasTouch: true, isMobile: true })
   const page = await context.newPage()
-  await page.goto(`${baseURL}/stores`, { waitUntil: 'networkidle' })
+  await page.goto(`${baseURL}/quarry-house/stores`, { waitUntil: 'networkidle' })
   const lot = page.getByRole('button', { name: /G26-3/ })
   const middle = async (of: Locator) => {
     const box = (await of.boundingBox())!

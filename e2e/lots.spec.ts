@@ -122,7 +122,7 @@ test('a lot is moved by keyboard alone, with what the move does said first', asy
   const form = page.locator('form, section').filter({ has: page.getByRole('heading', { name: `Move ${code} to` }) })
   const room = form.getByRole('radio', { name: /North room/ })
   await room.focus()
-  await page.keyboard.press('Space')
+  await page.keyboard.press('Enter')
   await expect(form.getByText(/would end it there/)).toBeVisible()
   await form.getByRole('button', { name: 'Move it' }).focus()
   await page.keyboard.press('Enter')

@@ -24,7 +24,7 @@ test('the rope comes first, and a tag tapped shows its lot', async ({ page }) =>
 
 test('a lot tapped in the house shows how long it keeps, and is moved from there', async ({ page }) => {
   await page.goto('/stores', { waitUntil: 'networkidle' })
-  await expect(page.getByText(/tap a lot, then Move/)).toBeVisible()
+  await expect(page.getByText(/or tap it, then Move/)).toBeVisible()
   await page.getByRole('button', { name: /garlic.*G26-1/ }).tap()
   const card = page.getByRole('region', { name: 'Chosen lot' })
   await expect(card).toContainText('G26-1')

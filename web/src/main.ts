@@ -10,7 +10,9 @@ import { findHousehold } from './households/find-household'
 // a page is open on one household, named in its address; where none is, the one there is or the one looked at last
 void findHousehold().then(async (address) => {
   if (address) return location.replace(address)
-  // the book of crops, and all else that the page is made of, is read in a stretch of its own, and then drawn
+  // the book of crops is read in a stretch of its own, all else that the page is made of in another, and then it is drawn
+  await import('./almanac/almanac')
+  await breath()
   const { start } = await import('./start')
   await breath()
   start()

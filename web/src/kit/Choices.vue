@@ -18,7 +18,13 @@ const chosen = defineModel<T | undefined>({ required: true })
 </script>
 
 <template>
-  <ElRadioGroup v-model="chosen" class="choices" :aria-label="label">
+  <!-- Enter chooses, as a tap does: left to the browser it would send the form -->
+  <ElRadioGroup
+    v-model="chosen"
+    class="choices"
+    :aria-label="label"
+    @keydown.enter.prevent="($event.target as HTMLElement).click()"
+  >
     <ElRadioButton
       v-for="o in options"
       :key="o.id"

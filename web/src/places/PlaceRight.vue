@@ -31,8 +31,20 @@ const like = reactive(
 )
 const storey = ref<PlaceView['storey'] | undefined>(props.place.storey)
 const cold = computed(() => kind.value === 'freezer' || kind.value === 'fridge')
-const room = ref(String((cold.value ? props.place.litres : props.place.holdsKg) ?? ''))
+const roomOf = ({ litres, holdsKg }: PlaceView) => String((cold.value ? litres : holdsKg) ?? '')
+const room = ref(roomOf(props.place))
 watch(cold, () => (room.value = ''))
+// opened before what was put right a moment ago has come back: what nobody has touched since follows
+watch(
+  () => props.place,
+  (now, before) => {
+    if (name.value === before.name) name.value = now.name
+    if (kind.value === before.kind) kind.value = now.kind
+    if (storey.value === before.storey) storey.value = now.storey
+    if (room.value === roomOf(before)) room.value = roomOf(now)
+    for (const { id } of traits) if ((like[id] === 'yes') === before[id]) like[id] = now[id] ? 'yes' : 'no'
+  },
+)
 const roomTyped = computed(() => (room.value.trim() === '' ? null : Number(room.value.replace(',', '.'))))
 const storeyOptions: { id: PlaceView['storey']; label: string }[] = [
   { id: 'roof', label: say('underTheRoof') },
