@@ -128,7 +128,4 @@ h4 {
 .day :deep(.el-date-editor) {
   width: 150px;
 }
-.count {
-  width: 130px;
-}
 </style>

@@ -114,7 +114,7 @@ const word = { wait: say('wait'), lift: say('lift'), late: say('liftNow') }
   flex-wrap: wrap;
   gap: var(--s-6);
 }
-.counts .choice {
+.counts :deep(.choice) {
   min-width: 44px;
   padding: var(--s-6);
   text-align: center;

@@ -28,6 +28,6 @@ const typed = defineModel<string>({ required: true })
 
 <style scoped>
 .weight {
-  width: 136px;
+  width: 172px;
 }
 </style>

@@ -3,12 +3,12 @@ import { listLots, readLot } from '@vadose/contract/lots'
 import { listPlaces } from '@vadose/contract/places'
 import { daysBetween } from '@vadose/core/households'
 import { preparings } from '@vadose/core/kitchen'
-import { ElButton, ElInput } from 'element-plus'
+import { ElButton } from 'element-plus'
 import { computed, ref, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import { cropOf } from '../almanac'
 import { amount, gramsFrom, largeUnit, useFrame, weight } from '../households'
-import { Amount, Choices, Field, Notice } from '../kit'
+import { Amount, Choices, Notice, WeightField } from '../kit'
 import { countFrom, HowMuch, useAct, type HowMuchOf } from '../lots'
 import { placeOptions } from '../places'
 import { useView } from '../view'
@@ -138,15 +138,12 @@ async function freeze(sure = false) {
       />
       <HowMuch v-if="howMuch === 'part'" v-model="part" :of="lot" :piece="crop.piece" :label="say('howMuchIsTaken')" />
       <div class="row">
-        <Field :label="say('preparedAndDrained')"
-          ><ElInput
-            v-model="packed"
-            class="number"
-            inputmode="decimal"
-            :aria-label="say('weightPrepared', { largeUnit: largeUnit() })"
-            ><template #suffix>{{ largeUnit() }}</template></ElInput
-          ></Field
-        >
+        <WeightField
+          v-model="packed"
+          :label="say('preparedAndDrained')"
+          :says="say('weightPrepared', { largeUnit: largeUnit() })"
+          :unit="largeUnit()"
+        />
         <Amount
           v-model="bags"
           whole
@@ -187,8 +184,5 @@ async function freeze(sure = false) {
 <style scoped>
 .freeze {
   max-width: 760px;
-}
-.number {
-  width: 150px;
 }
 </style>

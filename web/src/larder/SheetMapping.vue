@@ -69,9 +69,6 @@ const few = 4
 section {
   min-width: 0;
 }
-.scroll {
-  overflow-x: auto;
-}
 th,
 td {
   text-align: left;

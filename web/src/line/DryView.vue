@@ -3,13 +3,13 @@ import { useView } from '../view'
 import { readLot } from '@vadose/contract/lots'
 import { listPlaces } from '@vadose/contract/places'
 import { dryWeight, traysMoisturePct } from '@vadose/core/line'
-import { ElButton, ElInput } from 'element-plus'
+import { ElButton } from 'element-plus'
 import { computed, ref, watchEffect } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { cropOf } from '../almanac'
 import { amount, degree, fromCelsius, gramsFrom, largeUnit, temperature, toCelsius, weight } from '../households'
 import { useAct } from '../lots'
-import { Amount, Choices, Field, Notice, Pick } from '../kit'
+import { Amount, Choices, Field, Notice, Pick, WeightField } from '../kit'
 import { namedPlaces } from '../places'
 import { say } from './say'
 import { sayWord } from '../voice'
@@ -100,24 +100,19 @@ async function load(sure = false) {
         ]"
       />
       <div class="row">
-        <Field v-if="!all" :label="say('takenFromTheLot')"
-          ><ElInput
-            v-model="taken"
-            class="number"
-            inputmode="decimal"
-            :aria-label="say('takenFromTheLot2', { largeUnit: largeUnit() })"
-            ><template #suffix>{{ largeUnit() }}</template></ElInput
-          ></Field
-        >
-        <Field :label="say('onTheTraysPrepared')"
-          ><ElInput
-            v-model="onTrays"
-            class="number"
-            inputmode="decimal"
-            :aria-label="say('weightOnTheTrays', { largeUnit: largeUnit() })"
-            ><template #suffix>{{ largeUnit() }}</template></ElInput
-          ></Field
-        >
+        <WeightField
+          v-if="!all"
+          v-model="taken"
+          :label="say('takenFromTheLot')"
+          :says="say('takenFromTheLot2', { largeUnit: largeUnit() })"
+          :unit="largeUnit()"
+        />
+        <WeightField
+          v-model="onTrays"
+          :label="say('onTheTraysPrepared')"
+          :says="say('weightOnTheTrays', { largeUnit: largeUnit() })"
+          :unit="largeUnit()"
+        />
         <Amount v-model="trays" whole :label="say('trays')" />
         <Amount v-model="air" :label="say('air')" :says="say('airOfTheDryer', { degree: degree() })" :unit="degree()" />
         <Field :label="say('itStandsIn')"
@@ -144,11 +139,5 @@ async function load(sure = false) {
 <style scoped>
 .load {
   max-width: 860px;
-}
-.number {
-  width: 140px;
-}
-.short {
-  width: 92px;
 }
 </style>

@@ -3,13 +3,13 @@ import { useView } from '../view'
 import { readElsewhere, readLot } from '@vadose/contract/lots'
 import { listPlaces } from '@vadose/contract/places'
 import { daysBetween } from '@vadose/core/households'
-import { ElButton, ElInput } from 'element-plus'
+import { ElButton } from 'element-plus'
 import { computed, ref, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import { cropOf, schoolOf } from '../almanac'
 import { amount, gramsFrom, largeUnit, longDate, useFrame, weight } from '../households'
 import { countFrom, GradeRows, gradesFrom, useAct, type GradeEntries } from '../lots'
-import { Amount, Choices, Field, Notice, Tick } from '../kit'
+import { Amount, Choices, Notice, Tick, WeightField } from '../kit'
 import { placeOptions } from '../places'
 import TakeDownSide from './TakeDownSide.vue'
 import { say } from './say'
@@ -133,7 +133,7 @@ async function keep(sure = false) {
       <RouterLink class="el-button" :to="`/lots/${made[0]}`">{{ say('seeHowLongItKeeps') }}</RouterLink>
     </div>
   </div>
-  <div v-else-if="lot && lot.stage === 'drying'" class="beside">
+  <div v-else-if="lot && lot.stage === 'drying'" class="beside-it take-down">
     <form class="stack" @submit.prevent="offer">
       <header class="head">
         <h1>{{ say('takeDown', { code }) }}</h1>
@@ -156,27 +156,22 @@ async function keep(sure = false) {
               { id: 'part', label: say('someTheRestHangsOn') },
             ]"
           />
-          <Field v-if="howMuch === 'part'" :label="say('whatComesDownWeighsAs')"
-            ><ElInput
-              v-model="part"
-              class="number"
-              inputmode="decimal"
-              :placeholder="weight(lot.weightG / 2)"
-              :aria-label="say('whatComesDownAsIt', { largeUnit: largeUnit() })"
-              ><template #suffix>{{ largeUnit() }}</template></ElInput
-            ></Field
-          >
+          <WeightField
+            v-if="howMuch === 'part'"
+            v-model="part"
+            :label="say('whatComesDownWeighsAs')"
+            :placeholder="weight(lot.weightG / 2)"
+            :says="say('whatComesDownAsIt', { largeUnit: largeUnit() })"
+            :unit="largeUnit()"
+          />
         </div>
         <div class="row">
-          <Field :label="say('weight')"
-            ><ElInput
-              v-model="kilos"
-              class="number"
-              inputmode="decimal"
-              :aria-label="say('weightCleaned', { largeUnit: largeUnit() })"
-              ><template #suffix>{{ largeUnit() }}</template></ElInput
-            ></Field
-          >
+          <WeightField
+            v-model="kilos"
+            :label="say('weight')"
+            :says="say('weightCleaned', { largeUnit: largeUnit() })"
+            :unit="largeUnit()"
+          />
           <Tick v-model="guessed" :label="say('aGuessNobodyWeighedIt')" />
           <Amount
             v-if="crop.pieceG.value >= 5"
@@ -187,15 +182,12 @@ async function keep(sure = false) {
             :placeholder="estimate ? say('about2', { estimate }) : ''"
             :unit="crop.piece.many"
           />
-          <Field :label="say('trimmingsIfWeighed')"
-            ><ElInput
-              v-model="waste"
-              class="number"
-              inputmode="decimal"
-              :aria-label="say('trimmings', { largeUnit: largeUnit() })"
-              ><template #suffix>{{ largeUnit() }}</template></ElInput
-            ></Field
-          >
+          <WeightField
+            v-model="waste"
+            :label="say('trimmingsIfWeighed')"
+            :says="say('trimmings', { largeUnit: largeUnit() })"
+            :unit="largeUnit()"
+          />
         </div>
         <p v-if="off !== null" class="soft">
           {{
@@ -243,18 +235,7 @@ async function keep(sure = false) {
 </template>
 
 <style scoped>
-.beside {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 460px);
-  gap: var(--s-24);
-  align-items: start;
-}
-@media (max-width: 980px) {
-  .beside {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-.number {
-  width: 172px;
+.take-down {
+  --beside: 460px;
 }
 </style>

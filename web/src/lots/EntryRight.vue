@@ -6,7 +6,7 @@ import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { lotCrop } from '../almanac'
 import { gramsFrom, isUs, smallUnit, useFrame } from '../households'
-import { Amount, Choices, DayField, Field, Notice } from '../kit'
+import { Amount, Choices, DayField, Field, Notice, WeightField } from '../kit'
 import { placeOptions } from '../places'
 import { useView } from '../view'
 import { usePutRight } from './put-right'
@@ -53,15 +53,13 @@ async function tell() {
 <template>
   <form class="right" :aria-label="say('putRight', { says: sayFact(entry.says) })" @submit.prevent="says && tell()">
     <div v-if="can.length" class="row fields">
-      <Field v-if="can.includes('weightG')" :label="say('itWeighed')"
-        ><ElInput
-          v-model="weightText"
-          class="short"
-          inputmode="decimal"
-          :aria-label="say('itWeighedOunces', { isUs: isUs() ? 'yes' : 'no' })"
-          ><template #suffix>{{ smallUnit() }}</template></ElInput
-        ></Field
-      >
+      <WeightField
+        v-if="can.includes('weightG')"
+        v-model="weightText"
+        :label="say('itWeighed')"
+        :says="say('itWeighedOunces', { isUs: isUs() ? 'yes' : 'no' })"
+        :unit="smallUnit()"
+      />
       <Amount
         v-if="can.includes('pieces')"
         v-model="pieces"
@@ -115,9 +113,6 @@ async function tell() {
 .fields {
   align-items: end;
   margin: 0;
-}
-.short {
-  width: 130px;
 }
 .grow {
   flex: 1;

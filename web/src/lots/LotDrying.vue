@@ -18,7 +18,7 @@ const { answer: detail } = useView(readLineLot, () => (heals.value ? null : { pa
 </script>
 
 <template>
-  <section class="card" :class="{ beside: wide && !heals }">
+  <section class="card" :class="{ 'beside-it': wide && !heals }">
     <div>
       <h2>{{ say('onTheLine') }}</h2>
       <p class="figure">{{ curing.readyNow >= 0.9 ? say('ready') : dateRange(curing.ready.p10, curing.ready.p90) }}</p>
@@ -38,16 +38,3 @@ const { answer: detail } = useView(readLineLot, () => (heals.value ? null : { pa
     <WeightChart v-if="detail" :detail="detail" :now="frame.frame?.now ?? ''" :colour="cropColour(lot.crop)" />
   </section>
 </template>
-
-<style scoped>
-.beside {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: var(--s-24);
-}
-@media (max-width: 980px) {
-  .beside {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>

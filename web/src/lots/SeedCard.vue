@@ -85,7 +85,4 @@ const tall = 60
     color-mix(in srgb, var(--good) 60%, var(--card)) 4px 6px
   );
 }
-.n {
-  width: 110px;
-}
 </style>

@@ -104,9 +104,6 @@ watch(sheet, (next) => {
 .sheet {
   width: 220px;
 }
-.skip {
-  width: 120px;
-}
 .tag {
   display: block;
   break-inside: avoid;

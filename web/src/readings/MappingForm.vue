@@ -109,13 +109,6 @@ const columnsFor = (field: (typeof fields)[number]) => [
 </template>
 
 <style scoped>
-.scroll {
-  overflow-x: auto;
-}
-table {
-  border-collapse: collapse;
-  font-size: var(--t-note);
-}
 th,
 td {
   text-align: left;

@@ -148,7 +148,7 @@ const span = (i: ReadingImportView) =>
       <h1>{{ say('readingsFromAFile') }}</h1>
       <p class="soft">{{ say('whatALoggerOrA') }}</p>
     </header>
-    <div class="beside" :class="{ reading: head }">
+    <div class="beside-it" :class="{ reading: head }">
       <section class="card stack">
         <div class="row">
           <Field :label="say('itHungIn')"
@@ -236,19 +236,8 @@ ul {
 li {
   padding: var(--s-8) 0;
 }
-.beside {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-  gap: var(--s-16);
-  align-items: start;
-}
 /* once there are columns to look through they want the whole width */
-.beside.reading {
+.beside-it.reading {
   grid-template-columns: minmax(0, 1fr);
-}
-@media (max-width: 980px) {
-  .beside {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

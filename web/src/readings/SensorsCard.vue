@@ -6,7 +6,7 @@ import type { PlaceView } from '@vadose/contract/places'
 import { addSensor, listSensors, removeSensor, type SensorMade } from '@vadose/contract/readings'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
-import { ApiError } from '../call'
+import { useAttempt } from '../households'
 import { say } from './say'
 
 defineProps<{ places: PlaceView[] }>()
@@ -16,17 +16,9 @@ const simulated = computed(() => (sensors.value ?? []).filter((s) => s.simulated
 const name = ref('')
 const placeId = ref('')
 const made = ref<SensorMade>()
-const failure = ref('')
+const { attempt, failure } = useAttempt()
 const address = `${location.origin}/api/ingest`
 
-async function attempt(work: () => Promise<unknown>) {
-  failure.value = ''
-  try {
-    await work()
-  } catch (error) {
-    failure.value = error instanceof ApiError ? error.message : String(error)
-  }
-}
 const add = (first: string) =>
   attempt(async () => {
     made.value = await write(addSensor, { body: { name: name.value.trim(), placeId: placeId.value || first } })

@@ -133,14 +133,6 @@ const kg = (g: number) => (Math.abs(g) < 1 ? '0' : weight(g))
 section {
   min-width: 0;
 }
-.scroll {
-  overflow-x: auto;
-}
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-variant-numeric: tabular-nums;
-}
 th,
 td {
   text-align: right;
