@@ -75,7 +75,7 @@ const says = computed(() => {
   <figure class="chart">
     <svg :viewBox="`0 0 ${width} ${height}`" role="img" tabindex="0" :aria-label="says" v-on="reader.listeners">
       <DayAxis
-        :ticks="months.map((m) => ({ x: at(m), label: monthOf(`${m.month}-15`) }))"
+        :ticks="months.map((m, i) => ({ x: at(m), label: phone && i % 2 ? '' : monthOf(`${m.month}-15`) }))"
         :y="14"
         :lines="{ top: top.t - 4, bottom: bottom.rh }"
       />
