@@ -27,6 +27,11 @@ export interface Size {
 export const tenYears: Size = { readings: 1_000_000, lots: 2000, here: 150, hanging: 15, years: 10 }
 export const firstDay: Size = { readings: 4000, lots: 4, here: 4, hanging: 1, years: 0.02 }
 
+/** What writes were answered: a household remembers its newest thousand, so that one that comes again is told the same. */
+const rememberedAnswers = `insert into requests (household_id, id, answer, route, content_hash)
+  select $1, gen_random_uuid(), '{"made": [], "entry": 1}', 'post /lots/:code/acts', sha256(n::text::bytea)
+  from generate_series(1, $2) n`
+
 /**
  * A household that has been at it for years: eight places measured all the time, lots of every crop that keeps, some of
  * them still here, among them a jar of beans as old as the book.
@@ -116,6 +121,7 @@ export async function makeDecade(ownerUrl: string, address: string, size: Size):
      from json_to_recordset($2) as r (lot uuid, kind text, ago float, weight int, pieces int, place uuid, details jsonb)`,
     [id, JSON.stringify(events)],
   )
+  await run(rememberedAnswers, [id, Math.min(1000, size.lots)])
   await run('analyze lot_events')
   const owner: Pool = openPool(ownerUrl)
   await inTransaction(owner, id, (db) => rebuildProjections(db, id))
@@ -151,6 +157,8 @@ export async function copyDecade(ownerUrl: string, from: Decade, address: string
          select new, lot_id, kind, at, weight_g, pieces, place_id, details from lot_events where household_id = old;
        insert into lot_now (household_id, lot_id, stage, weight_g, pieces, place_id, form)
          select new, lot_id, stage, weight_g, pieces, place_id, form from lot_now where household_id = old;
+       insert into requests (household_id, id, answer, route, content_hash)
+         select new, id, answer, route, content_hash from requests where household_id = old;
        insert into place_hours select new, place_id, month, temperature_c, relative_humidity_pct, rain_mm, last_at, revision
          from place_hours where household_id = old;
      end $$`,

@@ -17,7 +17,7 @@ import { p95InTurn } from './rounds'
 const small = process.argv[2] === 'small'
 const size: Size = small ? { ...tenYears, readings: 20_000, lots: 60, here: 20, hanging: 4 } : tenYears
 const shots = small ? 10 : 100
-const rounds = small ? 1 : 3
+const rounds = small ? 1 : 5
 const copies = small ? 1 : 29
 
 const database = await freshDatabase('vadose_bench')

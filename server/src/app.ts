@@ -84,28 +84,29 @@ export function makeApp({
     response.json(openApi())
   })
   const server = new Server({ pool, houses, aside, strict })
+  // an address is sought in this order: what is asked for all day comes first
+  for (const serve of [
+    serveLots,
+    serveRound,
+    serveLine,
+    serveStores,
+    serveLarder,
+    serveIntake,
+    servePlaces,
+    serveAlmanac,
+    serveBeds,
+    servePhotos,
+    serveLabels,
+    serveKitchen,
+    serveCount,
+    serveYear,
+  ]) {
+    serve(server)
+  }
   serveHouseholds(server, pool)
   serveReadings(server, pool)
   serveBackup(server, keeper)
   serveExports(server, pool)
-  for (const serve of [
-    serveAlmanac,
-    servePlaces,
-    serveIntake,
-    serveBeds,
-    serveLots,
-    servePhotos,
-    serveLabels,
-    serveLine,
-    serveStores,
-    serveLarder,
-    serveKitchen,
-    serveCount,
-    serveYear,
-    serveRound,
-  ]) {
-    serve(server)
-  }
   serveWorksheets(server, new Calculators(`${programs}/calculate-worker.js`))
   api.use(limited('/bench/', calculatorsAMinute))
   api.use(limited('/ingest', batchesAMinute))

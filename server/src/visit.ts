@@ -50,7 +50,7 @@ export class Visit {
     return momentOf(this.household)
   }
   house = (): Promise<House> => this.houses.of(this.household)
-  moves = (): Promise<readonly Move[]> => this.houses.moves(this.household)
+  moves = (): Promise<Iterable<Move>> => this.houses.moves(this.household)
   settled = (): Promise<House> => this.houses.settled(this.household)
   /** What this server knows of a lot by heart, and as of which revision of the household. */
   byHeart = (code: string) => this.houses.byHeart(this.id, code)
@@ -93,7 +93,9 @@ export class Visit {
       const made = await once(db, this.id, this.number, seen, () => work(db, momentOf(before), known, before), again)
       const left = lockHousehold(db, this.id)
       trail(db, left)
-      return { answer: made, before, left, entered: takeEntered(db) }
+      const entered = takeEntered(db)
+      void this.houses.foresee(before, entered).catch(() => undefined)
+      return { answer: made, before, left, entered }
     })
     this.household = (await left)!
     this.houses.wrote(before, this.household, entered)

@@ -18,9 +18,10 @@ type Happening = { on: CivilDate; crop: string; variety: string | null; bed: str
  * What grows in the beds, from what was written down there and from what was planted and brought in. A look after a
  * harvest says that something still stands; a planting after one begins anew.
  * @param entries none that was struck out
- * @param moves as they are told now
+ * @param told what moved, as it is told now
  */
-export function standsOf(entries: readonly BedEntry[], moves: readonly BedMove[], today: CivilDate): Stand[] {
+export function standsOf(entries: readonly BedEntry[], told: Iterable<BedMove>, today: CivilDate): Stand[] {
+  const moves = [...told]
   const happened: Happening[] = [
     ...entries.map((entry) => ({ ...entry, entry })),
     ...moves.flatMap((move) =>

@@ -1,3 +1,4 @@
+import { addedTo } from '../grown'
 import { addDays, daysBetween, type CivilDate } from '../households'
 import { runOut, type Use } from '../larder'
 import { aheadOf, lastsTo } from '../year'
@@ -18,12 +19,6 @@ export interface StockMove {
   weightG: number
 }
 
-/** What was added to a list; undefined where it was told anew. */
-export const addedTo = <T>(was: readonly T[], now: readonly T[]): readonly T[] | undefined =>
-  was.length <= now.length && was[0] === now[0] && was.at(-1) === now[was.length - 1]
-    ? now.slice(was.length)
-    : undefined
-
 /** Days of eating that the pace is learnt from. */
 export const watchedDays = 120
 const yearDays = 365
@@ -33,7 +28,7 @@ export const lineOf = ({ crop, name }: { crop: string; name: string | null }): s
   name ? `${crop}: ${name}` : crop
 
 /** What was used lately day by day, g: of each line by its name, and of each crop in all its lines. */
-export const usesLately = (house: House, moves: readonly StockMove[]) =>
+export const usesLately = (house: House, moves: Iterable<StockMove>) =>
   house.once<UsesLately>(null, 'uses', [moves, house.today], (was) => {
     if (was?.today === house.today && addedTo(was.moves, moves)?.every(({ kind }) => kind !== 'used')) {
       return { ...was, moves }
@@ -66,7 +61,7 @@ type Uses = ReadonlyMap<string, readonly Use[]>
 interface UsesLately {
   /** counted up to this day, from these */
   today: CivilDate
-  moves: readonly StockMove[]
+  moves: Iterable<StockMove>
   byLine: Uses
   byCrop: Uses
 }
@@ -96,7 +91,7 @@ export interface CropAhead {
 }
 
 /** What is asked for every crop's sake. */
-const ofAllCrops = (house: House, moves: readonly StockMove[]) =>
+const ofAllCrops = (house: House, moves: Iterable<StockMove>) =>
   house.shown('of all crops', [moves], () => ({
     lots: lotsByCrop(house),
     uses: usesLately(house, moves).byCrop,
@@ -105,7 +100,7 @@ const ofAllCrops = (house: House, moves: readonly StockMove[]) =>
   }))
 
 /** @param moves all there ever were */
-export function cropAhead(house: House, moves: readonly StockMove[], crop: string): CropAhead {
+export function cropAhead(house: House, moves: Iterable<StockMove>, crop: string): CropAhead {
   const all = ofAllCrops(house, moves)
   const lots = all.lots.get(crop) ?? none
   const uses = all.uses.get(crop)
@@ -177,8 +172,8 @@ function grouped(house: House, lots: readonly LotState[]): LotsByCrop {
 }
 
 /** The day each crop first came in within the last year, a year on: when the next is to be expected. */
-const nextCrops = (house: House, moves: readonly StockMove[]) =>
-  house.once<{ today: CivilDate; moves: readonly StockMove[]; next: Map<string, CivilDate> }>(
+const nextCrops = (house: House, moves: Iterable<StockMove>) =>
+  house.once<{ today: CivilDate; moves: Iterable<StockMove>; next: Map<string, CivilDate> }>(
     null,
     'next crops',
     [moves, house.today],

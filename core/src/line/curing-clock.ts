@@ -6,7 +6,7 @@ import { term, told, type Message } from '../message'
 import { Refusal } from '../refusal'
 import { floats } from '../rows'
 import { atInstant, instantReaching, spentPower, stalls, type AirflowChange } from './drying-power'
-import { curingPosterior, expectedWeightG, weightShare, type CuringPosterior } from './posterior'
+import { believedBudgets, curingPosterior, expectedWeightG, weightShare, type CuringPosterior } from './posterior'
 
 export interface Weighing {
   atMs: number
@@ -82,11 +82,13 @@ export function curingState(lot: CuringLot, known?: CuringPosterior): CuringStat
       })),
       lot.tests.map((t) => ({ ...t, powerKPaH: atInstant(lot.air, spent, t.atMs) })),
     )
-  const budgets = budgetMarginal(posterior)
-  const readyAtMs = readyWindow(lot, spent, spentNow, budgets)
-  const [budget] = weightedQuantiles([...budgets.keys()], [...budgets.values()], [0.5]) as [number]
-  let readyNow = 0
-  for (const [known, weight] of budgets) if (known <= spentNow) readyNow += weight
+  const believed = believedBudgets(posterior)
+  const readyAtMs = readyWindow(lot, spent, spentNow, believed)
+  const [budget] = weightedQuantiles(believed.budgetKPaH, believed.weight, [0.5]) as [number]
+  const readyNow = believed.weight.reduce(
+    (sum, weight, i) => (believed.budgetKPaH[i]! <= spentNow ? sum + weight : sum),
+    0,
+  )
   const hours = pastHours(lot, curing)
   const state = {
     progress: Math.min(1, spentNow / budget),
@@ -99,29 +101,22 @@ export function curingState(lot: CuringLot, known?: CuringPosterior): CuringStat
   return { ...state, reasons: curingReasons(lot, state) }
 }
 
-/** Belief in each budget; the grid repeats it for every weight ratio. */
-function budgetMarginal(posterior: CuringPosterior): Map<number, number> {
-  const budgets = new Map<number, number>()
-  for (let i = 0; i < posterior.weight.length; i++) {
-    const b = posterior.budgetKPaH[i]!
-    budgets.set(b, (budgets.get(b) ?? 0) + posterior.weight[i]!)
-  }
-  return budgets
-}
-
-function readyWindow(lot: CuringLot, spent: Float64Array, spentNow: number, budgets: Map<number, number>): Spread {
+function readyWindow(
+  lot: CuringLot,
+  spent: Float64Array,
+  spentNow: number,
+  { budgetKPaH, weight }: ReturnType<typeof believedBudgets>,
+): Spread {
   const factors = aheadFactors(lot.weighings.some(({ basis }) => basis === 'bunch'))
   const times: number[] = []
   const weights: number[] = []
-  for (const [budget, weight] of budgets) {
-    if (budget <= spentNow) {
-      times.push(instantReaching(lot.air, spent, budget))
-      weights.push(weight)
-      continue
-    }
-    for (const factor of factors) {
-      times.push(instantReaching(lot.air, spent, spentNow + (budget - spentNow) / factor))
-      weights.push(weight / factors.length)
+  // rising by each factor: what comes in few rising runs is soon sorted
+  for (const factor of factors) {
+    for (let i = 0; i < budgetKPaH.length; i++) {
+      const budget = budgetKPaH[i]!
+      const reached = budget <= spentNow ? budget : spentNow + (budget - spentNow) / factor
+      times.push(instantReaching(lot.air, spent, reached))
+      weights.push(weight[i]! / factors.length)
     }
   }
   return weightedSpread(times, weights)

@@ -28,6 +28,9 @@ const budgetPoints = 49
 const ratioPoints = 15
 const gridReach = 3.2
 
+/** guesses nobody believes any more only cost time */
+const hardlyBelieved = 1e-9
+
 const lnLeft = Math.log(1 - curedShare)
 
 /** Share of the first weight left after drying power D: r + (1 − r)·exp(−k·D), k set so that `curedShare` is lost at D = budget. */
@@ -76,6 +79,19 @@ export function curingPosterior(
   for (let i = 0; i < n; i++) total += weight[i] = Math.exp(logWeight[i]! - best)
   for (let i = 0; i < n; i++) weight[i]! /= total
   return { budgetKPaH, finalRatio, weight }
+}
+
+/** Belief in each budget, whatever its weight comes down to: budgets rising, none that nobody believes in. */
+export function believedBudgets({ budgetKPaH, weight }: CuringPosterior): { budgetKPaH: number[]; weight: number[] } {
+  const believed = { budgetKPaH: [] as number[], weight: [] as number[] }
+  for (let i = 0; i < weight.length; i += ratioPoints) {
+    let sum = 0
+    for (let r = i; r < i + ratioPoints; r++) sum += weight[r]!
+    if (sum < hardlyBelieved) continue
+    believed.budgetKPaH.push(budgetKPaH[i]!)
+    believed.weight.push(sum)
+  }
+  return believed
 }
 
 /** Weighings of one basis in the order of their drying power, as they are reckoned with for every guess. */
@@ -145,7 +161,8 @@ function weighingLogLikelihood({ powerKPaH, lnWeight, noise, left }: Series, bud
     variance += airflowWalkKPaH * (powerKPaH[i]! - earlier)
     earlier = powerKPaH[i]!
     const spread = slope * slope * variance + noise
-    const gain = (variance * slope) / spread
+    const certainty = 1 / spread
+    const gain = variance * slope * certainty
     const one = 1 - slope * unit
     const residual = lnWeight[i]! - Math.log(share) - slope * walked
     unit += gain * one
@@ -156,9 +173,9 @@ function weighingLogLikelihood({ powerKPaH, lnWeight, noise, left }: Series, bud
       logDet += Math.log(spreads)
       spreads = 1
     }
-    oneOne += (one * one) / spread
-    oneRes += (one * residual) / spread
-    resRes += (residual * residual) / spread
+    oneOne += one * one * certainty
+    oneRes += one * residual * certainty
+    resRes += residual * residual * certainty
   }
   return -0.5 * (logDet + Math.log(spreads * oneOne) + resRes - (oneRes * oneRes) / oneOne)
 }
@@ -183,8 +200,7 @@ export function expectedWeightG(
 ): number {
   let sum = 0
   for (let i = 0; i < posterior.weight.length; i++) {
-    // guesses nobody believes any more only cost time
-    if (posterior.weight[i]! < 1e-9) continue
+    if (posterior.weight[i]! < hardlyBelieved) continue
     const budget = posterior.budgetKPaH[i]!
     const ratio = posterior.finalRatio[i]!
     sum += posterior.weight[i]! * (weightShare(laterKPaH, budget, ratio) / weightShare(earlierKPaH, budget, ratio))

@@ -13,7 +13,7 @@ export interface YearMove {
 }
 
 /** What there was of a crop week by week: on each day named, after what happened on it. */
-export function stockOn(moves: readonly YearMove[], days: readonly CivilDate[]): Map<string, number[]> {
+export function stockOn(moves: Iterable<YearMove>, days: readonly CivilDate[]): Map<string, number[]> {
   const byCrop = new Map<string, number[]>()
   for (const { on, crop, weightG } of moves) {
     const stock = byCrop.get(crop) ?? new Array<number>(days.length).fill(0)
@@ -72,7 +72,7 @@ const signed = ['putUpG', 'cookedG', 'correctedG']
  * The books of each crop from a day on: start + put up + cooked + corrected = eaten + given + planted + fed + lost + dried + left.
  * @param moves all there ever were
  */
-export function reckoningOf(moves: readonly YearMove[], from: CivilDate): Reckoning[] {
+export function reckoningOf(moves: Iterable<YearMove>, from: CivilDate): Reckoning[] {
   const byCrop = new Map<string, Reckoning & { by: Map<string, number> }>()
   for (const { on, kind, crop, weightG, cause } of moves) {
     const own = byCrop.get(crop) ?? {

@@ -5,7 +5,7 @@ import type { Move } from '../projections'
 import type { HouseholdRow } from './queries'
 
 /** The year as a strip: what was in the house day by day, what is likely to be, and the days with jobs. */
-export function frameOf(household: HouseholdRow, house: House, moves: readonly Move[]): Frame {
+export function frameOf(household: HouseholdRow, house: House, moves: Iterable<Move>): Frame {
   const { today } = house
   const { startsOn, endsOn, days } = seasonYearOf(today, household.seasonStart)
   const todayDay = daysBetween(startsOn, today)
@@ -52,7 +52,7 @@ function harvestsAhead(house: House, startsOn: string, days: number): Frame['yea
   })
 }
 
-function stockOf(house: House, moves: readonly Move[], startsOn: string, days: number): Frame['year']['stock'] {
+function stockOf(house: House, moves: Iterable<Move>, startsOn: string, days: number): Frame['year']['stock'] {
   const todayDay = daysBetween(startsOn, house.today)
   const byDay = new Float64Array(todayDay + 1)
   for (const { on, weightG } of moves) {

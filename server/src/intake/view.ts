@@ -3,7 +3,7 @@ import { mondayOf } from '@vadose/core/households'
 import type { Move } from '../projections'
 
 /** What came in of each crop since a day, by week from its Monday. */
-export function pickedByWeek(moves: readonly Move[], since: string): PickedCrop[] {
+export function pickedByWeek(moves: Iterable<Move>, since: string): PickedCrop[] {
   const crops = new Map<string, Map<string, number>>()
   for (const { kind, on, crop, weightG } of moves) {
     if (kind !== 'brought-in' || on < since) continue

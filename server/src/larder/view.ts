@@ -24,7 +24,7 @@ const leastSaved = 0.02
 
 type LarderLot = LarderView['lots'][number]
 
-export function larderView(house: House, moves: readonly Move[]): LarderView {
+export function larderView(house: House, moves: Iterable<Move>): LarderView {
   const lots = eatFirstOf(house).map((eatable) => larderLot(house, eatable))
   const byLine = new Map<string, LarderLot[]>()
   for (const lot of lots) {

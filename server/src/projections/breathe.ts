@@ -15,7 +15,8 @@ export function breather(): () => Promise<void> {
   }
 }
 
-const turn = () => new Promise((resolve) => setImmediate(resolve))
+/** Lets everybody else go first. */
+export const turn = () => new Promise((resolve) => setImmediate(resolve))
 
 /** One piece of work after the other, to the end. */
 export async function inTurn<T>(pieces: Pieces<T>, breathe: () => Promise<void>): Promise<T> {

@@ -39,6 +39,8 @@ interface Write {
 
 /** entries that say something of others, or of the lot's tag: what they change is read */
 const retelling = ['undone', 'restated', 'relabelled']
+export const retells = (entered: readonly Entered[]): boolean =>
+  entered.some(({ events }) => events.some(({ kind }) => retelling.includes(kind)))
 const keptAtMost = 20
 
 /** What is told of lots that were written on lately, as of one revision of their household. */
@@ -60,7 +62,7 @@ export class Writes {
       // every statement that changes anything lets the revision rise by one: it wrote nothing else
       after.revision - before.revision === entered.length &&
       after.setupRevision === before.setupRevision &&
-      entered.every(({ events }) => events.every(({ kind }) => !retelling.includes(kind)))
+      !retells(entered)
     const { id } = after
     if (!simple) return this.forget(id)
     const writes = this.latest.get(id) ?? []

@@ -1,6 +1,7 @@
 import { civilDateOf, dayMs } from '@vadose/core/households'
 import { stateOf, type LotState } from '@vadose/core/forecast'
 import type { BedEntry } from '@vadose/core/beds'
+import { Grown } from '@vadose/core/grown'
 import { bedEntriesSince } from '../beds'
 import type { Client } from '../database'
 import { nowOf, type HouseholdRow } from '../households'
@@ -31,8 +32,8 @@ export interface Entries extends Setup {
   touched: readonly string[]
   changed: ReadonlyMap<string, LotState>
   lastEvent: number
-  moved: readonly MoveRow[]
-  moves: Move[]
+  moved: Grown<MoveRow>
+  moves: Grown<Move>
   bedEntries: readonly BedEntry[]
   /** whether it says anything of the beds */
   ofBeds: boolean
@@ -44,7 +45,7 @@ function movedWith(known: Known, entered: readonly MoveRow[], zone: string) {
   if (!moved) return undefined
   return {
     moved,
-    moves: movesAfter(known.moves, entered, zone) ?? movesOf(moved, zone),
+    moves: movesAfter(known.moves, entered, zone) ?? Grown.of(movesOf(moved, zone)),
     ofBeds: entered.some(({ kind }) => bedKinds.includes(kind)),
   }
 }
@@ -66,8 +67,8 @@ export async function readEntries(db: Client, known: Known, household: Household
   const since = movesFrom(nowOf(household))
   let told = movedWith(known, entered, timeZone)
   if (!told) {
-    const moved = await movesSince(db, id, since)
-    told = { moved, moves: movesOf(moved, timeZone), ofBeds: true }
+    const moved = Grown.of(await movesSince(db, id, since))
+    told = { moved, moves: Grown.of(movesOf(moved, timeZone)), ofBeds: true }
   }
   const sameSetup = known.household.setupRevision === household.setupRevision
   return {

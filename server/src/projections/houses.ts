@@ -1,4 +1,5 @@
-import { House, sameRecord, stateOf } from '@vadose/core/forecast'
+import { House, sameRecord, stateOf, troubleOf } from '@vadose/core/forecast'
+import { Grown } from '@vadose/core/grown'
 import { civilDateOf, dayMs } from '@vadose/core/households'
 import { recordOf } from '@vadose/core/readings'
 import { bedEntriesSince } from '../beds'
@@ -27,11 +28,12 @@ import { takeLessons } from './lessons'
 import { monthsFrom, monthsSince } from './air-queries'
 import { beyond, reachFor } from './reach'
 import { identitiesOf, lastEventId, lotsHere, movesSince, type Move } from './queries'
-import { Writes, type Entered, type ByHeart } from './entered'
-import { movesFrom, ownEntries, readEntries } from './entries'
+import { retells, Writes, type Entered, type ByHeart } from './entered'
+import { movesFrom, readEntries } from './entries'
+import { Foreseen, lotsWith, withOwn } from './foreseen'
 import { setupOf } from './setup'
 import { Kept } from './kept'
-import { breather } from './breathe'
+import { breather, turn } from './breathe'
 import { warm } from './warm'
 
 /** so many lots are worked out between two requests without holding others up */
@@ -42,6 +44,7 @@ const fewLots = 3
  */
 export class Houses {
   private readonly writes = new Writes()
+  private readonly foreseen = new Foreseen()
   private readonly kept = new Kept((id) => this.writes.forget(id))
 
   constructor(private readonly pool: Pool) {}
@@ -52,7 +55,7 @@ export class Houses {
   }
 
   /** What moved day by day since the season before this one. */
-  async moves(household: HouseholdRow): Promise<readonly Move[]> {
+  async moves(household: HouseholdRow): Promise<Iterable<Move>> {
     return (await this.upToDate(household)).moves
   }
 
@@ -136,7 +139,7 @@ export class Houses {
         expected: expected.record,
         lots,
         lastEvent,
-        moved,
+        moved: Grown.of(moved),
         moves,
         bedEntries,
         catchingUp: undefined,
@@ -160,20 +163,19 @@ export class Houses {
   private async withEntries(known: Known, household: HouseholdRow): Promise<Known> {
     const { id } = household
     const wrote = this.writes.between(id, known.household.revision, household.revision)
-    const own = wrote && ownEntries(known, wrote, household.timeZone)
-    const entries = own ?? (await asHousehold(this.pool, id, (db) => readEntries(db, known, household)))
+    const own = wrote && (this.foreseen.of(known, wrote) ?? withOwn(known, wrote, household))
+    if (own) {
+      if (wrote.length > fewLots) await warm(own.house, own.moves)
+      return { ...own, household: { ...household, airRevision: known.household.airRevision } }
+    }
+    const entries = await asHousehold(this.pool, id, (db) => readEntries(db, known, household))
     const { almanac, places, touched, changed, ofBeds, ...rest } = entries
     const { nowMs } = known.house
     if (beyond(known.reach, reachFor(places, changed.values(), nowMs))) {
       // something came, or was told, from before the air that is known: the household is read anew with it
       return this.load(household)
     }
-    const lots = new Map(known.lots)
-    for (const lotId of touched) {
-      const lot = changed.get(lotId)
-      if (lot && lot.stage !== 'gone') lots.set(lotId, lot)
-      else lots.delete(lotId)
-    }
+    const lots = lotsWith(known, entries)
     const sameAlmanac = almanac === known.house.almanac
     if (!sameAlmanac) {
       // another number or school: every lot is read by the new almanac
@@ -196,8 +198,6 @@ export class Houses {
             ? known.house.stands
             : standsNow(entries.bedEntries, entries.moves, known.house.today, known.house.stands),
         lessons: known.house.lessons,
-        // entries alone say nothing of pictures and harvests
-        ...(own && { besides: known.house.besides }),
       },
       known.house,
     )
@@ -220,6 +220,25 @@ export class Houses {
     const known = await Promise.race([this.kept.get(householdId), undefined]).catch(() => undefined)
     const lot = known?.house.lot(code)
     return lot && this.writes.byHeart(householdId, lot.id)
+  }
+
+  /**
+   * What a write changes, worked out while the database writes it down: whoever asks then finds it done. Nothing relies on it.
+   * @param before the household as the write found it under its lock
+   */
+  async foresee(before: HouseholdRow, entered: readonly Entered[]): Promise<void> {
+    if (entered.length > fewLots || retells(entered)) return
+    // what is to be written goes out first
+    await turn()
+    const known = await this.kept.get(before.id)?.catch(() => undefined)
+    if (known?.household.revision !== before.revision || !sameDay(known, before)) return
+    const next = withOwn(known, entered, before)
+    if (!next) return
+    for (const { lotId } of entered) {
+      const lot = next.lots.get(lotId)
+      if (lot) troubleOf(next.house, lot)
+    }
+    this.foreseen.add(known, entered, next)
   }
 
   /** What this server wrote itself need not be asked for. */

@@ -13,6 +13,7 @@ import {
   type PlaceFacts,
   type PlaceState,
 } from '@vadose/core/forecast'
+import { Grown } from '@vadose/core/grown'
 import { standing } from '@vadose/core/lots'
 import { airKindOf, climateFor, dayOf } from '@vadose/core/places'
 import { civilDateOf, dayMs } from '@vadose/core/households'
@@ -45,8 +46,8 @@ export interface Known {
   lots: Map<string, LotState>
   lastEvent: number
   /** rows of the ledger that changed a weight, or what another row says */
-  moved: readonly MoveRow[]
-  moves: Move[]
+  moved: Grown<MoveRow>
+  moves: Grown<Move>
   /** what was written down at the beds */
   bedEntries: readonly BedEntry[]
   /** from when on the air of its places is known */
@@ -63,10 +64,8 @@ export const sameHouse = (known: Known, household: HouseholdRow) =>
   known.household.timeZone === household.timeZone && known.household.latitudeDeg === household.latitudeDeg
 
 /** Rows of the ledger with those entered since; undefined where a lot is another crop now and all are read anew. */
-export function movesWith(known: readonly MoveRow[], rows: readonly MoveRow[]): readonly MoveRow[] | undefined {
-  if (rows.some(({ kind, details }) => kind === 'relabelled' || details.of === 'relabelled')) return undefined
-  return rows.length === 0 ? known : [...known, ...rows]
-}
+export const movesWith = (known: Grown<MoveRow>, rows: readonly MoveRow[]): Grown<MoveRow> | undefined =>
+  rows.some(({ kind, details }) => kind === 'relabelled' || details.of === 'relabelled') ? undefined : known.with(rows)
 
 // rows never change: what one tells is worked out once, however often the list is told anew, and kept with it, since a
 // WeakMap of all households' rows holds everybody up as it grows
@@ -92,28 +91,24 @@ function moveOf(row: MoveRow, zone: string): Move {
 }
 
 /** What moved, as it is told now. */
-export const movesOf = (rows: readonly MoveRow[], zone: string): Move[] =>
-  standing(rows)
+export const movesOf = (rows: Iterable<MoveRow>, zone: string): Move[] =>
+  standing([...rows])
     .filter(({ weightG }) => weightG !== 0)
     .map((row) => moveOf(row, zone))
 
 /** The same of ten years of rows, a stretch at a time. */
-export async function manyMovesOf(rows: readonly MoveRow[], zone: string): Promise<Move[]> {
+export async function manyMovesOf(rows: readonly MoveRow[], zone: string): Promise<Grown<Move>> {
   const breathe = breather()
   for (let i = 0; i < rows.length; i += 100) {
     for (const row of rows.slice(i, i + 100)) moveOf(row, zone)
     await breathe()
   }
-  return movesOf(rows, zone)
+  return Grown.of(movesOf(rows, zone))
 }
 
 /** What moved, with rows entered since; told anew only where one of them says what others are. */
-export const movesAfter = (moves: Move[], rows: readonly MoveRow[], zone: string): Move[] | undefined =>
-  rows.length === 0
-    ? moves
-    : rows.some(({ kind }) => kind === 'undone' || kind === 'restated')
-      ? undefined
-      : [...moves, ...movesOf(rows, zone)]
+export const movesAfter = (moves: Grown<Move>, rows: readonly MoveRow[], zone: string): Grown<Move> | undefined =>
+  rows.some(({ kind }) => kind === 'undone' || kind === 'restated') ? undefined : moves.with(movesOf(rows, zone))
 
 /** What comes from the database is taken in all at once, so it is asked for so many at a time. */
 const lotsAtOnce = 10
@@ -271,7 +266,7 @@ export function workIn(known: Known, rows: readonly MonthRow[], nowMs: number): 
 /** What stands in the beds; the very same as before where it is told the same. */
 export function standsNow(
   entries: readonly BedEntry[],
-  moves: readonly Move[],
+  moves: Iterable<Move>,
   today: string,
   before: readonly Stand[] = [],
 ): readonly Stand[] {

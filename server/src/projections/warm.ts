@@ -27,10 +27,10 @@ import { paceOf } from '@vadose/core/stores'
 import { breather, inTurn } from './breathe'
 
 /** Works out what every screen asks for, a stretch at a time so that requests come in between. */
-export const warm = (house: House, moves: readonly StockMove[]): Promise<void> =>
+export const warm = (house: House, moves: Iterable<StockMove>): Promise<void> =>
   inTurn(warming(house, moves), breather())
 
-function* warming(house: House, moves: readonly StockMove[]): Pieces {
+function* warming(house: House, moves: Iterable<StockMove>): Pieces {
   for (const lot of house.lots) yield* attempt(aheadOf(house, lot))
   for (const lot of workable(house)) yield* attempt(choicesFor(house, lot))
   for (const place of house.places) yield* attempt(howItIsIn(house, place))

@@ -1,7 +1,6 @@
 import type { JobView, RoundView } from '@vadose/contract/round'
 import { markedWords } from '@vadose/core/almanac'
 import {
-  addedTo,
   curingOfLot,
   eatFirstOf,
   expectedG,
@@ -16,6 +15,7 @@ import {
   type PlannedJob,
 } from '@vadose/core/forecast'
 import type { Stand } from '@vadose/core/beds'
+import { addedTo } from '@vadose/core/grown'
 import { addDays } from '@vadose/core/households'
 import { term, told, type Message } from '@vadose/core/message'
 import { weatherSays } from '@vadose/core/round'
@@ -96,7 +96,7 @@ const urgentShare = 0.15
  * What needs the household on a day, by place in walking order.
  * @param on today or a day to come
  */
-export function roundView(house: House, moves: readonly Move[], on: string): RoundView {
+export function roundView(house: House, moves: Iterable<Move>, on: string): RoundView {
   const { today } = house
   const plan = planOf(house)
   const due = plan.filter((job) => (on === today ? job.dueOn <= today : job.dueOn === on))
@@ -145,12 +145,12 @@ export function roundView(house: House, moves: readonly Move[], on: string): Rou
 /** Moves of one week, g, by what they were; told from the whole ledger once a day, and then from what is added to it. */
 interface WeekOfMoves {
   today: string
-  moves: readonly Move[]
+  moves: Iterable<Move>
   sums: ReadonlyMap<string, number>
 }
 
 /** Grams brought in, used, lost and dried off in the last seven days. */
-function lastWeek(house: House, moves: readonly Move[]): RoundView['lastWeek'] {
+function lastWeek(house: House, moves: Iterable<Move>): RoundView['lastWeek'] {
   const { today } = house
   const { sums } = house.once<WeekOfMoves>(null, 'last week', [moves, today], (was) => {
     const added = was?.today === today ? addedTo(was.moves, moves) : undefined
