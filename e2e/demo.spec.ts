@@ -109,15 +109,13 @@ test('the cellar theme is as legible', async ({ page }) => {
 })
 
 test('the first page takes less than 200 kB of JavaScript, gzipped', async ({ page }) => {
-  const sizes: number[] = []
-  page.on('response', (response) => {
-    if (response.url().endsWith('.js')) sizes.push(0)
-  })
-  const bodies: Promise<Buffer>[] = []
-  page.on('response', (response) => response.url().endsWith('.js') && bodies.push(response.body()))
+  const scripts = new Set<string>()
+  page.on('response', (response) => response.url().endsWith('.js') && scripts.add(response.url()))
   await page.goto('/', { waitUntil: 'networkidle' })
-  const total = (await Promise.all(bodies)).reduce((sum, body) => sum + gzipSync(body).length, 0)
-  expect(sizes.length).toBeGreaterThan(2)
+  // asked for again: what a worker has read that is done cannot be looked into any more
+  const bodies = await Promise.all([...scripts].map(async (url) => (await page.request.get(url)).body()))
+  const total = bodies.reduce((sum, body) => sum + gzipSync(body).length, 0)
+  expect(scripts.size).toBeGreaterThan(2)
   expect(total).toBeGreaterThan(20_000)
   expect(total).toBeLessThan(200_000)
 })
@@ -187,15 +185,25 @@ test('a finger that rests on a lot carries it to another place; one that does no
   const touch = await context.newCDPSession(page)
   const finger = (type: 'touchStart' | 'touchMove' | 'touchEnd', at?: { x: number; y: number }) =>
     touch.send('Input.dispatchTouchEvent', { type, touchPoints: at ? [at] : [] })
-  const [from, to] = [await middle(lot), await middle(page.locator('[data-place="Cellar"]'))]
-  const along = (share: number) => ({ x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share })
+  const way = async () => {
+    const [from, to] = [await middle(lot), await middle(page.locator('[data-place="Cellar"]'))]
+    return (share: number) => ({ x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share })
+  }
+  let along = await way()
   // at once: nothing is carried
-  await finger('touchStart', from)
+  await finger('touchStart', along(0))
   await finger('touchMove', along(0.5))
   await expect(page.locator('.carried')).toHaveCount(0)
   await finger('touchEnd')
-  await page.evaluate(() => window.scrollTo(0, 0))
-  await finger('touchStart', from)
+  // the page may still run on from that
+  await expect(async () => {
+    await page.evaluate(() => window.scrollTo(0, 0))
+    const before = await way()
+    await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))))
+    along = await way()
+    expect([along(0), along(1)]).toEqual([before(0), before(1)])
+  }).toPass()
+  await finger('touchStart', along(0))
   await expect(page.locator('.carried')).toHaveCount(1)
   for (const share of [0.2, 0.5, 0.8, 1]) await finger('touchMove', along(share))
   await expect(page.locator('[data-place="Cellar"]')).toHaveClass(/over/)

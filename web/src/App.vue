@@ -18,8 +18,8 @@ const router = useRouter()
 const find = ref<InstanceType<typeof FindBox>>()
 const keysShown = ref(false)
 const last = useLastAct()
-/** the frame of the page is there first, then what is sought with, then what a thumb has */
-const stage = useByAndBy(ref(3), 1)
+/** whose page it is stands there first, then the tabs, then what is sought with, then what a thumb has */
+const stage = useByAndBy(ref(4), 1)
 const WhoseView = defineAsyncComponent(() => import('./households/WhoseView.vue'))
 /** the address names no household, or one that is not here (any more) */
 const nobody = computed(() => !householdHere || frame.unknown)
@@ -105,7 +105,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   </header>
   <nav v-if="!nobody" class="tabs" :aria-label="say('screens')">
     <RouterLink
-      v-for="tab in tabs"
+      v-for="tab in stage > 1 ? tabs : []"
       :key="tab.name"
       :to="tab.path"
       :class="{ here: inTab === tab.name }"
@@ -113,7 +113,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     >
       <component :is="tab.icon" class="icon" aria-hidden="true" />{{ tab.label }} <kbd>{{ tab.key }}</kbd>
     </RouterLink>
-    <FindBox v-if="stage > 1" ref="find" class="find" />
+    <FindBox v-if="stage > 2" ref="find" class="find" />
   </nav>
   <main>
     <Notice v-if="frame.failure && !nobody" bad>{{ frame.failure }}</Notice>
@@ -125,7 +125,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     <!-- no screen begins before its household is known -->
     <RouterView v-else-if="frame.frame || frame.failure" />
   </main>
-  <nav v-if="!nobody && stage > 2" class="thumb-bar" :aria-label="say('screensByThumb')">
+  <nav v-if="!nobody && stage > 3" class="thumb-bar" :aria-label="say('screensByThumb')">
     <RouterLink to="/"><IconToday class="icon" aria-hidden="true" />{{ say('today') }}</RouterLink>
     <RouterLink to="/bring-in"><IconBringIn class="icon" aria-hidden="true" />{{ say('bringIn') }}</RouterLink>
     <RouterLink to="/find"><IconFind class="icon" aria-hidden="true" />{{ say('find') }}</RouterLink>

@@ -7,6 +7,15 @@ import './theme/index.css'
 import { breath } from './by-and-by'
 import { findHousehold } from './households/find-household'
 
+/** The browser's first figure is written out in another thread while the page is read: the next ones are quick in this one. */
+const firstFigure = new Promise<void>((resolve) => {
+  const worker = new Worker(new URL('./first-figure.worker.ts', import.meta.url), { type: 'module' })
+  worker.onmessage = worker.onerror = () => {
+    worker.terminate()
+    resolve()
+  }
+})
+
 // a page is open on one household, named in its address; where none is, the one there is or the one looked at last
 void findHousehold().then(async (address) => {
   if (address) return location.replace(address)
@@ -15,5 +24,5 @@ void findHousehold().then(async (address) => {
   await breath()
   const { start } = await import('./start')
   await breath()
-  start()
+  await start(firstFigure)
 })

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { listPlaces } from '@vadose/contract/places'
 import type { JobView } from '@vadose/contract/round'
 import { daysBetween } from '@vadose/core/households'
 import { ElButton, ElInput } from 'element-plus'
@@ -9,8 +8,8 @@ import { useWriteDown } from '../beds'
 import { EndTests } from '../line'
 import { useAct, WeighField } from '../lots'
 import { ReadField } from '../places'
-import { useView } from '../view'
 import { sayFact } from '../voice'
+import IntoTheCold from './IntoTheCold.vue'
 import { say } from './say'
 import { Notice } from '../kit'
 
@@ -26,8 +25,6 @@ const bringIn = computed(() => {
   const { crop, bed, variety } = atBed.value!
   return { path: '/bring-in', query: { crop, bed, ...(variety ? { variety } : {}) } }
 })
-const { answer: places } = useView(listPlaces)
-const cold = computed(() => places.value?.find(({ kind }) => kind === 'fridge')?.id)
 const bed = ref('')
 const plantAll = (code: string) => act(code, { act: 'plant', weightG: props.job.plantG!, bed: bed.value.trim() })
 </script>
@@ -90,10 +87,7 @@ const plantAll = (code: string) => act(code, { act: 'plant', weightG: props.job.
         <ElButton :disabled="busy" @click="act(job.code, { act: 'note', text: say('tastedNotYet') })">{{
           say('notYet')
         }}</ElButton>
-        <ElButton v-if="cold" type="primary" :disabled="busy" @click="act(job.code, { act: 'move', placeId: cold })">{{
-          say('intoTheFridge')
-        }}</ElButton>
-        <RouterLink v-else class="el-button" :to="`/lots/${job.code}`">{{ say('intoTheCold') }}</RouterLink>
+        <IntoTheCold :code="job.code" :busy="busy" @put="(placeId) => act(job.code!, { act: 'move', placeId })" />
       </template>
       <template v-else-if="job.kind === 'mind' && job.code">
         <ElButton :disabled="busy" @click="act(job.code, { act: 'note', text: sayFact(job.why) })">{{
