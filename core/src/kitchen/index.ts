@@ -1,4 +1,5 @@
 export * from './blanch'
+export * from './brine'
 export * from './dish'
 export * from './evening'
 export * from './freeze-time'

@@ -3,6 +3,7 @@ import type { Spread } from '../chance'
 import { checkSize, checkUpdate, comparePolicies, type Check } from '../checks'
 import type { GasLevel, Packing } from '../almanac'
 import {
+  brine,
   blanch,
   freezerLoad,
   freezeTime,
@@ -15,7 +16,7 @@ import {
 } from '../kitchen'
 import type { CivilDate } from '../households'
 import { keepAt, seedLife } from '../stores'
-import { brine, runOut, type Use } from '../larder'
+import { runOut, type Use } from '../larder'
 import {
   driedLifeMonths,
   dryingFit,

@@ -1,4 +1,4 @@
-import type { CountCause } from '@vadose/core/larder'
+import type { CountCause } from '@vadose/core/count'
 import type { Client } from '../database'
 
 export interface CountEntry {

@@ -1,6 +1,6 @@
-import type { CountCause } from '@vadose/core/larder'
+import type { CountCause } from '@vadose/core/count'
 import { cropIn } from '@vadose/core/forecast'
-import { bookedAs, offOf } from '@vadose/core/larder'
+import { bookedAs, offOf } from '@vadose/core/count'
 import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import { almanacOf } from '../almanac'

@@ -6,8 +6,7 @@ import { sources } from '@vadose/core/almanac'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { ApiError } from '../call'
-import { useFrame, weight } from '../households'
+import { useAttempt, useFrame, weight } from '../households'
 import { cropColour, currentAlmanac } from './almanac'
 import AlmanacToday from './AlmanacToday.vue'
 import ConditionRulers from './ConditionRulers.vue'
@@ -28,7 +27,7 @@ const { answer: places } = useView(listPlaces)
 const editing = ref(false)
 const ownName = ref('')
 const adding = ref(false)
-const failure = ref('')
+const { attempt, failure } = useAttempt()
 
 const crop = computed(() => {
   const id = String(route.params['crop'] ?? '')
@@ -44,23 +43,13 @@ const used = computed(() => {
 })
 const overridden = computed(() => numberRows(crop.value?.id ?? '').filter((r) => r.ours).length)
 
-async function written(work: Promise<unknown>): Promise<boolean> {
-  failure.value = ''
-  try {
-    await work
-    return true
-  } catch (error) {
-    failure.value = error instanceof ApiError ? error.message : String(error)
-    return false
-  }
-}
 const choose = (topic: string, choice: string) =>
-  written(write(setChoice, { body: { crop: crop.value!.id, topic, choice } }))
+  attempt(() => write(setChoice, { body: { crop: crop.value!.id, topic, choice } }))
 async function addOwn() {
   let id = ''
-  const done = await written(
-    write(addOwnCrop, { body: { name: ownName.value, template: crop.value!.id } }).then((a) => (id = a.id)),
-  )
+  const done = await attempt(async () => {
+    id = (await write(addOwnCrop, { body: { name: ownName.value, template: crop.value!.id } })).id
+  })
   if (!done) return
   adding.value = false
   ownName.value = ''
@@ -69,7 +58,7 @@ async function addOwn() {
 }
 async function removeOwn() {
   const id = crop.value!.id
-  if (await written(write(removeOwnCrop, { params: { crop: id } }))) void router.push('/almanac')
+  if (await attempt(() => write(removeOwnCrop, { params: { crop: id } }))) void router.push('/almanac')
 }
 </script>
 

@@ -3,7 +3,7 @@ import { setOverride } from '@vadose/contract/almanac'
 import { write } from '../view'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watch } from 'vue'
-import { ApiError } from '../call'
+import { refused } from '../households'
 import { numberRows, readNumber, type NumberRow } from './number-words'
 import { say } from './say'
 import { Figures, Notice, Tip } from '../kit'
@@ -36,7 +36,7 @@ async function keep(row: NumberRow, back = false) {
     await write(setOverride, { body: { crop: props.crop, path: row.path, value, why: why.value } })
     open.value = ''
   } catch (error) {
-    failure.value = error instanceof ApiError ? error.message : String(error)
+    failure.value = refused(error).message
   }
 }
 </script>

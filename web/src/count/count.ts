@@ -1,5 +1,5 @@
 import type { CountLine, CountView } from '@vadose/contract/count'
-import { readShelf, type Shelved } from '@vadose/core/larder'
+import { readShelf, type Shelved } from '@vadose/core/count'
 import { gramsFrom, weight } from '../households'
 import { say } from './say'
 

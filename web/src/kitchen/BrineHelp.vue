@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { brine, saltPctOf } from '@vadose/core/larder'
+import { brine, saltPctOf } from '@vadose/core/kitchen'
 import { computed, ref } from 'vue'
 import { gramsFrom, smallUnit, weight } from '../households'
 import { Choices, Amount, WeightField } from '../kit'

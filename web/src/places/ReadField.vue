@@ -3,8 +3,7 @@ import { addReading } from '@vadose/contract/places'
 import { write } from '../view'
 import { ElButton, ElInput } from 'element-plus'
 import { computed, ref } from 'vue'
-import { ApiError } from '../call'
-import { degree, toCelsius } from '../households'
+import { degree, toCelsius, useAttempt } from '../households'
 import { say } from './say'
 import { Notice } from '../kit'
 
@@ -12,23 +11,16 @@ import { Notice } from '../kit'
 const props = defineProps<{ placeId: string; placeName?: string | undefined }>()
 const celsius = ref('')
 const percent = ref('')
-const failure = ref('')
+const { attempt, failure, busy } = useAttempt()
 const number = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-')))
 const readable = computed(() => Number.isFinite(number(celsius.value)) && Number.isFinite(number(percent.value)))
 const where = computed(() => (props.placeName ? ` in ${props.placeName.toLowerCase()}` : ''))
 
 async function keep() {
-  failure.value = ''
-  try {
-    await write(addReading, {
-      params: { id: props.placeId },
-      body: { temperatureC: toCelsius(number(celsius.value)), relativeHumidityPct: number(percent.value) },
-    })
-    celsius.value = ''
-    percent.value = ''
-  } catch (error) {
-    failure.value = error instanceof ApiError ? error.message : String(error)
-  }
+  const body = { temperatureC: toCelsius(number(celsius.value)), relativeHumidityPct: number(percent.value) }
+  if (!(await attempt(() => write(addReading, { params: { id: props.placeId }, body })))) return
+  celsius.value = ''
+  percent.value = ''
 }
 </script>
 
@@ -45,7 +37,7 @@ async function keep() {
     <ElInput v-model="percent" class="short" inputmode="decimal" :aria-label="say('humidity', { where })">
       <template #suffix>%</template>
     </ElInput>
-    <ElButton native-type="submit" :disabled="!readable">{{ say('keep') }}</ElButton>
+    <ElButton native-type="submit" :disabled="!readable || busy">{{ say('keep') }}</ElButton>
     <Notice v-if="failure" bad>{{ failure }}</Notice>
   </form>
 </template>

@@ -18,8 +18,8 @@ import { ElButton } from 'element-plus'
 import { proxy, wrap, type Remote } from 'comlink'
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { ApiError, householdHere, newRequestId } from '../call'
-import { humidity, temperature, useFrame, yearDate } from '../households'
+import { householdHere, newRequestId } from '../call'
+import { humidity, refused, temperature, useFrame, yearDate } from '../households'
 import { ClimateChart } from '../stores'
 import FileReport from './FileReport.vue'
 import MappingForm from './MappingForm.vue'
@@ -134,7 +134,7 @@ async function undo(id: string) {
     await write(undoImport, { params: { id } })
     if (written.value?.id === id) written.value = undefined
   } catch (error) {
-    refusal.value = error instanceof ApiError ? error.message : String(error)
+    refusal.value = refused(error).message
   }
 }
 const count = (n: number) => n.toLocaleString('en-GB')

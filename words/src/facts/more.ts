@@ -1,4 +1,5 @@
 import almanac from './almanac.json' with { type: 'json' }
+import count from './count.json' with { type: 'json' }
 import keeping from './keeping.json' with { type: 'json' }
 import kitchen from './kitchen.json' with { type: 'json' }
 import labels from './labels.json' with { type: 'json' }
@@ -8,4 +9,4 @@ import line from './line.json' with { type: 'json' }
 import readings from './readings.json' with { type: 'json' }
 
 /** What else they mean, said on other pages. */
-export const moreFacts = { almanac, keeping, kitchen, labels, larder, ledger, line, readings } as const
+export const moreFacts = { almanac, count, keeping, kitchen, labels, larder, ledger, line, readings } as const

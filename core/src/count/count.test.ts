@@ -37,7 +37,7 @@ describe('what is off', () => {
   })
   const context: CountContext = {
     usedPerWeek: 0.8,
-    used: told('larder.usedEvery', { days: 9 }),
+    used: told('count.usedEvery', { days: 9 }),
     weeksSince: 3,
     waterG: [0, 0],
     countedBefore: true,

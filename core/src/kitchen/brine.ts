@@ -25,14 +25,14 @@ export function brine(method: 'of-water' | 'of-total', waterG: number, produceG:
   requireWithin(saltPct, saneSaltPct[0], saneSaltPct[1], 'saltPct', '%')
   const base = method === 'of-water' ? waterG : waterG + produceG
   if (base === 0) {
-    throw new Refusal('invalid', told('larder.nothingToSalt'), method === 'of-water' ? 'waterG' : 'produceG')
+    throw new Refusal('invalid', told('kitchen.nothingToSalt'), method === 'of-water' ? 'waterG' : 'produceG')
   }
   const saltG = (base * saltPct) / 100
   const total = waterG + produceG + saltG
   const overallPct = (saltG / total) * 100
   return {
     saltG,
-    note: told('larder.brineNote', {
+    note: told('kitchen.brineNote', {
       overall: overallPct.toFixed(1),
       strength: overallPct < 1.8 ? 'weak' : overallPct > 8 ? 'strong' : 'usual',
     }),
@@ -51,6 +51,6 @@ export function saltPctOf(method: 'of-water' | 'of-total', waterG: number, produ
   requireWithin(produceG, 0, 1e8, 'produceG', 'g')
   requireWithin(saltG, 0, 1e8, 'saltG', 'g')
   const base = method === 'of-water' ? waterG : waterG + produceG
-  if (base === 0) throw new Refusal('invalid', told('larder.nothingToSalt'), 'waterG')
+  if (base === 0) throw new Refusal('invalid', told('kitchen.nothingToSalt'), 'waterG')
   return (saltG / base) * 100
 }

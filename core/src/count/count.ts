@@ -76,12 +76,12 @@ export function proposalsFor(off: { pieces: number | null; weightG: number }, co
   if (by === 0) return []
   if (by > 0) {
     return [
-      { cause: 'found', why: told('larder.whyElsewhere') },
+      { cause: 'found', why: told('count.whyElsewhere') },
       {
         cause: 'miscounted',
-        why: told('larder.whyMiscountedMore', { counted: context.countedBefore ? 'yes' : 'no' }),
+        why: told('count.whyMiscountedMore', { counted: context.countedBefore ? 'yes' : 'no' }),
       },
-      { cause: 'unknown', why: told('larder.whyNobodyKnows') },
+      { cause: 'unknown', why: told('count.whyNobodyKnows') },
     ]
   }
   const missing = 0 - by
@@ -90,27 +90,27 @@ export function proposalsFor(off: { pieces: number | null; weightG: number }, co
   if (off.pieces === null && most > 0 && missing <= most * 1.3) {
     proposals.push({
       cause: 'dried-out',
-      why: told('larder.whyWater', { least: grams(Math.round(least)), most: grams(Math.round(most)) }),
+      why: told('count.whyWater', { least: grams(Math.round(least)), most: grams(Math.round(most)) }),
     })
   }
   const expected = (context.usedPerWeek ?? 0) * Math.max(1, context.weeksSince)
   if (expected >= missing * 0.4) {
-    proposals.push({ cause: 'eaten', why: told('larder.whyUsualPace', { used: context.used }) })
+    proposals.push({ cause: 'eaten', why: told('count.whyUsualPace', { used: context.used }) })
   }
   if (!proposals.some(({ cause }) => cause === 'eaten')) {
     proposals.push({
       cause: 'eaten',
       why:
-        context.usedPerWeek === null ? told('larder.whyUnwritten') : told('larder.whySomebody', { used: context.used }),
+        context.usedPerWeek === null ? told('count.whyUnwritten') : told('count.whySomebody', { used: context.used }),
     })
   }
   proposals.push(
-    { cause: 'lost', why: told('larder.whyThrownAway') },
+    { cause: 'lost', why: told('count.whyThrownAway') },
     {
       cause: 'miscounted',
-      why: told('larder.whyMiscounted', { counted: context.countedBefore ? 'yes' : 'no' }),
+      why: told('count.whyMiscounted', { counted: context.countedBefore ? 'yes' : 'no' }),
     },
-    { cause: 'unknown', why: told('larder.whyUnknown') },
+    { cause: 'unknown', why: told('count.whyUnknown') },
   )
   return proposals
 }
@@ -129,7 +129,7 @@ export function bookedAs(
   if (off.weightG === 0 && pieces === 0) return undefined
   const more = (off.pieces ?? off.weightG) > 0
   if (more !== (cause === 'found') && !['miscounted', 'unknown'].includes(cause)) {
-    throw new Refusal('invalid', more ? told('larder.moreThanBooks') : told('larder.lessThanBooks'), 'causes')
+    throw new Refusal('invalid', more ? told('count.moreThanBooks') : told('count.lessThanBooks'), 'causes')
   }
   const change = { weightG: off.weightG, pieces }
   const why = 'counted on the shelf'
