@@ -233,6 +233,8 @@ test('a jumpy scale is asked about, and a wrong entry is put right by another', 
   wrongs.splice(0)
   await page.getByLabel(/grams$/).fill('2330')
   await page.getByRole('button', { name: 'Keep', exact: true }).click()
+  // what was done is told above the lot, and moves it down
+  await expect(page.getByRole('status').filter({ hasText: 'marked bunch weighed 2,330 g' })).toBeVisible()
   await page.getByRole('button', { name: 'Correct' }).click()
   await page.getByLabel('Weight in grams').fill('7400')
   await page.getByLabel('Why').fill('two bunches went to the neighbours')
