@@ -27,13 +27,19 @@ it('what was foreseen is of use for those very writes, on what was known then', 
   const known = { house: {} } as Known
   const [one, two] = [{ lotId: 'a' }, { lotId: 'b' }] as Entered[] as [Entered, Entered]
   const next = { house: {} } as Known
-  foreseen.add(known, [one, two], next)
-  expect(foreseen.of(known, [one, two])).toBe(next)
-  expect(foreseen.of(known, [one])).toBeUndefined()
-  expect(foreseen.of(known, [two, one])).toBeUndefined()
+  foreseen.add('h', known, [one, two], next)
+  expect(foreseen.take('other', known, [one, two])).toBeUndefined()
+  expect(foreseen.take('h', known, [one])).toBeUndefined()
+  expect(foreseen.take('h', known, [two, one])).toBeUndefined()
+  expect(foreseen.take('h', known, [])).toBeUndefined()
   // new air was worked in meanwhile
-  expect(foreseen.of({ house: {} } as Known, [one, two])).toBeUndefined()
-  expect(foreseen.of(known, [])).toBeUndefined()
+  expect(foreseen.take('h', { house: {} } as Known, [one, two])).toBeUndefined()
+  expect(foreseen.take('h', known, [one, two])).toBe(next)
+  // nothing is held on to
+  expect(foreseen.take('h', known, [one, two])).toBeUndefined()
+  foreseen.add('h', known, [one], next)
+  foreseen.forget('h')
+  expect(foreseen.take('h', known, [one])).toBeUndefined()
 })
 
 it('a write that was taken back leaves nothing of what was foreseen of it, and the next one counts once', async () => {
@@ -77,7 +83,7 @@ it('a write finds worked out what it changed, where nobody was in between', asyn
   await visit.write((db, moment) => writeAct(db, moment, code, weigh(5700), null))
   await expect.poll(() => add.mock.calls.length).toBe(1)
   const house = await visit.house()
-  expect(house).toBe(add.mock.calls[0]![2].house)
+  expect(house).toBe(add.mock.calls[0]![3].house)
   expect(house.lot(code)!.history.weighings.at(-1)!.weightG).toBe(5700)
   add.mockRestore()
 })

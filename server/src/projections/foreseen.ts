@@ -42,20 +42,27 @@ export function withOwn(known: Known, entered: readonly Entered[], household: Ho
   return { ...known, house, lots, lastEvent, moved, moves, bedEntries, catchingUp: undefined }
 }
 
-/** What was worked out of writes before the database had them: of use only where they were written, and on what was known then. */
+/** What was worked out of each household's latest write: of use only where it was written, and on what was known then. */
 export class Foreseen {
-  private readonly byWrite = new WeakMap<Entered, { house: House; entered: readonly Entered[]; next: Known }>()
+  private readonly latest = new Map<string, { house: House; entered: readonly Entered[]; next: Known }>()
 
-  add({ house }: Known, entered: readonly Entered[], next: Known): void {
-    if (entered[0]) this.byWrite.set(entered[0], { house, entered, next })
+  add(id: string, { house }: Known, entered: readonly Entered[], next: Known): void {
+    this.latest.set(id, { house, entered, next })
   }
 
-  of({ house }: Known, entered: readonly Entered[]): Known | undefined {
-    const seen = entered[0] && this.byWrite.get(entered[0])
+  /** Told once. */
+  take(id: string, { house }: Known, entered: readonly Entered[]): Known | undefined {
+    const seen = this.latest.get(id)
     const same =
       seen?.house === house &&
       seen.entered.length === entered.length &&
       entered.every((one, i) => one === seen.entered[i])
-    return same ? seen.next : undefined
+    if (!same) return undefined
+    this.latest.delete(id)
+    return seen.next
+  }
+
+  forget(id: string): void {
+    this.latest.delete(id)
   }
 }

@@ -45,7 +45,10 @@ const fewLots = 3
 export class Houses {
   private readonly writes = new Writes()
   private readonly foreseen = new Foreseen()
-  private readonly kept = new Kept((id) => this.writes.forget(id))
+  private readonly kept = new Kept((id) => {
+    this.writes.forget(id)
+    this.foreseen.forget(id)
+  })
 
   constructor(private readonly pool: Pool) {}
 
@@ -163,7 +166,7 @@ export class Houses {
   private async withEntries(known: Known, household: HouseholdRow): Promise<Known> {
     const { id } = household
     const wrote = this.writes.between(id, known.household.revision, household.revision)
-    const own = wrote && (this.foreseen.of(known, wrote) ?? withOwn(known, wrote, household))
+    const own = wrote && (this.foreseen.take(id, known, wrote) ?? withOwn(known, wrote, household))
     if (own) {
       if (wrote.length > fewLots) await warm(own.house, own.moves)
       return { ...own, household: { ...household, airRevision: known.household.airRevision } }
@@ -238,7 +241,7 @@ export class Houses {
       const lot = next.lots.get(lotId)
       if (lot) troubleOf(next.house, lot)
     }
-    this.foreseen.add(known, entered, next)
+    this.foreseen.add(before.id, known, entered, next)
   }
 
   /** What this server wrote itself need not be asked for. */
