@@ -104,7 +104,7 @@ describe('steady air, days to ready (common practice, no source)', () => {
     [20, 60, 16, 26],
     [27, 70, 13, 23],
     [9, 78, 45, 150],
-  ])('garlic at %i °C and %i %% takes %i to %i', (t, rh, lo, hi) => {
+  ])('garlic at %i °C and %i pct takes %i to %i', (t, rh, lo, hi) => {
     expect(ready('garlic-hardneck', t, rh)).toBeGreaterThan(lo)
     expect(ready('garlic-hardneck', t, rh)).toBeLessThan(hi)
   })
@@ -117,7 +117,7 @@ describe('steady air, days to ready (common practice, no source)', () => {
     ['herb-woody', 20, 80],
     ['coriander', 12, 85],
     ['chilli', 18, 80],
-  ])('%s never gets there at %i °C and %i %%', (id, t, rh) => expect(ready(id, t, rh)).toBe(Infinity))
+  ])('%s never gets there at %i °C and %i pct', (id, t, rh) => expect(ready(id, t, rh)).toBe(Infinity))
 })
 
 describe('the air ahead', () => {

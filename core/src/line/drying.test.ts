@@ -23,7 +23,7 @@ describe('dry weight', () => {
     [10_000, 85.56, 20, 1805.0, 5.54],
     [1000, 92.21, 10, 86.56, 11.55],
     [1000, 80.54, 15, 228.94, 4.37],
-  ])('%i g at %f %% to %f %% gives %f g', (fresh, m0, mt, target, ratio) => {
+  ])('%i g at %f pct to %f pct gives %f g', (fresh, m0, mt, target, ratio) => {
     const answer = dryWeight(fresh, m0, mt)
     expect(answer.targetWeightG).toBeCloseTo(target, 1)
     expect(answer.dryingRatio).toBeCloseTo(ratio, 2)
@@ -93,6 +93,15 @@ describe('when the dryer is done', () => {
     }
     expect(misses.sort((a, b) => a - b)[20]).toBeLessThan(0.1)
     expect(held).toBeGreaterThanOrEqual(24)
+  })
+  it('never puts the end before the last weighing, and leaves more room after than before', () => {
+    const rooms: number[] = []
+    for (let seed = 1; seed <= 20; seed++) {
+      const { p10, p50, p90 } = dryingFit(tray(0.24, 1, [0, 1, 2, 3, 4], seed), 85, 20).readyAtHours
+      expect(p10).toBeGreaterThan(4)
+      rooms.push((p90 - p50) / (p50 - p10))
+    }
+    expect(rooms.sort((a, b) => a - b)[10]).toBeGreaterThan(1.2)
   })
   it('lies in the band the handbook gives for apple rings at 60 °C, 6–12 h (NCHFP, recalled)', () => {
     const { readyAtHours, targetWeightG } = dryingFit(
@@ -227,7 +236,7 @@ describe('equilibrium moisture (ASABE D245.5, points computed from the standard�
     ['sorghum', 10, 50, 12.08],
     ['peanut-kernel', 25, 70, 7.795],
     ['canola', 25, 70, 8.973],
-  ])('%s at %i °C and %i %%: %f %% wet basis', (grain, t, rh, wet) => {
+  ])('%s at %i °C and %i pct humidity: %f pct wet basis', (grain, t, rh, wet) => {
     expect(equilibriumMoisture(grain, t, rh).moistureWetBasisPct).toBeCloseTo(wet, 2)
   })
   it.each([
@@ -235,7 +244,7 @@ describe('equilibrium moisture (ASABE D245.5, points computed from the standard�
     ['maize', 25, 70, 14.014],
     ['wheat', 25, 70, 14.44],
     ['soybean', 20, 60, 10.746],
-  ])('by Chung–Pfost %s at %i °C and %i %%: %f %%', (grain, t, rh, wet) => {
+  ])('by Chung–Pfost %s at %i °C and %i pct humidity: %f pct', (grain, t, rh, wet) => {
     expect(equilibriumMoisture(grain, t, rh, 'modified-chung-pfost').moistureWetBasisPct).toBeCloseTo(wet, 2)
   })
   it('rises with damp and falls with warmth, for every grain', () => {

@@ -28,7 +28,7 @@ describe('curing and healing in their own climates', () => {
     ['herb-woody', 20, 60, 5, 14],
     ['bean-drying', 20, 60, 7, 21],
     ['maize', 20, 60, 10, 35],
-  ])('%s at %f °C and %i %% takes %i to %i days', (id, t, rh, lo, hi) => {
+  ])('%s at %f °C and %i pct takes %i to %i days', (id, t, rh, lo, hi) => {
     const days = readyDays(id, t, rh)
     expect(days).toBeGreaterThanOrEqual(lo)
     expect(days).toBeLessThanOrEqual(hi)
@@ -40,6 +40,11 @@ describe('curing and healing in their own climates', () => {
       expect(rate(0)).toBe(0)
       expect(rate(45)).toBe(0)
     }
+  })
+  it('heals potatoes three quarters as fast at 23 °C as at 20, and half as fast at 26 (judgement)', () => {
+    const rate = (t: number) => healingRate(cropById('potato-maincrop').curing!, t, 92)
+    expect(rate(23)).toBeCloseTo(0.75, 12)
+    expect(rate(26)).toBeCloseTo(0.5, 12)
   })
   it('learns nothing of healing from the scale, but from the thumb', () => {
     const crop = cropById('potato-maincrop')

@@ -26,6 +26,12 @@ describe('the states a lot may be in', () => {
     expect(dry.length).toBeGreaterThan(2 * jar.length)
     expect(jar.some(({ unlike, shut }) => unlike || shut)).toBe(false)
   })
+  it('are one time in four nothing like the forecast: four standard deviations off still 33 in 1000 of the middle', () => {
+    const kinds = kindsOf(false, false, usualPrior).sort((a, b) => a.scale - b.scale)
+    const middle = kinds[(kinds.length - 1) / 2]!
+    // (0.75·e^−8 + 0.25/2.5·e^−1.28) / (0.75 + 0.25/2.5)
+    for (const far of [kinds[0]!, kinds.at(-1)!]) expect(far.belief / middle.belief).toBeCloseTo(0.03301, 5)
+  })
   it('lie about what is thought of the lot', () => {
     const longer = kindsOf(false, false, { ...usualPrior, logMean: Math.log(1.4), logSd: 0.2 })
     const middle = longer.reduce((sum, { scale, belief }) => sum + belief * Math.log(scale), 0) / total(longer)

@@ -17,6 +17,7 @@ import {
   priorWeights,
   soundShare,
   steadyLife,
+  nineInTenFrom,
   unlooked,
   type Packing,
 } from './index'
@@ -153,6 +154,17 @@ describe('survival', () => {
       const sound = survivalCurve(model, nowDay, unlooked(model, nowDay)).map((p) => p.p50)
       expect([sound[0]! > 0.95, sound.at(-1)! < 0.1]).toEqual([true, true])
     }
+  })
+  it('knows what is left no better than the model is known, even of a lot whose life is: two fifths more or less', () => {
+    const { weights: all, bad } = unlooked(model, 30)
+    const one = all.map((_, j) => (j === all.indexOf(Math.max(...all)) ? 1 : 0))
+    const { p10, p50, p90 } = nineInTenFrom(model, 30, { weights: one, bad }, 0, 0)
+    // e^(1.2816 · 0.27) = 1.413
+    expect((p90 - 30) / (p50 - 30)).toBeCloseTo(1.413, 3)
+    expect((p10 - 30) / (p50 - 30)).toBeCloseTo(1 / 1.413, 3)
+    // where the air ahead is known to 0.4 only: e^(1.2816 · √(0.27² + 0.4²)) = 1.856
+    const ahead = nineInTenFrom(model, 30, { weights: one, bad }, 0, 0.4)
+    expect((ahead.p90 - 30) / (ahead.p50 - 30)).toBeCloseTo(1.856, 3)
   })
   it('is moved by the air: warm and dry, cold and dry, and damp end it differently', () => {
     const first = (t: number, rh: number) => {

@@ -22,7 +22,7 @@ describe('seed viability (Ellis & Roberts 1980 and later constants, recalled; po
     ['sorghum', 8, 10, 27997.4],
     ['oilseed-rape', 8, 10, 1742.5],
     ['sunflower', 8, 10, 404.0],
-  ])('%s at %i %% and %i °C loses a probit in %f days', (species, m, t, sigma) => {
+  ])('%s at %i pct and %i °C loses a probit in %f days', (species, m, t, sigma) => {
     expect(seedLife(species, t, m, 95, {}).sigmaDays / sigma).toBeCloseTo(1, 3)
   })
   it('onion, 8 %, 10 °C, from 95 %: 82.0 % after five years', () => {
