@@ -7,6 +7,8 @@ import './theme/index.css'
 import { breath } from './by-and-by'
 import { findHousehold } from './households/find-household'
 
+const longestMs = 500
+
 /** The browser's first figure is written out in another thread while the page is read: the next ones are quick in this one. */
 const firstFigure = new Promise<void>((resolve) => {
   const worker = new Worker(new URL('./first-figure.worker.ts', import.meta.url), { type: 'module' })
@@ -14,6 +16,8 @@ const firstFigure = new Promise<void>((resolve) => {
     worker.terminate()
     resolve()
   }
+  // a line that hangs holds up no page
+  setTimeout(resolve, longestMs)
 })
 
 // a page is open on one household, named in its address; where none is, the one there is or the one looked at last
