@@ -24,6 +24,9 @@ describe('a simulated store', () => {
   it('spoils whichever neighbour is left, the first of the row too', () => {
     const pair = { failsOn: Float64Array.from([Infinity, 1]), runs: new Uint8Array(2).fill(1), spreadPerWeek: 7 }
     expect(simulateStore(store(pair), 400, every(400))).toMatchObject({ byThemselves: 1, bySpread: 1 })
+    // what goes on the last day of all has gone
+    const last = { failsOn: Float64Array.of(30, 31), runs: new Uint8Array(2), days: 30 }
+    expect(simulateStore(store(last), 400, every(400))).toMatchObject({ byThemselves: 1, bySpread: 0 })
   })
   it('spoils the nearest that is sound, past two that are bad and no more', () => {
     const row = (harmless: number) => {

@@ -26,6 +26,8 @@ describe('a list from another program', () => {
   it('reads days either way round, kilos where nobody says, and skips rows that name nothing', () => {
     expect(padLineOf(['plums', '9/28/2025'], ['what', 'date'])).toBe('plums 2025-09-28')
     expect(padLineOf(['plums', '2025', '2.5'], ['what', 'date', 'weight'])).toBe('plums 2.5 kg 2025')
+    // no day has three figures: it is left as it stands
+    expect(padLineOf(['plums', '123.5.2026'], ['what', 'date'])).toBe('plums 123.5.2026')
     expect(padLineOf(['', '3'], ['what', 'count'])).toBe('')
     expect(guessColumns(['Vorrat', 'qty'])).toEqual(['what', 'count'])
     expect(weightUnitOf('weight, lb')).toBe('lb')
