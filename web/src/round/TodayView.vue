@@ -34,7 +34,8 @@ const count = computed(() => round.value?.places.reduce((sum, p) => sum + p.jobs
 /** the first jobs are on the screen before what is below them, and beside them, is drawn */
 const shown = useByAndBy(
   computed(() => (round.value ? count.value + 1 : 0)),
-  4,
+  2,
+  3,
 )
 </script>
 
