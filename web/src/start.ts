@@ -13,9 +13,12 @@ import { answers } from './view'
  * @param firstFigure what is waited for before anything with a figure in it is drawn
  */
 export async function start(firstFigure: Promise<void>): Promise<void> {
-  const app = createApp(App).use(createPinia()).use(VueQueryPlugin, { queryClient: answers }).use(router)
+  const app = createApp(App).use(createPinia()).use(VueQueryPlugin, { queryClient: answers })
   // the household is asked for first: its answer is on its way while the rest goes on
   app.runWithContext(() => useFrame())
+  await breath()
+  // this begins to read the screen that the address names
+  app.use(router)
   await breath()
   await firstFigure
   app.mount('#app')
