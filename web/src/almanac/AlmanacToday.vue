@@ -56,6 +56,10 @@ const stored = computed(() =>
     ({ stage, form, crop }) => !drying.has(stage) && form === 'fresh' && cropOf(crop).group !== 'goods',
     ({ keeping }, of) =>
       say('likesAirAndLies', {
+        one:
+          temperature(keeping.bestTemperatureC.value[0], 0) === temperature(keeping.bestTemperatureC.value[1], 0)
+            ? 'yes'
+            : 'no',
         from: temperature(keeping.bestTemperatureC.value[0], 0),
         to: temperature(keeping.bestTemperatureC.value[1], 0),
         damp: humidity(keeping.bestHumidityPct.value[0]),

@@ -42,6 +42,7 @@ const rowsHeight = computed(() => 15 * (1 + Math.max(-1, ...marks.value.map((m) 
       role="img"
       :aria-label="
         say('likesToAndTo', {
+          one: temperature(bestT[0]) === temperature(bestT[1]) ? 'yes' : 'no',
           temperature: temperature(bestT[0]),
           temperature2: temperature(bestT[1]),
           humidity: humidity(bestH[0]),
