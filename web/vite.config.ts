@@ -23,6 +23,36 @@ function readMessages(): Plugin {
   }
 }
 
+/**
+ * What the frame and the round are made of is sent in a few files instead of some forty: on a slow machine each file
+ * costs more than what is in it. Whatever is named here and used elsewhere alone is sent with them too: only what the
+ * first page needs anyway, or what is next to nothing.
+ */
+const sentTogether = {
+  asking: ['node_modules/(@tanstack|@vue/runtime-dom)/', 'web/src/(view|households/refused)\\.'],
+  begin: [
+    'plugin-vue:export-helper',
+    'node_modules/(@element-plus/icons-vue|@vueuse|d3-path|d3-shape|lodash-es|pinia|vue-router/dist/useApi)',
+    'node_modules/@lucide/vue/dist/esm/(?!icons/(?!circle-alert))',
+    'node_modules/element-plus/es/(constants|locale|utils)/',
+    'node_modules/element-plus/es/hooks/use-(aria|attrs|composition|cursor|deprecated|empty-values|focus-controller|id|locale|namespace|prop|size|z-index)/',
+    'node_modules/element-plus/es/components/(button|icon|input)/(src/|index)',
+    'node_modules/element-plus/es/components/(config-provider|form)/src/(constants|hooks)',
+    'contract/src/(acts|lots|places)\\.',
+    'core/src/households/dates\\.',
+    'web/no-colours\\.',
+    'web/src/(households/(say|words)|lots/say)\\.',
+    'words/src/screens/(households|lots)\\.',
+  ],
+  fields: [
+    'node_modules/element-plus/(es/components/radio(-button|-group)?/|theme-chalk/el-radio)',
+    'contract/src/(backup|beds)\\.',
+    'web/src/kit/Choices\\.',
+    'web/src/(households/(attempt|backup-warning)|line/(say|EndTests)|lots/(act|TroubledLots|WeighField)|places/(say|ReadField)|beds/write-down)\\.',
+    'words/src/screens/(line|places)\\.',
+  ],
+}
+
 export default defineConfig(({ command }) => ({
   plugins: [vue(), readMessages()],
   ...(command === 'build'
@@ -51,5 +81,14 @@ export default defineConfig(({ command }) => ({
     assetsInlineLimit: 0,
     modulePreload: { polyfill: false },
     reportCompressedSize: true,
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          // what these use and the first page does not stays where it is
+          includeDependenciesRecursively: false,
+          groups: Object.entries(sentTogether).map(([name, parts]) => ({ name, test: new RegExp(parts.join('|')) })),
+        },
+      },
+    },
   },
 }))

@@ -18,8 +18,14 @@ const router = useRouter()
 const find = ref<InstanceType<typeof FindBox>>()
 const keysShown = ref(false)
 const last = useLastAct()
-/** whose page it is stands there first, then the tabs, then what is sought with, then what a thumb has */
-const stage = useByAndBy(ref(4), 1)
+/** whose page it is stands there first, then the tabs, half at a time, then what is sought with, then what a thumb has */
+const stage = useByAndBy(ref(5), 1)
+const half = tabs.length / 2
+/** once it is known, its name and day stand there first, then the screen, then its year */
+const known = useByAndBy(
+  computed(() => (frame.frame || frame.failure ? 3 : 0)),
+  1,
+)
 const WhoseView = defineAsyncComponent(() => import('./households/WhoseView.vue'))
 /** the address names no household, or one that is not here (any more) */
 const nobody = computed(() => !householdHere || frame.unknown)
@@ -81,6 +87,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     <RouterLink class="name" to="/" :aria-label="say('vadoseToTodaysRound')">{{ say('vadose') }}</RouterLink>
     <div v-if="frame.frame" class="year">
       <YearStrip
+        v-if="known > 2"
         :year="frame.frame.year"
         :today="frame.today"
         :chosen="chosen"
@@ -105,7 +112,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   </header>
   <nav v-if="!nobody" class="tabs" :aria-label="say('screens')">
     <RouterLink
-      v-for="tab in stage > 1 ? tabs : []"
+      v-for="tab in tabs.slice(0, half * (stage - 1))"
       :key="tab.name"
       :to="tab.path"
       :class="{ here: inTab === tab.name }"
@@ -113,7 +120,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     >
       <component :is="tab.icon" class="icon" aria-hidden="true" />{{ tab.label }} <kbd>{{ tab.key }}</kbd>
     </RouterLink>
-    <FindBox v-if="stage > 2" ref="find" class="find" />
+    <FindBox v-if="stage > 3" ref="find" class="find" />
   </nav>
   <main>
     <Notice v-if="frame.failure && !nobody" bad>{{ frame.failure }}</Notice>
@@ -123,9 +130,9 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
     <UndoBar />
     <WhoseView v-if="nobody" :unknown="householdHere" />
     <!-- no screen begins before its household is known -->
-    <RouterView v-else-if="frame.frame || frame.failure" />
+    <RouterView v-else-if="known > 1" />
   </main>
-  <nav v-if="!nobody && stage > 3" class="thumb-bar" :aria-label="say('screensByThumb')">
+  <nav v-if="!nobody && stage > 4" class="thumb-bar" :aria-label="say('screensByThumb')">
     <RouterLink to="/"><IconToday class="icon" aria-hidden="true" />{{ say('today') }}</RouterLink>
     <RouterLink to="/bring-in"><IconBringIn class="icon" aria-hidden="true" />{{ say('bringIn') }}</RouterLink>
     <RouterLink to="/find"><IconFind class="icon" aria-hidden="true" />{{ say('find') }}</RouterLink>

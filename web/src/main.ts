@@ -23,8 +23,10 @@ const firstFigure = new Promise<void>((resolve) => {
 // a page is open on one household, named in its address; where none is, the one there is or the one looked at last
 void findHousehold().then(async (address) => {
   if (address) return location.replace(address)
-  // the book of crops is read in a stretch of its own, all else that the page is made of in another, and then it is drawn
+  // the book of crops is read in a stretch of its own, what asks in another, all else that the page is made of in a third
   await import('./almanac/almanac')
+  await breath()
+  await import('./view')
   await breath()
   const { start } = await import('./start')
   await breath()

@@ -5,7 +5,7 @@ import App from './App.vue'
 import { breath } from './by-and-by'
 import { watchChanges } from './changes'
 import { useFrame } from './households'
-import { router } from './router'
+import { makeRouter } from './router'
 import { answers } from './view'
 
 /**
@@ -18,7 +18,7 @@ export async function start(firstFigure: Promise<void>): Promise<void> {
   app.runWithContext(() => useFrame())
   await breath()
   // this begins to read the screen that the address names
-  app.use(router)
+  app.use(makeRouter())
   await breath()
   await firstFigure
   app.mount('#app')

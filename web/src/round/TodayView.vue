@@ -31,11 +31,11 @@ const places = computed(() => {
     .map((place) => ({ ...place, before: (before += place.jobs.length) - place.jobs.length }))
 })
 const count = computed(() => round.value?.places.reduce((sum, p) => sum + p.jobs.length, 0) ?? 0)
-/** the first jobs are on the screen before what is below them, and beside them, is drawn */
+/** what stands above the jobs is on the screen first, then the first of them, then what is below and beside them */
 const shown = useByAndBy(
   computed(() => (round.value ? count.value + 1 : 0)),
+  0,
   2,
-  3,
 )
 </script>
 
