@@ -80,3 +80,28 @@ test('a screen says that the server does not answer, and comes back by itself wh
   await expect(page.getByText('Vadose does not answer')).toHaveCount(0)
   wrongs.splice(0)
 })
+
+test('a screen that cannot be had says so, and after a renewal of the server the page is opened anew', async ({
+  page,
+  wrongs,
+}) => {
+  await startHousehold(page, 'Renewed House')
+  await page.goto('/')
+  const parts = '**/assets/StoresView-*.js'
+  await page.route(parts, (route) => route.abort())
+  await page.route('**/api/health', (route) => route.abort())
+  const stores = page.getByRole('navigation', { name: 'Screens', exact: true }).getByRole('link', { name: 'Stores' })
+  await stores.click()
+  await expect(page.getByRole('alert')).toContainText('Vadose does not answer')
+  await expect(page.getByRole('heading', { name: 'The round' })).toBeVisible()
+  // it is back, and knows nothing of the parts that this page was built of
+  await page.unroute('**/api/health')
+  await page.unroute(parts)
+  let gone = 0
+  await page.route(parts, (route) => (gone++ ? route.continue() : route.fulfill({ status: 404 })))
+  await stores.click()
+  await expect(page).toHaveURL(/renewed-house\/stores$/)
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('The house')
+  await expect(page.getByRole('alert')).toHaveCount(0)
+  wrongs.splice(0)
+})

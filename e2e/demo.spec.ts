@@ -108,14 +108,22 @@ test('the cellar theme is as legible', async ({ page }) => {
   }
 })
 
-test('the first page takes less than 200 kB of JavaScript, gzipped', async ({ page }) => {
+test('the first page takes less than 200 kB of JavaScript, sent gzipped, in a dozen files', async ({ page }) => {
   const scripts = new Set<string>()
   page.on('response', (response) => response.url().endsWith('.js') && scripts.add(response.url()))
   await page.goto('/', { waitUntil: 'networkidle' })
   // asked for again: what a worker has read that is done cannot be looked into any more
   const bodies = await Promise.all([...scripts].map(async (url) => (await page.request.get(url)).body()))
   const total = bodies.reduce((sum, body) => sum + gzipSync(body).length, 0)
+  const sent = await page.evaluate(() =>
+    (performance.getEntriesByType('resource') as PerformanceResourceTiming[])
+      .filter(({ name, decodedBodySize }) => name.endsWith('.js') && decodedBodySize > 2000)
+      .map(({ encodedBodySize, decodedBodySize }) => encodedBodySize / decodedBodySize),
+  )
+  expect(sent.length).toBeGreaterThan(5)
+  expect(Math.max(...sent)).toBeLessThan(0.6)
   expect(scripts.size).toBeGreaterThan(2)
+  expect(scripts.size).toBeLessThanOrEqual(14)
   expect(total).toBeGreaterThan(20_000)
   expect(total).toBeLessThan(200_000)
 })

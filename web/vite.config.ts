@@ -2,6 +2,7 @@ import { parse } from '@formatjs/icu-messageformat-parser'
 import vue from '@vitejs/plugin-vue'
 import { fileURLToPath } from 'node:url'
 import { defineConfig, type Plugin } from 'vite'
+import { compression } from 'vite-plugin-compression2'
 
 /**
  * Messages are read when the page is built, not in the page: it does without the parser, which is most of what saying
@@ -54,7 +55,7 @@ const sentTogether = {
 }
 
 export default defineConfig(({ command }) => ({
-  plugins: [vue(), readMessages()],
+  plugins: [vue(), readMessages(), compression({ algorithms: ['gzip'], include: /\.(js|css|wasm)$/ })],
   ...(command === 'build'
     ? {
         resolve: {

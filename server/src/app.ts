@@ -1,6 +1,7 @@
 import { told } from '@vadose/core/message'
 import { Refusal } from '@vadose/core/refusal'
 import express, { type Express } from 'express'
+import staticGzip from 'express-static-gzip'
 import type { Logger } from 'pino'
 import { serveAlmanac } from './almanac/routes'
 import { openApi } from './api'
@@ -119,7 +120,14 @@ export function makeApp({
 
   // a worker takes the policy of its own script: this one alone may run what it compiles, the solver
   app.use(/^\/assets\/arrange\.worker-[\w-]+\.js$/, wasmWorker)
-  app.use('/assets', express.static(`${webRoot}/assets`, { immutable: true, maxAge: '365d', fallthrough: false }))
+  // each beside what it became when it was built, gzipped: a phone in the cellar waits for a third of it
+  app.use(
+    '/assets',
+    staticGzip(`${webRoot}/assets`, {
+      index: false,
+      serveStatic: { immutable: true, maxAge: '365d', fallthrough: false },
+    }),
+  )
   app.use(express.static(webRoot, { index: false }))
   app.get('/{*path}', (_request, response) => {
     response.set('Cache-Control', 'no-cache').sendFile('index.html', { root: webRoot })

@@ -143,6 +143,10 @@ describe('what no program of ours would send', () => {
     expect(((await answer.json()) as { error: { message: string } }).error.message).toMatch(/\w.*\.$/)
   })
 
+  it('a part of an older page is not there any more', async () => {
+    expect((await fetch(new URL('/assets/TodayView-older.js', at.client.address('/')))).status).toBe(404)
+  })
+
   it('a compressed body is read', async () => {
     const body = gzipSync(JSON.stringify({ requestId: randomUUID(), crop: 'raspberry', weightG: 500 }))
     expect((await raw('/picks', new Uint8Array(body), { 'Content-Encoding': 'gzip' })).status).toBe(201)

@@ -61,8 +61,10 @@ function asRefusal(error: unknown): Refusal | undefined {
     return new Refusal('invalid', told('input.unreadable'))
   }
   if (error instanceof URIError) return new Refusal('not-found', told('input.noSuchAddress'))
-  // what else the body's reader could not make sense of: broken compression, a length that is not so
   const status = (error as { status?: number } | null)?.status ?? 0
+  // a part of an older page, asked for after the server was renewed
+  if (status === 404) return new Refusal('not-found', told('input.noSuchAddress'))
+  // what else the body's reader could not make sense of: broken compression, a length that is not so
   if (status >= 400 && status < 500) return new Refusal('invalid', told('input.unreadable'))
   return undefined
 }

@@ -8,6 +8,7 @@ import { settleUnanswered } from './unanswered'
 import { readRequest } from '@vadose/contract/households'
 import { fullDate, useFrame, YearStrip } from './households'
 import { FindBox, UndoBar, useLastAct } from './lots'
+import { useMissingScreen } from './missing-screen'
 import { tabs } from './router'
 import { say } from './say'
 import { Notice, IconBringIn, IconFind, IconLarder, IconMore, IconToday } from './kit'
@@ -16,6 +17,7 @@ const frame = useFrame()
 const route = useRoute()
 const router = useRouter()
 const find = ref<InstanceType<typeof FindBox>>()
+const missing = useMissingScreen()
 const keysShown = ref(false)
 const last = useLastAct()
 /** whose page it is stands there first, then the tabs, half at a time, then what is sought with, then what a thumb has */
@@ -124,6 +126,7 @@ onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
   </nav>
   <main>
     <Notice v-if="frame.failure && !nobody" bad>{{ frame.failure }}</Notice>
+    <Notice v-if="missing" bad>{{ missing }}</Notice>
     <Notice v-if="arrived">
       {{ say('whatYouKeptJustBefore') }}
     </Notice>
