@@ -19,10 +19,14 @@ interface Watched {
 }
 
 /** A page in a browser of its own that keeps count of its long tasks, those over 50 ms. */
-export async function watchedPage<T>(url: string, work: (page: Page) => Promise<T>): Promise<T> {
+export async function watchedPage<T>(
+  url: string,
+  work: (page: Page) => Promise<T>,
+  viewport = { width: 1280, height: 800 },
+): Promise<T> {
   const browser = await chromium.launch({ executablePath: browserProgram, args: ['--no-sandbox'] })
   try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    const page = await browser.newPage({ viewport })
     await page.addInitScript(() => {
       const tasks: number[] = []
       Object.assign(window, { tasks })
@@ -37,6 +41,10 @@ export async function watchedPage<T>(url: string, work: (page: Page) => Promise<
     await browser.close()
   }
 }
+
+/** Every task over 50 ms that a page had until now, ms. */
+export const longTasks = (page: Page): Promise<number[]> =>
+  page.evaluate(() => (window as unknown as Watched).tasks.map(Math.round))
 
 /** The longest task of the page while something is done with it, ms; 0 where none was over 50. */
 export async function longestDuring(page: Page, work: () => Promise<unknown>): Promise<number> {

@@ -271,6 +271,9 @@ describe('conditioning and the pantry', () => {
     expect(conditioningVerdict({ ...look, mould: true, beads: true }).verdict).toBe('throw-out')
     expect(conditioningVerdict({ ...look, day: 9, beads: true }).verdict).toBe('back-to-dryer')
     expect(conditioningVerdict({ ...look, jarHumidityPct: 71 }).verdict).toBe('back-to-dryer')
+    // the marks themselves: 60 is not below 60, 65 not above 65
+    const at = (jarHumidityPct: number) => conditioningVerdict({ ...look, day: 8, jarHumidityPct }).verdict
+    expect([59.9, 60, 65, 65.1].map(at)).toEqual(['done', 'shake-on', 'shake-on', 'back-to-dryer'])
     const on = conditioningVerdict(look)
     expect([on.verdict, inPlainWords(on.says)]).toEqual(['shake-on', expect.stringContaining('4 more days')])
     expect(conditioningVerdict({ ...look, day: 7, jarHumidityPct: 52 }).verdict).toBe('done')

@@ -71,6 +71,20 @@ describe('ages', () => {
     expect(after('potato-maincrop', 5, 85, potato.greeningDays!.value, 'greening')).toBeCloseTo(0.25, 6)
   })
 
+  it('in a neighbour’s gas go faster the warmer it is, up to 20 °C, by hand', () => {
+    const carrot = cropById('carrot')
+    const after = (t: number, gas: number) =>
+      agesByDay(carrot, steadyAir(t, 95, 24 * 20), 'box', { gas }).ages[ends.indexOf('ethylene')]![20]!
+    // 35 days of the full gas at 7 °C are half the lot
+    const days = (pace: number) => (20 * pace) / 35
+    expect(after(-0.5, 1)).toBeCloseTo(days(0.3), 6)
+    expect(after(0, 1)).toBeCloseTo(days(0.5), 6)
+    expect(after(10, 1)).toBeCloseTo(days(1.25), 6)
+    expect(after(10, 0.4)).toBeCloseTo(days(1.25) * 0.4, 6)
+    expect(after(25, 1)).toBeCloseTo(days(2), 6)
+    expect(after(10, 0)).toBe(0)
+  })
+
   it('never turn back, in any air', () => {
     fc.assert(
       fc.property(anyAir, (air) =>

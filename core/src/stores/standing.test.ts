@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
+import { airSeries } from '../air'
 import { cropById } from '../almanac'
-import { badShare, noneBad, runsForDays, stand, steadyLife } from './index'
+import { badShare, lotLife, noneBad, runsForDays, sameUntil, stand, steadyLife } from './index'
 import { hazardAt, runs, type LifeModel } from './life-model'
 
 /** The same law in steps of an hour or so, written down once more: what goes bad, what spoils its neighbours, what dries up. */
@@ -48,4 +49,15 @@ describe('a lot left standing goes as in steps of an hour', () => {
       }
     })
   }
+})
+
+it('two lives are the same until the day their air parts, and not a week later', () => {
+  const life = (then: number) => {
+    const days = Float64Array.from({ length: 24 * 120 }, (_, hour) => (hour < 24 * 40 ? 4 : then))
+    return lotLife(cropById('carrot'), airSeries(0, days, new Float64Array(days.length).fill(95)), 'damp-sand').model
+  }
+  const [one, other] = [life(5), life(8)]
+  expect(sameUntil(one, other, 35)).toBe(true)
+  expect(sameUntil(one, other, 47)).toBe(false)
+  expect(sameUntil(one, one, 119)).toBe(true)
 })
