@@ -1,7 +1,8 @@
+import { endShape } from '@vadose/core/assumptions'
 import { performance } from 'node:perf_hooks'
 import { airSeries, type AirSeries } from '@vadose/core/air'
 import { crops } from '@vadose/core/almanac'
-import { agesByDay, endShape, ends, lifeModel, usualPacking } from '@vadose/core/stores'
+import { agesByDay, ends, lifeModel, usualPacking } from '@vadose/core/stores'
 import { inTurn } from './rounds'
 
 /** A year of hourly air with seasons and days in it. */

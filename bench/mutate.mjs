@@ -78,7 +78,7 @@ for (const name of readdirSync('node_modules').filter((one) => one !== '@vadose'
   symlinkSync(resolve('node_modules', name), join(copy, 'node_modules', name))
 for (const name of ['core', 'contract', 'words'])
   symlinkSync(join(copy, name), join(copy, 'node_modules/@vadose', name))
-const leaning = ['core/src/assumptions.test.ts', 'core/src/forecast']
+const leaning = ['core/src/assumptions/', 'core/src/forecast']
 /** What is running now, with its workers: a break may loop for ever, and nothing is left behind. */
 let end = () => undefined
 for (const signal of ['SIGINT', 'SIGTERM']) {

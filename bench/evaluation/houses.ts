@@ -1,9 +1,10 @@
+import { spreadPerWeek } from '@vadose/core/assumptions'
 import { airSeries, hourMs } from '@vadose/core/air'
 import { choiceFrom, programmeOf, type ArrangeProblem, type Choice } from '@vadose/core/arrange'
 import { normalDeviate, stream } from '@vadose/core/chance'
 import { lookingByBelief } from '@vadose/core/checks'
 import { arrangementProblem, keepingOf, type House, type LotState } from '@vadose/core/forecast'
-import { agesByDay, ends, spreadPerWeek } from '@vadose/core/stores'
+import { agesByDay, ends } from '@vadose/core/stores'
 import load from 'highs'
 import { build, crops, days, kinds, packOf, readDays, truths, type Built, type Truth } from './true-houses'
 

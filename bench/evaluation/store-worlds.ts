@@ -1,8 +1,9 @@
+import { spreadPerWeek } from '@vadose/core/assumptions'
 import { airSeries } from '@vadose/core/air'
 import { cropById } from '@vadose/core/almanac'
 import { normalDeviate, stream } from '@vadose/core/chance'
 import { drawFailures, drawState } from '@vadose/core/checks'
-import { agesByDay, keepingForecast, lifeModel, runningShare, spreadPerWeek, type LifeModel } from '@vadose/core/stores'
+import { agesByDay, keepingForecast, lifeModel, runningShare, type LifeModel } from '@vadose/core/stores'
 
 /** What is true of stores in a world; the belief knows nothing of it. */
 export const worlds = {

@@ -1,7 +1,8 @@
+import { spreadPerWeek } from '../assumptions'
 import { describe, expect, it } from 'vitest'
 import { nextLookInDays, beliefAfterChecks } from '../checks'
 import { daysAside } from '../lots/aside'
-import { bearableLossPct, keepAt, spreadPerWeek, steadyLife } from '../stores'
+import { bearableLossPct, keepAt, steadyLife } from '../stores'
 import {
   almanacWith,
   cropById,

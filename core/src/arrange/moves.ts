@@ -1,4 +1,5 @@
-import { costOf, costOfStaying, moveCostKg, type ArrangeProblem, type Choice } from './problem'
+import { moveCostKg } from '../assumptions'
+import { costOf, costOfStaying, type ArrangeProblem, type Choice } from './problem'
 
 /** One carry: what it saves against leaving that lot where it is, all else as arranged. */
 export interface ArrangedMove {

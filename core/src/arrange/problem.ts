@@ -1,3 +1,4 @@
+import { moveCostKg, smellShare } from '../assumptions'
 /** A place of the house as far as an arrangement goes. */
 export interface ArrangePlace {
   id: string
@@ -36,11 +37,6 @@ export interface ArrangeProblem {
   places: readonly ArrangePlace[]
   lots: readonly ArrangeLot[]
 }
-
-/** What carrying a lot once has to save before it is proposed, kg. Judgement: an hour in the cellar is worth a supper. */
-export const moveCostKg = 0.25
-/** What a month beside something that smells spoils of what takes it on, share of its kilos. Judgement. */
-export const smellShare = 0.02
 
 /** The way a lot goes by its number among its ways. */
 export type Choice = readonly number[]

@@ -1,4 +1,5 @@
-import { moveCostKg, roomIn, smellShare, type ArrangeProblem, type Choice } from './problem'
+import { moveCostKg, smellShare } from '../assumptions'
+import { roomIn, type ArrangeProblem, type Choice } from './problem'
 
 /** Figures as the LP format takes them. */
 const num = (x: number) => Number(x.toFixed(7)).toString()

@@ -3,15 +3,8 @@ import { addDays, daysBetween, type CivilDate } from '../households'
 import { onDay, told } from '../message'
 import type { Stand } from './entry'
 import { turnSays } from './says'
-import { newest, telling, tryAgainDays, type SignSays, type StandVerdict } from './signs'
-
-/** scapes are cut at one to one and a half turns, and curl about half a turn in so many days. Common practice, no source. */
-export const scapeTurns = { from: 1, to: 1.5 }
-const halfTurnDays = 4
-/** looks come closer as the day does: halfway to it, within these bounds, days. Judgement. */
-const lookEvery = { least: 3, most: 21 }
-/** before anything was seen, the first look comes so long before it is usually time, days */
-const firstLookDays = 28
+import { newest, telling, type SignSays, type StandVerdict } from './signs'
+import { bedFirstLookDays, bedLookEvery, halfTurnDays, scapeTurns, tryAgainDays } from '../assumptions'
 
 /** When the scapes are to be looked at or cut; null where they are, or nobody looked. */
 export function scapesNext(crop: Crop, stand: Stand): StandVerdict['next'] {
@@ -47,7 +40,7 @@ export function nextAt(
       ? { what: 'lift', on: window!.to, why: told('beds.pastWindow') }
       : { what: 'lift', on: day ?? window!.from, why: told('beds.windowOpen', { to: onDay(window!.to) }) }
   }
-  if (scapes && scapes.on <= addDays(today, lookEvery.least)) return scapes
+  if (scapes && scapes.on <= addDays(today, bedLookEvery.least)) return scapes
   const look = lookNext(crop, stand, window, led)
   return scapes && (!look || scapes.on < look.on) ? scapes : look
 }
@@ -66,13 +59,13 @@ function lookNext(
     return stand.plantedOn ? null : { what: 'look', on: stand.entries[0]!.on, why: told('beds.nobodyLooked') }
   }
   if (!telling(crop, led)) {
-    const first = addDays(window.from, -firstLookDays)
-    const again = after(lookEvery.most)
+    const first = addDays(window.from, -bedFirstLookDays)
+    const again = after(bedLookEvery.most)
     const why = last ? told('beds.lastLooked', { on: onDay(last.on) }) : told('beds.firstLook')
     return { what: 'look', on: again && again > first ? again : first, why }
   }
   const from = last?.on ?? led.on
   const gap = Math.round(daysBetween(from, window.from) / 2)
-  const on = addDays(from, Math.min(lookEvery.most, Math.max(lookEvery.least, gap)))
+  const on = addDays(from, Math.min(bedLookEvery.most, Math.max(bedLookEvery.least, gap)))
   return { what: 'look', on, why: told('beds.lastLookedMayBe', { on: onDay(from), from: onDay(window.from) }) }
 }

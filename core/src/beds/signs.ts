@@ -3,6 +3,7 @@ import { addDays, daysBetween, type CivilDate } from '../households'
 import { onDay, term, told, type Message, type Part } from '../message'
 import type { BedEntry, Stand } from './entry'
 import { signSays } from './says'
+import { bedReadyDays, bentDays, freshSignDays, tryAgainDays, yearsDiffer } from '../assumptions'
 
 /** One sign, and when it says to lift. */
 export interface SignSays {
@@ -27,16 +28,6 @@ export interface StandVerdict {
   /** what is to be done next at the bed, and when */
   next: { what: 'look' | 'cut-scapes' | 'lift'; on: CivilDate; why: Message } | null
 }
-
-/** a sign looked at longer ago says less than one of now, days. Judgement. */
-const freshDays = 14
-/** bent over, tops wither in one to two weeks. Common practice, no source. */
-const bentDays = [7, 14] as const
-/** one lifted to try: too early is tried again in a week, ready stands for ten days. Judgement. */
-export const tryAgainDays = 7
-const readyDays = 10
-/** last year's day, give or take, days. Judgement. */
-const yearsDiffer = 10
 
 /** The school a household lifts by, or the almanac's usual one. */
 export function liftingSchool(crop: Crop, choice: string | undefined): ReadinessSchool | undefined {
@@ -73,7 +64,7 @@ export function signsOf(crop: Crop, school: ReadinessSchool | undefined, stand: 
       outcome.says === 'early'
         ? [addDays(on, tryAgainDays), addDays(on, 3 * tryAgainDays)]
         : outcome.says === 'ready'
-          ? [on, addDays(on, readyDays)]
+          ? [on, addDays(on, bedReadyDays)]
           : [on, on]
     found.push({ by: 'tried', on, from, to, seen: term(outcome.label) })
   }
@@ -142,7 +133,7 @@ export const telling = (crop: Crop, sign: SignSays) => !crop.readiness || !['pla
 /** What is gone by first: one tried, the sign, the scapes; an old look only where none is fresh. */
 export function ranked(signs: readonly SignSays[], today: CivilDate): SignSays[] {
   const looked = (sign: SignSays) => sign.by === 'tried' || sign.by === 'sign'
-  const old = (sign: SignSays) => looked(sign) && daysBetween(sign.on, today) > freshDays
+  const old = (sign: SignSays) => looked(sign) && daysBetween(sign.on, today) > freshSignDays
   const someFresh = signs.some((sign) => looked(sign) && !old(sign))
   return signs.filter((sign) => !(someFresh && old(sign)))
 }

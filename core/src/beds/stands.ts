@@ -1,8 +1,6 @@
 import { addDays, daysBetween, type CivilDate } from '../households'
 import type { BedEntry, BedMove, Stand } from './entry'
-
-/** nothing stands longer than this without a word, days: a planting forgotten is not asked about for ever */
-const forgottenDays = 420
+import { forgottenDays, leftStandingDays, plantingDays } from '../assumptions'
 
 const yearDays = 365
 
@@ -75,12 +73,8 @@ const rank = (one: Happening) =>
       ? 1
       : 2
 
-/** a bed is planted up within about so many days; later it is another planting, whatever became of the first */
-const plantingDays = 120
 const longAgo = ({ plantedOn }: Stand, on: CivilDate) => plantedOn !== null && daysBetween(plantedOn, on) > plantingDays
 
-/** days after a harvest within which a look is at what was left standing */
-const leftStandingDays = 60
 const stillStands = (stand: Stand, one: Happening, planting: boolean): boolean =>
   !planting &&
   stand.entries.at(-1)?.what !== 'cleared' &&

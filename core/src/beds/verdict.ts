@@ -1,6 +1,7 @@
+import { unwateredDays } from '../assumptions'
 import type { Crop } from '../almanac'
 import { daysBetween, type CivilDate } from '../households'
-import { dryForDays, frostSays, liftingDay, unwateredDays, type DayAhead } from '../intake'
+import { dryForDays, frostSays, liftingDay, type DayAhead } from '../intake'
 import { onDay, sentence, told, type Message } from '../message'
 import type { Stand } from './entry'
 import { nextAt, scapesNext } from './next'

@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { cropById } from '../almanac'
-import { lookBeforeLost } from '../assumptions'
+import { lookBeforeLost, spreadPerWeek } from '../assumptions'
 import { airSeries } from '../air'
 import { lnBetaBinomial } from '../chance'
 import { foundByLooking, looksCorrelation } from '../assumptions'
-import { lotLife, noneBad, sameUntil, stand, spreadPerWeek, meanSoundShare, priorWeights, steadyLife } from '../stores'
+import { lotLife, noneBad, sameUntil, stand, meanSoundShare, priorWeights, steadyLife } from '../stores'
 import {
   beliefAfterChecks,
   bearableHarm,

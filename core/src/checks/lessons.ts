@@ -1,4 +1,11 @@
-import { lessonOutlierSd, lifeVariance, lotLifeLogSd, varietyKeeps, varietySaidVariance } from '../assumptions'
+import {
+  leastLessonGained,
+  lessonOutlierSd,
+  lifeVariance,
+  lotLifeLogSd,
+  varietyKeeps,
+  varietySaidVariance,
+} from '../assumptions'
 import type { VarietySaid } from '../almanac'
 import type { Spread } from '../chance'
 import type { LifeModel, LifePrior, LotBelief } from '../stores'
@@ -17,9 +24,6 @@ export interface Lesson extends Told {
   /** of its harvest */
   year: number
 }
-
-/** A look that narrows nothing teaches nothing: precision gained, for each unit of log life squared. */
-const leastGained = 1
 
 const lotVariance = lotLifeLogSd ** 2
 
@@ -47,7 +51,7 @@ export function toldBy(model: LifeModel, belief: LotBelief): Told | undefined {
   mean /= total
   const variance = Math.max(1e-4, square / total - mean * mean)
   const gained = 1 / variance - 1 / lotVariance
-  return gained < leastGained ? undefined : { logMean: mean / variance / gained, logSd: Math.sqrt(1 / gained) }
+  return gained < leastLessonGained ? undefined : { logMean: mean / variance / gained, logSd: Math.sqrt(1 / gained) }
 }
 
 /** Names of varieties are typed by hand. */

@@ -1,5 +1,5 @@
-import { bearableBadShare, checkIntervalDays, ownHarm } from '../assumptions'
-import { badShare, runningShares, runsForDays, soundShares, type LifeModel, type LotBelief } from '../stores'
+import { bearableBadShare, checkIntervalDays, ownHarm, runsForDays } from '../assumptions'
+import { badShare, runningShares, soundShares, type LifeModel, type LotBelief } from '../stores'
 import { floats, floatsOf } from '../rows'
 
 /**

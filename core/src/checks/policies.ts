@@ -1,6 +1,7 @@
+import { spreadPerWeek } from '../assumptions'
 import { stream } from '../chance'
 import type { Crop, Packing } from '../almanac'
-import { spreadPerWeek, runningShare, soundShare, steadyLife, usualPacking, type LifeModel } from '../stores'
+import { runningShare, soundShare, steadyLife, usualPacking, type LifeModel } from '../stores'
 import { requireWithin } from '../refusal'
 import { nextCheckInDays } from './next-check'
 import { beliefNow, noLooksYet, takeInLook, type Check } from './posterior'

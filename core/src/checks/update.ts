@@ -1,6 +1,7 @@
+import { spreadPerWeek } from '../assumptions'
 import type { Spread } from '../chance'
 import type { Crop } from '../almanac'
-import { lifeModelFromSpread, spreadPerWeek, steadyLife, unitLife, type LifeModel } from '../stores'
+import { lifeModelFromSpread, steadyLife, unitLife, type LifeModel } from '../stores'
 import { told, fieldNamed } from '../message'
 import { Refusal } from '../refusal'
 import { nextLookInDays } from './next-look'

@@ -12,6 +12,24 @@ import { packingOf } from './lived'
 import type { LotState } from './lot'
 import type { PlaceState } from './place'
 import { troubleOf, workable } from './trouble'
+import {
+  dampHours,
+  dampWatch,
+  forecastOffC,
+  freezerHours,
+  freezerWarmC,
+  freezerWatch,
+  frostChance,
+  guessedOffC,
+  nightDropC,
+  nightsAhead,
+  offMoreC,
+  silentHours,
+  worseDays,
+  worseFor,
+  worseShare,
+  wroteHours,
+} from '../assumptions'
 
 export interface Alarm {
   /** the same as long as it is about the same place and the same lots: what is muted by it stays muted */
@@ -26,30 +44,6 @@ export interface Alarm {
   place: PlaceState | undefined
   codes: string[]
 }
-
-/** nights ahead that are warned of, and how likely frost has to be. Judgement: a night too many costs a blanket, one missed a crop. */
-const nightsAhead = 5
-const frostChance = 0.2
-/** a forecast of a night's coldest hour is off by so much, and by more each day on, °C (sizes from memory) */
-const forecastOffC = 1.2
-const offMoreC = 0.35
-/** how far a night falls below its day's mean, and how far off a guessed place may be, °C. Judgement. */
-const nightDropC = { still: 1, breezy: 3.5 } as const
-const guessedOffC = 1.5
-/** hours of the last days that were damp enough for mould */
-const dampWatch = 72
-const dampHours = 48
-/** A logger that wrote nearly every hour and has been still for so long is silent. Judgement. */
-const silentHours = 30
-const wroteHours = 100
-/** a load put in warms a freezer for an evening; longer than that it is broken, open or off */
-const freezerWatch = 12
-const freezerWarmC = -12
-const freezerHours = 5
-/** a look that brings the date forward by this much of what was left, and by days, is told */
-const worseShare = 0.25
-const worseDays = 14
-const worseFor = 10
 
 const listed = (lots: readonly LotState[]): Listing =>
   listing([...new Set(lots.map(({ cropData }) => cropData.plural))].map(term))

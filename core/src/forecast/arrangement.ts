@@ -1,8 +1,19 @@
 import { bestWays, waysThrough, type ArrangeLot, type ArrangeProblem } from '../arrange'
 import { airSeries, hourMs, type AirSeries } from '../air'
-import { fullGasKg, gasReaching } from '../assumptions'
+import {
+  eatenAfterMonths,
+  fridgeKg,
+  frostSafeC,
+  fullGasKg,
+  gasReaching,
+  harvestKgPerLitre,
+  leastArrangedKg,
+  spellDays,
+  weatherC,
+  wintersAhead,
+} from '../assumptions'
 import { normalDeviate, stream } from '../chance'
-import { dayOf, isDark, likeOf, placeKinds, weatherC } from '../places'
+import { dayOf, isDark, likeOf, placeKinds } from '../places'
 import { usualPacking } from '../stores'
 import type { House } from './house'
 import { agesAhead } from './lived'
@@ -14,29 +25,12 @@ import { wayLosses } from './way-losses'
 /** so far ahead an arrangement looks: from now, months */
 export const arrangedMonths = 6
 const monthDays = 30.4
-/** what is stored is eaten evenly, and lasts so much longer than is looked ahead, months. Judgement. */
-const eatenAfter = 2
-/** less is supper, kg */
-const leastKg = 0.8
-/** a household fridge has room for so much of the harvest where nobody says, kg. Judgement. */
-const fridgeKg = 12
-const kgPerLitre = 0.3
 /** gas counts from this share of the full amount on */
 const gasFrom = 0.2
 /** the heaviest of more are what there is to save */
 const mostLots = 80
 /** small houses are looked at way by way; larger ones by the best of each lot's */
 const allWaysUpTo = 8
-
-/** Winters an arrangement is weighed against: a usual one, and one of ten on either side, each with spells of its own. */
-const wintersAhead = [
-  { z: 0, seed: 1 },
-  { z: -1.2, seed: 2 },
-  { z: 1.2, seed: 3 },
-] as const
-const spellDays = 5
-/** colder than this it does not get in what is called frost-safe, °C */
-const frostSafeC = 0.5
 
 /** A place’s air in one of them: the expected, off by as much as it may be, with the spells of weather that come through. */
 function winterIn(house: House, place: PlaceState, { z, seed }: (typeof wintersAhead)[number]): AirSeries {
@@ -78,7 +72,7 @@ export function arrangementProblem(house: House): { problem: ArrangeProblem; pla
         lot.stage === 'stored' &&
         lot.form === 'fresh' &&
         lot.grown.group !== 'goods' &&
-        lot.weightG >= leastKg * 1000 &&
+        lot.weightG >= leastArrangedKg * 1000 &&
         wholeOf(lot.placeId) >= 0,
     )
     .sort((a, b) => b.weightG - a.weightG)
@@ -96,12 +90,12 @@ export function arrangementProblem(house: House): { problem: ArrangeProblem; pla
 
 function roomOf(place: PlaceState): number | null {
   const { holdsKg, litres } = likeOf(place)
-  return holdsKg ?? (place.kind !== 'fridge' ? null : litres === null ? fridgeKg : litres * kgPerLitre)
+  return holdsKg ?? (place.kind !== 'fridge' ? null : litres === null ? fridgeKg : litres * harvestKgPerLitre)
 }
 
 function lotProblem(house: House, lot: LotState, places: readonly PlaceState[], at: number, all: boolean): ArrangeLot {
   const kg = lot.weightG / 1000
-  const kgThen = monthEnds.map((_, m) => kg * (1 - m / (arrangedMonths + eatenAfter)))
+  const kgThen = monthEnds.map((_, m) => kg * (1 - m / (arrangedMonths + eatenAfterMonths)))
   const open = usualPacking(lot.cropData) !== 'sack' && lot.history.pack !== 'sack'
   const around = (place: PlaceState) => [0, 1].map((gas) => ({ light: open && !isDark(place), gas }))
   /** by winter, by place: how far each end comes, in calm air and beside what gives off gas */

@@ -7,6 +7,7 @@ import type { LotState } from './lot'
 import { climateAhead } from './place-climate'
 import type { PlaceState } from './place'
 import { workable } from './trouble'
+import { frostNightsFrom, gasCountsFrom } from '../assumptions'
 
 /** What of lots does not go with one another in a place, or with the place. */
 export interface Conflict {
@@ -16,10 +17,6 @@ export interface Conflict {
   codes: string[]
 }
 
-/** gas that reaches a lot counts from this share of the full amount on. Judgement. */
-const gasFrom = 0.2
-/** nights below freezing within the coming months that are a risk to be named */
-const frostNightsFrom = 0.5
 /** shut from mice */
 const mouseProof = ['jar', 'vacuum']
 
@@ -76,7 +73,7 @@ function gas(house: House, place: PlaceState, here: readonly LotState[]): Confli
     (lot) =>
       ['some', 'much'].includes(lot.cropData.keeping.ethyleneFelt.value) &&
       lot.form === 'fresh' &&
-      house.gasReaching(place, lot) >= gasFrom &&
+      house.gasReaching(place, lot) >= gasCountsFrom &&
       !givers.includes(lot),
   )
   return felt.map((lot) => ({

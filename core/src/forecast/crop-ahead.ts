@@ -7,6 +7,7 @@ import type { House } from './house'
 import { othersOf, type LotState } from './lot'
 import { sharesAhead, weeksAhead } from './shares-ahead'
 import { workable } from './trouble'
+import { appetiteG, guessedPaceOff, watchedDays } from '../assumptions'
 
 /** A change of weight on a day, as the ledger tells it. */
 export interface StockMove {
@@ -19,8 +20,6 @@ export interface StockMove {
   weightG: number
 }
 
-/** Days of eating that the pace is learnt from. */
-export const watchedDays = 120
 const yearDays = 365
 
 /** What is eaten at one pace: a crop, or a thing with a name of its own. */
@@ -68,12 +67,9 @@ interface UsesLately {
 const sameUses = (a: readonly Use[], b: readonly Use[]): boolean =>
   a.length === b.length && a.every(({ date, amount }, i) => date === b[i]!.date && amount === b[i]!.amount)
 
-/** What a household eats from store in a week, g, where nobody has eaten of something yet: shared out by what there is. Judgement. */
-const appetiteG = 5000
-const unsure = { p10: 0.4, p90: 1.8 }
 function guessedPace(allG: number, onHandG: number) {
   const p50 = (appetiteG * onHandG) / Math.max(appetiteG, allG)
-  return { p10: p50 * unsure.p10, p50, p90: p50 * unsure.p90 }
+  return { p10: p50 * guessedPaceOff.p10, p50, p90: p50 * guessedPaceOff.p90 }
 }
 
 /** What is to be eaten in all, g. A guess is no finer than a kilo, and every line's would move by what one bunch has dried. */

@@ -15,12 +15,13 @@ import {
 import type { Spread } from '../chance'
 import { dayMs } from '../households'
 import { passingFloats } from '../rows'
-import { agesOf, exposureOver, lifeModel, spreadPerWeek, usualPrior, type LifePrior } from '../stores'
+import { agesOf, exposureOver, lifeModel, usualPrior, type LifePrior } from '../stores'
 import type { House } from './house'
 import { cullsOf, looksSince } from './looks'
 import type { LotState } from './lot'
 import { lotAirThen } from './lot-air'
 import { packingOf } from './lived'
+import { leastToldTimes, spreadPerWeek } from '../assumptions'
 
 /** What lots of a crop that are gone have taught this house, and what it says of the crop's varieties. */
 const learntOf = (house: House, crop: string): Learnt =>
@@ -50,13 +51,10 @@ export interface LearntOf {
   years: number
 }
 
-/** less is not worth a sentence */
-const leastTimes = 1.03
-
 /** What was learnt that a lot's dates stand on; null where it is hardly anything. */
 export function learntOfLot(house: House, lot: LotState): LearntOf | null {
   const times = Math.exp(lifePriorOf(house, lot, house.placeOf(lot)?.id ?? null).logMean)
-  if (Math.max(times, 1 / times) < leastTimes) return null
+  if (Math.max(times, 1 / times) < leastToldTimes) return null
   const known = lot.variety !== null && learntOf(house, lot.crop).varieties.has(varietyKey(lot.variety))
   const lessons = house.lessons.filter(({ crop }) => crop === lot.crop)
   return { times, variety: known ? lot.variety : null, ...seasonsOf(lessons) }

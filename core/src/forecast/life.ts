@@ -1,3 +1,4 @@
+import { spreadPerWeek } from '../assumptions'
 import type { Crop } from '../almanac'
 import type { Spread } from '../chance'
 import { aged, beliefAfterChecks, type Check } from '../checks'
@@ -10,7 +11,6 @@ import {
   nineInTenFrom,
   paceSlopePerC,
   sameUntil,
-  spreadPerWeek,
   type KeepingForecast,
   type LifeModel,
   type LotBelief,

@@ -1,5 +1,13 @@
 import type { AirSeries } from '../air'
-import { mouldHoursADayIsWorth, onlyWayWorthDays } from '../assumptions'
+import {
+  hardlyPullsKPa,
+  mostTold,
+  mouldHoursADayIsWorth,
+  nearlyAsGood,
+  nearlyReady,
+  onlyWayWorthDays,
+  worthTellingDays,
+} from '../assumptions'
 import { addDays, instantOf } from '../households'
 import { curingOf, pullKPa } from '../line'
 import { curingOfLot } from './curing'
@@ -8,13 +16,6 @@ import { optionsFor, type LineOption } from './line-options'
 import type { LotState } from './lot'
 import type { PlaceState } from './place'
 import { workable } from './trouble'
-
-/** A gain under this is not worth telling, days. */
-const worthTelling = 1
-const mostTold = 6
-/** what can be done without taking the lot apart comes first where it is nearly as good */
-const nearlyAsGood = 0.7
-const nearlyReady = 0.9
 
 /** The moves that would help the whole line most, best first. */
 export function bestMoves(house: House): { lot: LotState; option: LineOption }[] {
@@ -32,15 +33,12 @@ export function bestMoves(house: House): { lot: LotState; option: LineOption }[]
       const best = rated.sort((a, b) => b.gain - a.gain)[0]
       const simple = rated.find(({ option, gain }) => option.act && best && gain > best.gain * nearlyAsGood)
       const chosen = simple ?? best
-      return chosen && chosen.gain >= worthTelling ? [{ lot, ...chosen }] : []
+      return chosen && chosen.gain >= worthTellingDays ? [{ lot, ...chosen }] : []
     })
     .sort((a, b) => b.gain - a.gain)
     .slice(0, mostTold)
     .map(({ lot, option }) => ({ lot, option }))
 }
-
-/** a day whose air pulls less than this on the mean is lost for drying, kPa. Judgement. */
-const hardlyPullsKPa = 0.05
 
 function meanPull(air: AirSeries, from: number, to: number): number {
   let sum = 0

@@ -5,6 +5,7 @@ import { keepsUntil } from './keeping'
 import { lotState, type LotState } from './lot'
 import { comingHour, outdoorsOf, placeState } from './place'
 import { troubleOf } from './trouble'
+import { leastMovedDays, movedAtMostDays, movedBackDays } from '../assumptions'
 
 /** How a lot's date has moved since last week, and what moved it. */
 export interface DateMoved {
@@ -16,18 +17,12 @@ export interface DateMoved {
   says: Message
 }
 
-const backDays = 7
-/** less is the forecast breathing */
-const leastDays = 3
-/** what has lain for years is not lived through again for a sentence, days */
-const oldestDays = 500
-
 /** What was thought of a lot a week ago against now: by its own entries, and by the air that came since. */
 export function movedSince(house: House, lot: LotState): DateMoved | null {
   const { history } = lot
-  const thenMs = house.nowMs - backDays * dayMs
+  const thenMs = house.nowMs - movedBackDays * dayMs
   const beganMs = history.storedAtMs
-  if (lot.stage !== 'stored' || beganMs === null || beganMs > thenMs || beganMs < house.nowMs - oldestDays * dayMs)
+  if (lot.stage !== 'stored' || beganMs === null || beganMs > thenMs || beganMs < house.nowMs - movedAtMostDays * dayMs)
     return null
   if (troubleOf(house, lot)) return null
   return house.once(lot, 'moved', [lot, house.place(lot.placeId)?.ahead, house.today], () => {
@@ -41,7 +36,7 @@ export function movedSince(house: House, lot: LotState): DateMoved | null {
     const now = keepsUntil(house, lot).nineInTenUntil.p50
     const was = keepsUntil(houseThen(house, lotThen, thenMs), lotThen).nineInTenUntil.p50
     const days = daysBetween(was, now)
-    if (Math.abs(days) < leastDays) return null
+    if (Math.abs(days) < leastMovedDays) return null
     const untouched = new House({
       ...factsOf(house),
       lots: house.lots.map((one) => (one.id === lot.id ? lotThen : one)),

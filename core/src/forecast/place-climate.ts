@@ -1,6 +1,6 @@
 import { hourMs, steadyAir } from '../air'
 import type { Crop } from '../almanac'
-import { timeLeftLogSd } from '../assumptions'
+import { doesFrom, doesWellFrom, nightC, stillC, timeLeftLogSd } from '../assumptions'
 import { normalQuantile, normalShare, type Spread } from '../chance'
 import { daysBetween } from '../households'
 import { airKindOf, dayOf, likeOf, placeFit } from '../places'
@@ -23,9 +23,6 @@ export interface MonthAhead {
 
 const months = 12
 const inTenth = normalQuantile(0.9)
-/** How much one night's coldest hour differs from the usual, outdoors, °C; in a place, what of it comes in. Common knowledge, no source. */
-const nightC = 3.5
-const stillC = 0.5
 
 /** The twelve months to come in a place: mean air and how sure, and the nights that freeze in there. */
 export const climateAhead = (house: House, place: PlaceState): MonthAhead[] =>
@@ -81,10 +78,6 @@ const below = (limit: number, mean: number, sd: number) => normalShare((limit - 
 /** How a crop takes a month's air: against how it would keep in its best. */
 export type Comfort = 'well' | 'will do' | 'loses'
 
-/** shares of the best life that count as well, and as good enough. Judgement. */
-const wellFrom = 0.7
-const doesFrom = 0.4
-
 const steadyPace = (crop: Crop, temperatureC: number, relativeHumidityPct: number, packing: Packing): number => {
   const { ages } = agesByDay(crop, steadyAir(temperatureC, relativeHumidityPct, 24), packing)
   return Math.max(...ages.map((age, end) => (ends[end] === 'early rot' ? 0 : age[1]!)), 1e-6)
@@ -116,7 +109,7 @@ export const comfortAhead = (house: House, place: PlaceState, crop: Crop): Comfo
   house.once(null, `comfort ${place.id} ${crop.id} ${crop.name}`, [place.ahead, crop], () =>
     climateAhead(house, place).map(({ temperatureC, relativeHumidityPct }) => {
       const share = lifeShare(crop, temperatureC.p50, relativeHumidityPct.p50)
-      return share >= wellFrom ? 'well' : share >= doesFrom ? 'will do' : 'loses'
+      return share >= doesWellFrom ? 'well' : share >= doesFrom ? 'will do' : 'loses'
     }),
   )
 

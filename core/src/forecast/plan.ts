@@ -24,6 +24,7 @@ import type { LotState } from './lot'
 import type { PlaceState } from './place'
 import { workable } from './trouble'
 import { useWithin } from './use-within'
+import { quietDays, sealDays } from '../assumptions'
 
 /** A job with the lot or the place it is done on. */
 export interface PlannedJob extends Job {
@@ -108,9 +109,6 @@ function lotJobs(house: House, lot: LotState): Job[] {
 
 const minded = ({ history: { note } }: LotState): Job[] => (note?.mindOn ? [mindJob(note.mindOn, note.text)] : [])
 
-/** lids are asked about for so many days; who did not look then finds out at the next look */
-const sealDays = 14
-
 /** What jars and crocks ask for in their first days. */
 function madeJobs(house: House, lot: LotState): Job[] {
   const { made, checks, note } = lot.history
@@ -168,9 +166,6 @@ function loadJobs(house: House, lot: LotState): Job[] {
     targetG: Math.round(targetG),
   })
 }
-
-/** A place that holds something asks for a reading after so many days without. Judgement. */
-const quietDays = 3
 
 /** A place that holds something and has not been read for days asks for a reading. */
 function placeJobs(house: House, place: PlaceState): Job[] {

@@ -3,6 +3,7 @@ import { seedLife, type SeedSpecies } from '../stores'
 import type { House } from './house'
 import { meanAhead } from './air-ahead'
 import type { LotState } from './lot'
+import { freshSeedPct, lastBelowPct, seedJarMoisturePct, seedSprings, thickerBelowPct } from '../assumptions'
 
 /** Whose constants a crop's seed goes by; a kin's where its own were never published, which is said. */
 const speciesOf: Record<string, { species: SeedSpecies; kin?: true }> = {
@@ -28,14 +29,6 @@ const speciesOf: Record<string, { species: SeedSpecies; kin?: true }> = {
   turnip: { species: 'oilseed-rape', kin: true },
 }
 
-/** Water in seed kept dry in a closed jar at home, % of its weight, and what comes up of it fresh. Judgement. */
-const jarMoisturePct = 9
-const freshPct = 95
-const springs = 5
-/** below this so much thicker is sown; below that it is sown out, or not at all. Common practice, no source. */
-const thickerBelowPct = 80
-const lastBelowPct = 50
-
 export interface SeedForecast {
   species: string
   /** the constants are a kin's */
@@ -59,12 +52,12 @@ export function seedForecast(house: House, lot: LotState): SeedForecast | null {
   if (!of || !place || lot.stage !== 'stored') return null
   const { germination } = lot.history
   const from = germination ? house.dateOf(germination.atMs) : lot.broughtOn
-  const started = germination ? (100 * germination.came) / germination.sown : freshPct
+  const started = germination ? (100 * germination.came) / germination.sown : freshSeedPct
   const temperatureC = Math.max(-20, Math.min(50, meanAhead(house, place, 365).temperatureC))
   const year = Number(house.today.slice(0, 4)) + (house.today.slice(5) < '03-01' ? 0 : 1)
   const at = (days: number) =>
-    seedLife(of.species, temperatureC, jarMoisturePct, Math.max(1.1, Math.min(99, started)), { days })
-  const ahead = Array.from({ length: springs }, (_, i) => {
+    seedLife(of.species, temperatureC, seedJarMoisturePct, Math.max(1.1, Math.min(99, started)), { days })
+  const ahead = Array.from({ length: seedSprings }, (_, i) => {
     const on = addDays(`${year + i}-03-01`, 0)
     return { on, pct: Math.round(at(Math.max(0, daysBetween(from, on))).viabilityPct) }
   })

@@ -5,9 +5,7 @@ import { keepingOf } from './keeping'
 import type { LotState } from './lot'
 import { soundSharesAhead } from './sound-ahead'
 import { useWithin } from './use-within'
-
-/** What is left of a load's weight when it comes out of the dehydrator. Judgement: most fresh produce is four fifths water or more. */
-const dryerLeaves = 0.25
+import { dryerLeaves } from '../assumptions'
 
 const weekDays = 7
 export const weeksAhead = 53

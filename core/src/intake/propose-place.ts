@@ -1,6 +1,7 @@
 import type { Crop, HeapTemplate } from '../almanac'
 import { healingRate } from '../line'
 import { isDark, placeKinds, type PlaceKind } from '../places'
+import { keptLongDays, lightCosts, notHealing, perDegree, perPoint, swings } from '../assumptions'
 
 export interface PlaceNow {
   id: string
@@ -15,14 +16,6 @@ export interface PlaceNow {
 const hangingPlaces: readonly PlaceKind[] = ['veranda', 'shed', 'loft', 'cool-room', 'room']
 /** No place to put a heap down in. */
 const never: readonly PlaceKind[] = ['outdoors', 'freezer']
-/** Weighs a degree, a point of humidity, light and skin that does not heal against one another: judgement. */
-const perDegree = 1
-const perPoint = 0.15
-const notHealing = 60
-/** A place that follows the weather freezes and warms in turn: what the whole of the season is worth in degrees. */
-const swings = 15
-const keptLongDays = 45
-const lightCosts = 6
 
 const outside = (value: number, [lo, hi]: readonly [number, number]) => Math.max(0, lo - value, value - hi)
 

@@ -2,6 +2,7 @@ import { addDays, type CivilDate } from '../households'
 import { onDay, told, type Message, prose } from '../message'
 import type { Crop } from '../almanac'
 import { readinessVerdicts } from './readiness'
+import { dryDaysWanted, dryMm, groundFrostC, wetMm } from '../assumptions'
 
 /** One day of the weather to come. */
 export interface DayAhead {
@@ -11,11 +12,6 @@ export interface DayAhead {
   /** mm; null where nobody says */
   rainMm: number | null
 }
-
-/** A screen's thermometer stands warmer than the ground: white frost comes from here down, °C. Common practice, no source. */
-const groundFrostC = 2
-const dryMm = 0.5
-const dryDaysWanted = 2
 
 const tender = ['squash', 'fruiting']
 
@@ -101,10 +97,6 @@ export function weatherAdvice(
   const { says: sky } = liftingDay(crop, addDays(today, late ? -1 : daysLeft), today, days)
   return sky ? [...says, sky] : says
 }
-
-/** What is to cure is left unwatered for about so long before it is lifted, days. Common practice, no source. */
-export const unwateredDays = 7
-const wetMm = 2
 
 /**
  * Days since it last rained enough to matter, up to today; null where nobody says.

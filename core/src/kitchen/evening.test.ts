@@ -1,3 +1,4 @@
+import { trayMinutes } from '../assumptions'
 import { inPlainWords } from '@vadose/words'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -12,7 +13,6 @@ import {
   roastedG,
   roasts,
   scoreOf,
-  trayMinutes,
   type GlutHeap,
 } from './index'
 

@@ -1,11 +1,10 @@
 import { kilos, term, told, type Message } from '../message'
 import { requireWithin } from '../refusal'
-import { handlingMinutes, type GlutPlan } from './glut'
+import { type GlutPlan } from './glut'
+import { bagMinutes, handlingMinutes, stoveShare, tapC, trayMinutes } from '../assumptions'
 
-/** Heat of water, kJ/(kg·K), and what of a stove's power reaches it. @source textbook value; efficiency is judgement */
+/** Heat of water, kJ/(kg·K). @source textbook value */
 const waterHeatKJ = 4.186
-const stoveShare = 0.7
-const tapC = 14
 
 /**
  * Minutes until a pan of water boils.
@@ -21,11 +20,6 @@ export function boilMinutes(litres: number, stoveKW: number, altitudeM = 0): num
   const boilsAtC = 100 - Math.max(0, altitudeM) / 300
   return (litres * waterHeatKJ * (boilsAtC - tapC)) / (stoveKW * stoveShare) / 60
 }
-
-/** Spread in one layer at −18 °C: small pieces are hard after so many minutes. Common practice, no source. */
-export const trayMinutes = 150
-/** a bag filled, pressed out and labelled. Judgement. */
-const bagMinutes = 4
 
 export type Lane = 'hands' | 'pan' | 'water' | 'trays'
 

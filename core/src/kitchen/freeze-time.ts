@@ -1,5 +1,6 @@
 import { told, fieldNamed } from '../message'
 import { Refusal, requireWithin } from '../refusal'
+import { packedFood, usualInitialC } from '../assumptions'
 
 export type Shape = 'slab' | 'cylinder' | 'sphere'
 
@@ -70,10 +71,6 @@ export const propertiesOf = (waterPct: number) => ({
   latentKJPerKg: 3.336 * waterPct,
 })
 
-/** Judgement: packed vegetables, middle of what the texts give. */
-const packed = { unfrozenDensity: 1050, frozenDensity: 980, frozenConductivity: 1.3 }
-const usualInitialC = 15
-
 export interface FreezeTimeInput {
   shape: Shape
   thicknessMm: number
@@ -137,7 +134,7 @@ export function freezeTime(input: FreezeTimeInput): { hours: number; method: str
   requireWithin(initial, 0, 40, 'initialTemperatureC', '°C')
   requireWithin(freezer, -40, -15, 'freezerTemperatureC', '°C', told('kitchen.asPhamFitted'))
   const hours = phamHours(shape, thicknessMm, {
-    ...packed,
+    ...packedFood,
     ...propertiesOf(input.waterPct),
     initialC: initial,
     centreC: Math.max(-15, freezer + 3),

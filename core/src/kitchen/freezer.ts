@@ -2,6 +2,7 @@ import { hourMs, type AirSeries } from '../air'
 import type { Freezing } from '../almanac'
 import { frozenPace } from './frozen-life'
 import { packedKgPerLitre } from './power-cut'
+import { coldEnoughC, warmSpellC } from '../assumptions'
 
 /** How full a freezer is: packed food is about half air. */
 export const freezerFill = (kg: number, litres: number): number => Math.min(1, kg / (litres * packedKgPerLitre))
@@ -17,9 +18,6 @@ export interface WarmSpell {
   thawed: boolean
 }
 
-/** warmer than usual by so much, and than this, is a lid ajar or a load put in, not the compressor's round. Judgement. */
-const warmerC = 4
-const coldEnoughC = -15
 /** beyond this frozen life is not reckoned: it thaws */
 const thawingC = -6
 
@@ -43,7 +41,7 @@ export function warmSpells(
   let open: WarmSpell | undefined
   for (let i = 0; i < log.hours; i++) {
     const t = log.temperatureC[i]!
-    if (t <= Math.max(usual + warmerC, coldEnoughC)) {
+    if (t <= Math.max(usual + warmSpellC, coldEnoughC)) {
       open = undefined
       continue
     }

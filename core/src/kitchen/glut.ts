@@ -3,6 +3,7 @@ import { told, listing, type Message, prose } from '../message'
 import { Refusal, requireWithin } from '../refusal'
 import { blanch } from './blanch'
 import { loadKgPerLitre } from './freezer-load'
+import { freezeWithin, fridgeAges, handlingMinutes, rawMinutesPerKg } from '../assumptions'
 
 /** A heap that wants freezing. */
 export interface GlutHeap {
@@ -57,20 +58,15 @@ export interface GlutPlan {
 
 /** Half a kilo to four litres of water. @source NCHFP: a gallon a pound; practice takes half a kilo to 4 L (recalled) */
 const kgPerLitreOfWater = 0.5 / 4
-/** Judgement: washing, draining and spreading out one batch, minutes. */
-export const handlingMinutes = 6
-const rawMinutesPerKg = 12
 
-/** Hours after picking within which it should be in the freezer: judgement from “the same day, a day or two at most”. */
+/** Hours after picking within which it should be in the freezer. */
 export function freezeWithinHours(crop: Crop): number {
-  if (crop.id === 'sweetcorn' || crop.id.startsWith('pea')) return 12
-  if (crop.group === 'berry' || crop.group === 'leaf') return 24
-  if (crop.group === 'legume') return 30
-  return 48
+  if (crop.id === 'sweetcorn' || crop.id.startsWith('pea')) return freezeWithin.sweet
+  if (crop.group === 'berry' || crop.group === 'leaf') return freezeWithin.soft
+  if (crop.group === 'legume') return freezeWithin.legume
+  return freezeWithin.other
 }
 
-/** In the fridge what was picked ages so much slower than in the kitchen. Judgement. */
-const fridgeAges = 0.5
 export const hoursAged = (hours: number, inFridge: boolean): number => hours * (inFridge ? fridgeAges : 1)
 
 /**

@@ -2,13 +2,11 @@ import { dayMs } from '../households'
 import { draft, type EventDraft, type LotHistory } from '../lots'
 import { told } from '../message'
 import { Refusal } from '../refusal'
+import { refrozenDays } from '../assumptions'
 
 /** What is done with a bag after a power cut: hard still, frozen again, cooked today, thrown out. */
 export const bagVerdicts = ['keep', 'refreeze', 'cook', 'throw-out'] as const
 export type BagVerdict = (typeof bagVerdicts)[number]
-
-/** Frozen again, a bag is good for so many days more. Judgement: quality has gone, not safety. */
-const refrozenDays = 60
 
 /**
  * What a verdict writes on a lot of bags.

@@ -1,5 +1,6 @@
 import { degrees, told, type Message } from '../message'
 import { requireWithin } from '../refusal'
+import { bagByBagUpTo } from '../assumptions'
 
 export type CutOutcome = 'keep' | 'refreeze' | 'bag-by-bag' | 'throw-out'
 
@@ -24,8 +25,6 @@ const thawsAtC = -1
 const hardC = -6
 /** @source USDA FSIS: ice crystals, or at most 40 °F (4 °C), may be frozen again (recalled) */
 const refreezeAtMostC = 4
-/** Judgement: past the rule by so much, bags in the middle may have crystals yet; beyond it nothing is trusted unread. */
-const bagByBagUpTo = 1.5
 /** Packed food is about half air: 35 lb a cubic foot. @source USDA bulletin on home freezers (recalled, not re-read) */
 export const packedKgPerLitre = 0.55
 

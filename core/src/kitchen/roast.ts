@@ -3,8 +3,6 @@ import { dryWeight } from '../line'
 
 /** A roasted seed or nut holds so much water. @source usual figures of composition tables, 1–3 % (recalled) */
 const roastedWaterPct = 2
-/** Oil that was hot goes rancid sooner: in a closed jar, cool and dark, days. Common practice, no source. */
-export const roastedLifeDays = 90
 
 const oily = ['hazelnut', 'walnut', 'chestnut']
 

@@ -1,4 +1,12 @@
-import { paceDriftLogSd, useHalfLifeWeeks, usePriorWeeks, usualUsesPerWeek } from '../assumptions'
+import {
+  amountPriorUses,
+  fewUses,
+  paceDriftLogSd,
+  priorAmountCv2,
+  useHalfLifeWeeks,
+  usePriorWeeks,
+  usualUsesPerWeek,
+} from '../assumptions'
 import { gammaQuantile, mapSpread, normalQuantile, type Spread } from '../chance'
 import { addDays, daysBetween, isCivilDate, type CivilDate } from '../households'
 import { told, fieldNamed } from '../message'
@@ -21,11 +29,6 @@ export interface PacePrior {
   perWeek: number
 }
 
-/** Relative spread of one use's amount that a few alike do not rule out, squared. Judgement. */
-const priorAmountCv2 = 0.15
-const amountPriorUses = 2
-/** A few uses seldom show a line at its most usual: what that adds to the spread of the time, squared, where none was counted. Judgement. */
-const fewUses = 1.25
 /** watched so long as this at most for a line that has just begun, weeks */
 const longestDays = 36500
 

@@ -4,6 +4,7 @@ import type { Crop, Dehydrating } from '../almanac'
 import { term, told } from '../message'
 import { Refusal, requireWithin } from '../refusal'
 import { dryBasis, dryWeight, wetBasisPct } from './dry-weight'
+import { kitchenVapourKPa, leastAgainHours, weighedLogSd } from '../assumptions'
 
 /** One spell in a dehydrator. */
 export interface DryerLoad {
@@ -28,13 +29,7 @@ export interface DryerState {
   rotateAtMs: number
 }
 
-/** Vapour pressure of the kitchen air a dehydrator draws in, kPa: 20 °C at 50 %. */
-export const kitchenVapourKPa = 1.17
-/** how far one weighing can mislead about the pace: edges dry before hearts. Judgement. */
-const weighedLogSd = 0.15
 const q90 = 1.2816
-/** what is back for beads stays in at least so long, hours. Common practice, no source. */
-const leastAgainHours = 2
 
 /**
  * What a crop's drying in warm air asks.

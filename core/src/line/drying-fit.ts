@@ -3,6 +3,7 @@ import { fieldNamed, grams, told } from '../message'
 import { Refusal } from '../refusal'
 import { dryBasis, dryWeight } from './dry-weight'
 import { fitThinLayer, thinLayers, type ThinLayerFit } from './thin-layer'
+import { dryerDiscrepancy, leastDiscrepancy } from '../assumptions'
 
 export interface DryingWeighing {
   hours: number
@@ -134,13 +135,6 @@ const equilibria = [
   { moisture: 0.08, weight: 0.25 },
   { moisture: 0.12, weight: 0.1 },
 ] as const
-/**
- * No dryer keeps to a law: its air cycles, trays are changed round, skins close. Share of the time left that every model is
- * wrong by (log standard deviation), and of all the time where none is left. Found on four worlds that keep to none of the
- * laws: at 0.12 their windows held the truth 44 to 64 times in a hundred, at 0.22 they hold it about eight times in ten.
- */
-const discrepancy = 0.22
-const least = 0.02
 
 /** When the fitted curve reaches a ratio, and how sure that is: the first-order spread of its parameters. */
 function hoursToRatio(fit: ThinLayerFit, target: number, lastHour: number): { hours: number; sdHours: number } {
@@ -157,7 +151,7 @@ function hoursToRatio(fit: ThinLayerFit, target: number, lastHour: number): { ho
   gradient.forEach((a, i) => gradient.forEach((b, j) => (variance += a * b * fit.covariance[i]![j]!)))
   const left = Math.max(0, hours - lastHour)
   const fitted = Math.min(left > 0 ? left : hours, Math.sqrt(Math.max(0, variance)))
-  return { hours, sdHours: Math.hypot(fitted, discrepancy * left, least * hours) }
+  return { hours, sdHours: Math.hypot(fitted, dryerDiscrepancy * left, leastDiscrepancy * hours) }
 }
 
 function firstHourBelow(ratio: (hours: number) => number, target: number): number {

@@ -1,4 +1,12 @@
-import { airflowFactor, curingCapKPa, healing } from '../assumptions'
+import {
+  airflowFactor,
+  curingCapKPa,
+  driestLeavesPct,
+  hardlyGives,
+  healing,
+  rampPct,
+  skinsStandStillPct,
+} from '../assumptions'
 import { hourMs, type AirSeries } from '../air'
 import type { Curing } from '../almanac'
 import { floats } from '../rows'
@@ -19,13 +27,6 @@ export function airflowAt(changes: readonly AirflowChange[], ms: number): Airflo
   for (const change of changes) if (change.atMs <= ms) current = change.airflow
   return current
 }
-
-/** What stops drying is the air's water activity, not its vapour pressure: nothing dries beyond this, %. */
-const driestLeavesPct = 97
-/** over so many points below where a crop stands still the air's pull comes up to its full, % */
-const rampPct = 6
-/** where an onion's skins stand still, %: what the pull of a place's air is drawn by */
-export const skinsStandStillPct = 86
 
 /**
  * Pull of the air on something that stands still above a humidity, kPa:
@@ -70,12 +71,9 @@ export function hourGives(air: AirSeries, i: number, curing: CuringAir): number 
     : pullKPa(air.vpdKPa[i]!, air.relativeHumidityPct[i]!, curing.stillAbovePct?.value)
 }
 
-/** below this an hour gives nothing to speak of: kPa, or a share of the best healing */
-const hardly = { pull: 0.02, healing: 0.1 }
-
 /** Nothing to speak of happens in this hour. */
 export const stalls = (air: AirSeries, i: number, curing: CuringAir): boolean =>
-  hourGives(air, i, curing) < (curing.clock === 'healing' ? hardly.healing : hardly.pull)
+  hourGives(air, i, curing) < (curing.clock === 'healing' ? hardlyGives.healing : hardlyGives.pull)
 
 /** What was asked of a series last: a lot's clock, its weights and its next weighing ask the same of the same air. */
 const spentLast = new WeakMap<AirSeries, { curing: CuringAir; changes: string; spent: Float64Array }>()

@@ -4,9 +4,6 @@ import type { CleaningStep, Crop, HungIn, Habits } from '../almanac'
 import { asideReasons, endings, type Ending, type EventDraft, type Verdict } from './event'
 import type { LotHistory } from './history-type'
 
-/** Surprises are asked about, never refused for good: `sure` passes. */
-export const surpriseShare = 1.2
-
 /** Pieces or grams, one of the two. */
 export interface Taking {
   pieces?: number

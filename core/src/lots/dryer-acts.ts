@@ -2,13 +2,11 @@ import { dayMs } from '../households'
 import { conditioningVerdict, dehydratingOf } from '../line'
 import { grams, told, degrees, degreesBetween } from '../message'
 import { Refusal } from '../refusal'
-import { requireStage, surpriseShare, type ActContext, type ActOutcome, type LotAct } from './act'
+import { requireStage, type ActContext, type ActOutcome, type LotAct } from './act'
 import { draft, type EventDraft } from './event'
 import type { LotHistory } from './history-type'
 import { piecesOfGrams } from './quantity'
-
-/** Peel, core and trimmings seldom come to more than the rest: below this share something was mistyped. */
-const leastPreparedShare = 0.4
+import { leastPreparedShare, surpriseShare } from '../assumptions'
 
 /** The whole lot or a part of it goes on the trays, peeled and cut; a part becomes a lot of its own. */
 export function loaded(act: Extract<LotAct, { act: 'load' }>, { crop, lot }: ActContext): ActOutcome {

@@ -3,11 +3,7 @@ import { Refusal } from '../refusal'
 import type { ActContext, ActOutcome, LotAct } from './act'
 import { draft } from './event'
 import { taken } from './taking'
-
-/** Peel, cores, stones and cooking seldom take more than this leaves. Judgement. */
-const leastPackedShare = 0.25
-/** Blanching adds a little water. Judgement. */
-const mostPackedShare = 1.15
+import { leastPackedShare, mostPackedShare } from '../assumptions'
 
 /** All of a lot, or a part of it, prepared, bagged and frozen; a part becomes a lot of its own. */
 export function frozen(act: Extract<LotAct, { act: 'freeze' }>, { crop, lot }: ActContext): ActOutcome {

@@ -3,7 +3,6 @@ import { grams, term, told } from '../message'
 import { Refusal } from '../refusal'
 import {
   gradeNames,
-  surpriseShare,
   type ActContext,
   type ActOutcome,
   type Grade,
@@ -16,9 +15,7 @@ import { asideReasons, draft, endings, type Ending, type EventDraft } from './ev
 import { guessedBy } from './guessed'
 import type { LotHistory } from './history-type'
 import { gramsOfPieces, piecesOfGrams, type Quantity } from './quantity'
-
-/** What a lot in store can have lost as water since it was last weighed; more is not accounted for. Judgement. */
-const mostWaterShare = 0.2
+import { mostWaterShare, surpriseShare } from '../assumptions'
 
 interface Amount {
   weightG: number

@@ -5,9 +5,7 @@ import { Refusal } from '../refusal'
 import { keptKinds, type ActContext, type ActOutcome, type LotAct } from './act'
 import { draft } from './event'
 import { taken } from './taking'
-
-/** Peel and seed of what is cooked, a share of its weight, where nobody weighs them. Judgement. */
-const usualShare = { peelings: 0.15, seed: 0.03 }
+import { keptShare } from '../assumptions'
 
 /** What each is kept for, and so how many days it has. */
 const keptFor = { peelings: 'cook', seed: 'dry' } as const
@@ -27,7 +25,7 @@ export function used(act: Extract<LotAct, { act: 'use' }>, { crop, lot, habits }
   const usedG = 0 - event.weightG
   const kept = act.kept.map(({ what, weightG }) => ({
     what,
-    weightG: weightG ?? Math.max(1, Math.round(usedG * usualShare[what])),
+    weightG: weightG ?? Math.max(1, Math.round(usedG * keptShare[what])),
     guessed: weightG === undefined,
   }))
   const keptG = kept.reduce((sum, one) => sum + one.weightG, 0)

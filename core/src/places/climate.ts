@@ -1,3 +1,4 @@
+import { guessedClimate } from '../assumptions'
 import { saturationVapourPressureKPa } from '../air'
 import { dayMs } from '../households'
 
@@ -13,17 +14,15 @@ export interface Climate {
   warmestDay: number
 }
 
-/**
- * A climate to begin with, from latitude and altitude, until the household has measured its own year.
- * Judgement from memory: means fall 0.6 °C a degree of latitude beyond 30° and 0.6 °C every 100 m.
- */
+/** A climate to begin with, from latitude and altitude, until the household has measured its own year. */
 export function climateFor(latitudeDeg: number, altitudeM: number): Climate {
+  const { meanC, fromDeg, perDegreeC, perMetreC, swing, humidityPct, warmestDay } = guessedClimate
   const away = Math.abs(latitudeDeg)
   return {
-    meanC: 20.5 - 0.6 * Math.max(0, away - 30) - 0.006 * altitudeM + 1.5,
-    swingC: Math.min(16, 2 + 0.17 * away),
-    humidityPct: 77,
-    warmestDay: latitudeDeg >= 0 ? 201 : 19,
+    meanC: meanC - perDegreeC * Math.max(0, away - fromDeg) - perMetreC * altitudeM,
+    swingC: Math.min(swing.mostC, swing.atEquatorC + swing.perDegreeC * away),
+    humidityPct,
+    warmestDay: latitudeDeg >= 0 ? warmestDay.north : warmestDay.south,
   }
 }
 

@@ -1,7 +1,5 @@
 import { floats, passingFloats } from '../rows'
-
-/** What strays stays so for about so long, days. Judgement. */
-const strayDays = 5
+import { strayDays } from '../assumptions'
 
 export interface State {
   lagDays: number

@@ -6,6 +6,17 @@ import { outdoorNormal, type Climate } from './climate'
 import { dayOf, type DailyAir } from './daily'
 import { behindWall, blended, likelyNoises, observed, stateFor, type State } from './filter'
 import { placeKinds, type PlaceKind } from './kinds'
+import {
+  byHourC,
+  lagLogSd,
+  monthC,
+  monthKPa,
+  strayKPa,
+  unmodelledC,
+  unsureOfKind,
+  unsureVapour,
+  weatherC,
+} from '../assumptions'
 
 /** The air outdoors day by day without a gap: as it was measured, and what is usual where it was not, and ahead. */
 export interface OutdoorDays {
@@ -61,35 +72,7 @@ export function* outdoorDaysInPieces(
   return out
 }
 
-/** What is thought of a kind of place before anybody has measured: how sure of its yearly mean, °C, and of its gain. Judgement. */
-const unsureOf: Record<PlaceKind, { meanC: number; gain: number }> = {
-  outdoors: { meanC: 2, gain: 0.2 },
-  veranda: { meanC: 1.8, gain: 0.07 },
-  loft: { meanC: 2.6, gain: 0.09 },
-  room: { meanC: 1.5, gain: 0.06 },
-  'cool-room': { meanC: 2.5, gain: 0.1 },
-  shed: { meanC: 1.8, gain: 0.085 },
-  cellar: { meanC: 2, gain: 0.08 },
-  fridge: { meanC: 1.5, gain: 0.03 },
-  freezer: { meanC: 2, gain: 0.03 },
-  ground: { meanC: 2, gain: 0.09 },
-  clamp: { meanC: 2.5, gain: 0.09 },
-}
-/** the same for vapour: mean, kPa, and share that comes through */
-const unsureVapour = { meanKPa: 0.18, share: 0.2 }
-/** a lag is known to within two thirds more or less */
-const lagLogSd = 0.5
 const lagsDays = [0.3, 0.7, 1.5, 3, 5, 8, 13, 20, 30, 45, 65]
-
-/** What a day's mean strays from the fit: with doors and weather, for days on end, and by the hour it was read at. Judgement. */
-const strayKPa = 0.06
-const byHourC: Record<'still' | 'breezy', number> = { still: 0.8, breezy: 3 }
-/** Weather outdoors nobody has measured, °C, day by day, and a month's mean against the usual. Common knowledge, no source. */
-export const weatherC = 3
-const monthC = 1.6
-const monthKPa = 0.08
-/** What a place does that no fit knows: somebody heats, or leaves the door open, °C. Judgement. */
-const unmodelledC = 0.1
 
 /** The air expected in a place day by day, with how sure of a month's mean. */
 export interface PlaceFit {
@@ -119,7 +102,7 @@ export const placeFit = (kind: PlaceKind, outdoors: OutdoorDays, read?: DailyAir
 /** The same lag by lag, for whoever must not be kept long. */
 export function* placeFitInPieces(kind: PlaceKind, outdoors: OutdoorDays, read?: DailyAir): Pieces<PlaceFit> {
   const { gain, lagDays, usualMeanC, usualHumidityPct, followsVapour, airflow } = placeKinds[kind]
-  const unsure = unsureOf[kind]
+  const unsure = unsureOfKind[kind]
   const days = outdoors.temperatureC.length
   const yearShare = (tau: number) => 1 / Math.hypot(1, (2 * Math.PI * tau) / 365.25)
   const offset = read ? read.firstDay - outdoors.firstDay : 0

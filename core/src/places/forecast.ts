@@ -1,4 +1,4 @@
-import { recentAirMemoryDays } from '../assumptions'
+import { forecastFadesHours, recentAirMemoryDays, usualHumidityDays, vapourShare } from '../assumptions'
 import { airSeries, hourMs, saturationVapourPressureKPa, type AirSeries } from '../air'
 import { dayMs } from '../households'
 import { floats, floatsOf } from '../rows'
@@ -69,11 +69,6 @@ export function airAhead(recent: AirSeries, fromMs: number, hours: number): AirS
   return airSeries(startMs, of(day.temperatureC), of(day.relativeHumidityPct))
 }
 
-/** Vapour that is let in settles with what is damp there: so much of the humidity follows the vapour, the rest the place. Judgement. */
-const vapourShare = 0.6
-/** days of readings that outweigh what places of its kind usually have */
-const usualHumidityDays = 10
-
 /**
  * The air expected in a place hour by hour: the mean of each day by its fit, and the usual day about it.
  * @param recent the place's last days, at least one hour: the shape of a day, and how damp it is now
@@ -126,9 +121,6 @@ function usualHumidity(kind: PlaceKind, read?: DailyAir): number {
   }
   return sum / days
 }
-
-/** Hours after which what the forecast changed has left a place again. */
-const forecastFadesHours = 96
 
 /**
  * Puts a weather forecast into the air expected in a place: outdoors it is that air, elsewhere what of the difference to

@@ -1,6 +1,7 @@
 import { told, type Message } from '../message'
 import type { ColumnMapping } from './logger-file'
 import { StampReader, type TimeOrder } from './stamp'
+import { coldestStoreC, warmestStoreC } from '../assumptions'
 
 /** Something about a file that may not be meant as it was read: asked before anything of it is kept. */
 export interface Doubt {
@@ -11,10 +12,6 @@ export interface Doubt {
 }
 
 const yearMs = 365.25 * 86_400_000
-/** warmer than this all along is no place to keep food, °C: it is written in °F. Judgement. */
-const warmestStoreC = 33
-/** colder than this all along is a freezer read in °F that was written in °C. Judgement. */
-const coldestStoreC = -6
 const middle = (values: readonly number[]): number => values.slice().sort((a, b) => a - b)[values.length >> 1] ?? NaN
 
 /** Whether humidity is written as a share of 1: nothing is that dry for long. */

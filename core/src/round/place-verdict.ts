@@ -1,5 +1,6 @@
 import { endSaid, type End } from '../almanac'
 import { degrees, told, type Message } from '../message'
+import { stallCountsFromHours } from '../assumptions'
 
 /** A lot in a place, as far as the place's air matters to it. */
 export interface LotInPlace {
@@ -14,8 +15,6 @@ export interface LotInPlace {
 
 /** Ends that a place's own air brings about. */
 const airsDoing: readonly End[] = ['rooting', 'mould', 'frost']
-/** standing still for less is a night's rest, hours */
-const stallCountsFromHours = 12
 
 /** Whether it suits, and why not. */
 export interface Verdict {

@@ -1,6 +1,7 @@
 import type { AsideReason } from '../lots'
 import { addDays, daysBetween, type CivilDate } from '../households'
 import { grams, told, type Message, type Part } from '../message'
+import { tasteEveryDays, testEveryDays, weighEveryDays } from '../assumptions'
 
 export type JobKind =
   | 'weigh'
@@ -47,9 +48,6 @@ export interface DryingLot {
   /** where it lies and is turned: how often, days, and when it last was (or was laid out) */
   turns: { everyDays: number; lastOn: CivilDate } | null
 }
-
-const weighEveryDays = 4
-const testEveryDays = 2
 
 /**
  * Jobs a hanging lot asks for.
@@ -206,8 +204,6 @@ export const sealJob = (jarredOn: CivilDate, jars: number | null): Job => ({
   why: told('round.seal', { counted: jars ? 'yes' : 'no', jars }),
 })
 
-/** A ferment is tasted every few days from a day on, until it goes into the cold. Common practice, no source. */
-const tasteEveryDays = 3
 export const tasteJob = (saltedOn: CivilDate, afterDays: number, lastOn: CivilDate | null, today: CivilDate): Job => ({
   kind: 'taste',
   dueOn: lastOn ? addDays(lastOn, tasteEveryDays) : addDays(saltedOn, afterDays),

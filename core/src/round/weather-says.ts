@@ -1,4 +1,5 @@
 import { listing, onDay, rain, told, type Message } from '../message'
+import { dampFromPct, hangingFrostC, rainFromMm } from '../assumptions'
 
 export interface SkyDay {
   on: string
@@ -9,19 +10,13 @@ export interface SkyDay {
   rainMm: number | null
 }
 
-/** A night in which what hangs under an open roof may freeze, °C on a screen's thermometer. Common practice, no source. */
-const frostFromC = 0.5
-const rainFromMm = 1
-/** above this mean humidity the air under an open roof hardly pulls, %. Judgement. */
-const dampFromPct = 80
-
 /**
  * What the days ahead mean for what hangs under an open roof.
  * @param outside how many lots hang there
  */
 export function weatherSays(ahead: readonly SkyDay[], outside: number): Message[] {
   const says: Message[] = []
-  const frost = ahead.find((day) => day.nightC < frostFromC)
+  const frost = ahead.find((day) => day.nightC < hangingFrostC)
   if (frost) says.push(told('weather.frost', { on: onDay(frost.on, 'weekday-only'), outside }))
   if (outside && ahead.length > 0) {
     const mean = ahead.reduce((sum, day) => sum + day.humidityPct, 0) / ahead.length

@@ -1,15 +1,12 @@
 import { gridSpread } from '../chance'
 import { airSeries, type AirSeries } from '../air'
-import { soundAtBooksMiddle } from '../assumptions'
+import { leastPace, mostPace, soundAtBooksMiddle, spreadPerWeek } from '../assumptions'
 import type { Crop } from '../almanac'
 import { lifeModel } from './life-model'
 import { agesAtPace, exposureOver, usualPacking, type Exposure, type Packing, type Surroundings } from './rates'
-import { badShare, noneBad, spreadPerWeek, stand } from './standing'
+import { badShare, noneBad, stand } from './standing'
 
 const paces = new WeakMap<Crop, number>()
-/** A crop whose book cannot be met (something else ends it first) is not stretched further than this. */
-const mostPace = 4
-const leastPace = 0.25
 
 /**
  * How much longer a crop's common clock (ageing and sprouting) runs than its tables say, so that the handbook means what

@@ -1,5 +1,6 @@
 import type { Crop } from '../almanac'
 import { floats } from '../rows'
+import { mostQ10, slopeFittedToC } from '../assumptions'
 
 export const tableFromC = -40
 export const tableStepC = 0.1
@@ -26,10 +27,6 @@ export function tablesFor(crop: Crop): TemperatureTables {
   }
   return made
 }
-
-/** Above this a respiration slope is carried no further than by `mostQ10`: it was fitted in the cold. */
-const slopeFittedToC = 10
-const mostQ10 = 2.5
 
 /**
  * Ageing and rot a day in the air it likes, as a share of the time in which half are gone: faster as it breathes faster.

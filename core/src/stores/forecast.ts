@@ -1,13 +1,13 @@
 import { degrees, term, told, type Message } from '../message'
 import { airSeries, type AirSeries } from '../air'
-import { timeLeftLogSd } from '../assumptions'
+import { leastEndedDays, spreadPerWeek, timeLeftLogSd } from '../assumptions'
 import { gridSpread, type Spread } from '../chance'
 import type { Crop, EndWord } from '../almanac'
 import { requireWithin } from '../refusal'
 import { passingFloats } from '../rows'
 import { endShares } from './end-shares'
 import { lifeModel, priorWeights, unitLife, type LifeModel } from './life-model'
-import { badShare, noneBad, spreadPerWeek, stand, type Bad } from './standing'
+import { badShare, noneBad, stand, type Bad } from './standing'
 import { agesByDay } from './anchor'
 import {
   bearableLossPct,
@@ -83,8 +83,6 @@ const culpritFirst = (shares: { end: End; share: number }[]) => {
   return !early || early.share > 0.5 ? shares : [...shares.filter((share) => share !== early), early]
 }
 
-/** A tenth that has gone already is followed by the next weeks', for saying what ends it. */
-const leastEndedDays = 14
 /** a life nobody believes in any more costs time and changes nothing */
 export const leastWeight = 1e-5
 

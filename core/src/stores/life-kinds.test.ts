@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { cropById } from '../almanac'
-import { shutDrying, shutLots, unlikeLots } from '../assumptions'
+import { endShape, shutDrying, shutLots, unlikeLots } from '../assumptions'
 import { driesFirst, kindsOf, lawsOf, usualPrior } from './life-kinds'
-import { ends, endShape } from './rates'
+import { ends } from './rates'
 import { lifeModel, priorWeights, soundShare, steadyLife, unitLife, type LifeModel } from './index'
 
 const total = (kinds: readonly { belief: number }[]) => kinds.reduce((sum, { belief }) => sum + belief, 0)

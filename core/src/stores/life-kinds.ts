@@ -1,5 +1,6 @@
 import {
   cullShares,
+  endShape,
   lotLifeLogSd,
   shutDrying,
   shutLots,
@@ -8,7 +9,7 @@ import {
   unlikeLots,
   unlikeShape,
 } from '../assumptions'
-import { endShape, ends, type End } from './rates'
+import { ends, type End } from './rates'
 
 /** What is thought of a lot before anybody has looked: by crop, variety, place and heap. */
 export interface LifePrior {

@@ -1,4 +1,18 @@
-import { gasDays, gasReaching, homeToleranceFactor, packingFactor } from '../assumptions'
+import {
+  bagHumidityPct,
+  chillsBelowC,
+  cullsAge,
+  dampRot,
+  gasDays,
+  gasPace,
+  gasReaching,
+  greensC,
+  halfFreezes,
+  halfMoulds,
+  homeToleranceFactor,
+  packingFactor,
+  rootsGrow,
+} from '../assumptions'
 import type { AirSeries } from '../air'
 import { ends, type Crop, type End, type GasLevel, type Packing } from '../almanac'
 import { floats, floatsOf, passingFloats, rowsOf } from '../rows'
@@ -12,23 +26,6 @@ export interface Surroundings {
   light?: boolean
   /** ripening gas its neighbours give off: a level, or the share of the full amount that reaches it */
   gas?: GasLevel | number
-}
-
-/**
- * How alike the pieces of a lot are for each end: Weibull shape, 1 = any day alike, 5 = nearly all at once.
- * Judgement: sprouting and shrivel come to a whole net within weeks, rot comes piece by piece.
- */
-export const endShape: Record<End, number> = {
-  sprouting: 5,
-  'drying out': 5,
-  rot: 4,
-  rooting: 3,
-  mould: 3,
-  frost: 2,
-  chilling: 3,
-  greening: 3,
-  ethylene: 3,
-  'early rot': 1,
 }
 
 /** Temperatures the keeping model answers for, °C, and humidities, %. */
@@ -124,7 +121,7 @@ export function exposureOver(
     sums[name] = rows[i]!
   })
   // damp rots what is kept dry; the rest shrivels in dry air instead
-  const dampFrom = keeping.keptDry ? keeping.bestHumidityPct.value[1] + 5 : 200
+  const dampFrom = keeping.keptDry ? keeping.bestHumidityPct.value[1] + dampRot.abovePct : 200
   const rootsAbove = keeping.rootsAbovePct?.value ?? 200
   const freezesAt = keeping.freezesAtC?.value ?? -300
   const chillsBelow = keeping.chillsBelowC?.value ?? -300
@@ -151,16 +148,17 @@ export function exposureOver(
       const cell = Math.min(tableSize - 1, Math.max(0, Math.round((t - tableFromC) / tableStepC)))
       sproutSum += sprouting[cell]!
       ageing += rot[cell]!
-      rotSum += rot[cell]! * (rh > dampFrom ? 1 + (rh - dampFrom) * 0.08 : 1)
+      rotSum += rot[cell]! * (rh > dampFrom ? 1 + (rh - dampFrom) * dampRot.perPoint : 1)
       pull += vpdKPa[i]!
       // the pressure of saturated air here, which a closed bag stands near
       saturation += rh < 99 ? vpdKPa[i]! / (1 - rh / 100) : 0
-      if (rh > rootsAbove && t > 0) rootSum += (rh - rootsAbove) * (t < 16 ? t * 0.1 : 1.6)
+      if (rh > rootsAbove && t > 0) rootSum += (rh - rootsAbove) * Math.min(t, rootsGrow.fastestC) * rootsGrow.perDegree
       mouldSum += mouldExcessPct[i]!
       if (t < freezesAt) frostSum += freezesAt - t
       if (t < chillsBelow) chillSum += chillsBelow - t
-      if (greens) greenSum += t < 3 ? 3 : t > 26 ? 26 : t
-      if (gassed) gasSum += t < 0 ? 0.3 : t > 20 ? 2 : 0.5 + t * 0.075
+      if (greens) greenSum += t < greensC.lo ? greensC.lo : t > greensC.hi ? greensC.hi : t
+      if (gassed)
+        gasSum += t < 0 ? gasPace.frozen : t > gasPace.fastestC ? gasPace.fastest : gasPace.at0C + t * gasPace.perDegree
       if (++hour < 24) continue
       hour = 0
       day++
@@ -219,12 +217,11 @@ export function agesAtPace(
     [sums.sprouting, 1 / (24 * pace)],
     [lossPct, 1 / bearableLossPct(crop)],
     [sealed ? sums.ageing : sums.rot, 1 / (24 * pace)],
-    [sums.rooting, open / ((90 - rootsAbove) * (keeping.rootingDays?.value ?? 1) * 24)],
-    // judgement: ten points above the mould limit for forty days takes half; a degree of frost for a day takes half
-    [sums.mould, open / (10 * 40 * 24)],
-    [sums.frost, 1 / 24],
-    [sums.chilling, 1 / (5 * (keeping.chillingDays?.value ?? 1) * 24)],
-    [sums.greening, around.light ? 1 / (20 * 24 * (keeping.greeningDays?.value ?? 1)) : 0],
+    [sums.rooting, open / ((rootsGrow.dampPct - rootsAbove) * (keeping.rootingDays?.value ?? 1) * 24)],
+    [sums.mould, open / (halfMoulds.pointsAbove * halfMoulds.days * 24)],
+    [sums.frost, 1 / (halfFreezes.degreeDays * 24)],
+    [sums.chilling, 1 / (chillsBelowC * (keeping.chillingDays?.value ?? 1) * 24)],
+    [sums.greening, around.light ? 1 / (greensC.of * 24 * (keeping.greeningDays?.value ?? 1)) : 0],
     [sums.gas, gasShare(around.gas) / (24 * gasDays[keeping.ethyleneFelt.value])],
     // what is dry in a jar was picked over, and nothing runs there
     [sums.rot, sealed ? 0 : 1 / (24 * pace * cullsAge)],
@@ -240,12 +237,7 @@ export function agesAtPace(
   return { ages, lossPct }
 }
 
-/** Half of the hurt ones have gone when the others have lived so much of their time: judgement, weeks for what keeps months. */
-const cullsAge = 0.06
-
 /** Packings that shut out the air of the place. */
 export const closedPackings: readonly Packing[] = ['jar', 'bag']
-/** How damp the air in a closed bag of fresh produce is, %. Common practice says 95 and more. */
-const bagHumidityPct = 96
 
 const gasShare = (gas: Surroundings['gas']): number => (typeof gas === 'number' ? gas : gasReaching[gas ?? 'none'])

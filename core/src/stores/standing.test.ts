@@ -1,7 +1,8 @@
+import { runsForDays } from '../assumptions'
 import { describe, expect, it } from 'vitest'
 import { airSeries } from '../air'
 import { cropById } from '../almanac'
-import { badShare, lotLife, noneBad, runsForDays, sameUntil, stand, steadyLife } from './index'
+import { badShare, lotLife, noneBad, sameUntil, stand, steadyLife } from './index'
 import { hazardAt, runs, type LifeModel } from './life-model'
 
 /** The same law in steps of an hour or so, written down once more: what goes bad, what spoils its neighbours, what dries up. */

@@ -1,23 +1,6 @@
 import { floats, floatsOf, rowsOf } from '../rows'
 import { hazardAt, runs, soundShare, type LifeModel } from './life-model'
-import type { Packing } from './rates'
-
-/**
- * How fast one bad piece makes its neighbours bad: new ones a week, by how the lot lies. Judgement. In a closed jar of
- * dry goods nothing runs.
- */
-export const spreadPerWeek: Record<Packing, number> = {
-  net: 0.3,
-  sack: 0.4,
-  box: 0.35,
-  plait: 0.15,
-  bare: 0.12,
-  'damp-sand': 0.25,
-  bag: 0.35,
-  jar: 0,
-  vacuum: 0,
-  mould: 0,
-}
+import { runsForDays } from '../assumptions'
 
 const longestStepDays = 7
 const shortestStepDays = 0.05
@@ -36,9 +19,6 @@ export interface Bad {
 }
 export const noneBad: Bad = { running: 0, spent: 0, quiet: 0 }
 export const badShare = ({ running, spent, quiet }: Bad): number => running + spent + quiet
-
-/** How long a rotten one runs before it has dried up or nothing sound touches it, days. Judgement. */
-export const runsForDays = 12
 
 interface Standing {
   /** days on which the steps end in which a lot is let stand: parts of the time in which half of the usual lot go */

@@ -1,11 +1,7 @@
 import { told } from '../message'
 import { normalDensity, normalQuantile } from '../chance'
 import { Refusal, requireWithin } from '../refusal'
-
-/** Spread of piece weights within one harvest, as a share of the mean. Judgement. */
-const sizeSpread = 0.28
-/** how far the next harvest follows the weight of what is planted: a tenth heavier gives about 4 % more. Judgement. */
-const followsSize = 0.4
+import { followsSize, sizeSpread } from '../assumptions'
 
 export interface KeptBack {
   which: 'largest' | 'smallest'

@@ -1,4 +1,5 @@
 import { addDays, daysBetween, type CivilDate } from '../households'
+import { shortByWeeks } from '../assumptions'
 
 /** A change of weight on a day, as the ledger tells it now. */
 export interface YearMove {
@@ -122,9 +123,6 @@ export function aheadOf(
     p90: Math.max(0, sound - perWeekG.p10 * week),
   }))
 }
-
-/** gone so little before the next crop is no shortage: harvests come a fortnight early or late, weeks */
-const shortByWeeks = 3
 
 /**
  * Whether a line lasts to its next crop: short where it is gone well before, too much where a quarter of today’s would be left.

@@ -1,10 +1,10 @@
+import { watchedDays } from '@vadose/core/assumptions'
 import type { LarderView } from '@vadose/contract/larder'
 import {
   cropAhead,
   eatFirstOf,
   lineOf,
   usesLately,
-  watchedDays,
   type EatableLot,
   type House,
   type LotState,

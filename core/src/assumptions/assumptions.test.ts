@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest'
-import { steadyAir, vapourPressureDeficitKPa, hourMs } from './air'
-import { cropById } from './almanac'
-import { usePriorWeeks, usualUsesPerWeek, weatherAheadLogSd } from './assumptions'
-import { dayMs } from './households'
-import { runOut } from './larder'
-import { curingOf, curingPosterior, curingState, healingRate, pullKPa, weightShare, type CuringLot } from './line'
-import { draft, lotHistory, perform, piecesOfGrams, type EventDraft } from './lots'
-import { climateFor, dailyOf, dayOf, outdoorDays, placeFit, usualAir } from './places'
-import { agesByDay, ends } from './stores'
+import { steadyAir, vapourPressureDeficitKPa, hourMs } from '../air'
+import { cropById } from '../almanac'
+import { usePriorWeeks, usualUsesPerWeek, weatherAheadLogSd } from './index'
+import { dayMs } from '../households'
+import { runOut } from '../larder'
+import { curingOf, curingPosterior, curingState, healingRate, pullKPa, weightShare, type CuringLot } from '../line'
+import { draft, lotHistory, perform, piecesOfGrams, type EventDraft } from '../lots'
+import { climateFor, dailyOf, dayOf, outdoorDays, placeFit, usualAir } from '../places'
+import { agesByDay, ends } from '../stores'
 
 /** Each judgement shows in a number: an example worked by hand for what is easily broken unseen. */
 
