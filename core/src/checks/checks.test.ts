@@ -1,10 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { cropById } from '../almanac'
-import { lookBeforeLost, spreadPerWeek } from '../assumptions'
 import { airSeries } from '../air'
 import { lnBetaBinomial } from '../chance'
-import { foundByLooking, looksCorrelation } from '../assumptions'
+import { foundByLooking, lookBeforeLost, looksCorrelation, spreadPerWeek } from '../assumptions'
 import { lotLife, noneBad, sameUntil, stand, meanSoundShare, priorWeights, steadyLife } from '../stores'
 import {
   beliefAfterChecks,
@@ -91,6 +90,15 @@ describe('what looking teaches', () => {
     expect(at('apple-late', 80)).toBeGreaterThan(at('apple-late', 150))
     // garlic sprouts in the end, which harms no neighbour: only what came in hurt does, in the first weeks
     expect(at('garlic-hardneck', 10)).toBeLessThan(at('garlic-hardneck', 80))
+  })
+  it('of a lot half of which has gone, only the other half can yet go and run', () => {
+    const { model } = steadyLife(cropById('apple-late'), 8, 90, 'box')
+    const due = (spent: number, bearable: number) => {
+      const bad = Array.from(model.prior, () => ({ running: 0, spent, quiet: 0 }))
+      return nextCheckInDays(model, { weights: model.prior, bad }, 80, 90, 0.3, bearable)
+    }
+    expect(due(0.5, 0.9)).toBe(due(0, 1.8))
+    expect(due(0.5, 0.9)).toBeGreaterThan(due(0, 0.9))
   })
   it('reckons with bad ones that spoil others in turn until they have dried up, by hand', () => {
     // nothing goes by itself in a shut jar: only what a look missed does harm. A running one spoils `daily` others a day and

@@ -49,6 +49,7 @@ describe('lines as people write them on a pad', () => {
       { crop: 'kale', unit: 'bag', pieces: 8, form: 'frozen', on: '2026-10-15', dated: 'month' },
     ],
     ['20 lb carrots', { crop: 'carrot', weightG: 9072, pieces: null }],
+    ['4 jars fig jam', { crop: 'fig', name: 'Fig jam', unit: 'jar', pieces: 4, form: 'jarred' }],
     ['a dozen leeks', { crop: 'leek', pieces: 12 }],
   ])('%s', (text, is) => expect(read(text)).toMatchObject({ text, ...is }))
 

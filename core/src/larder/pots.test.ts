@@ -9,8 +9,9 @@ describe('dishes that use a crop up', () => {
     {
       name: 'Ratatouille',
       takes: [
-        { crop: 'courgette', weightG: 800 },
-        { crop: 'tomato', weightG: 1000 },
+        // more of it than in the soup, and yet it is mostly something else
+        { crop: 'courgette', weightG: 1800 },
+        { crop: 'tomato', weightG: 4000 },
       ],
     },
     {

@@ -32,11 +32,15 @@ describe('what a size holds', () => {
     ['75cl', 750],
     ['500 ml', 500],
     ['1 kg', 1000],
+    ['3 dl', 300],
+    ['250 g', 250],
     ['1 lb', 454],
-    // a US pint is 473 ml, a quart 946 ml: NIST Handbook 44
-    ['pint', 475],
-    ['quart', 950],
-  ])('%s', (size, grams) => expect(Math.abs(gramsOfSize(size)! - grams) <= 4).toBe(true))
+    ['12 oz', 340],
+    // a US pint is 473 ml, a quart 946 ml; a pound 453.6 g, an ounce 28.35 g: NIST Handbook 44
+    ['half-pint', 237],
+    ['pint', 473],
+    ['quart', 946],
+  ])('%s', (size, grams) => expect(gramsOfSize(size)).toBe(grams))
   it.each(['', 'large', '5', '0 L', 'l'])('no size: “%s”', (size) => expect(gramsOfSize(size)).toBeUndefined())
 })
 

@@ -28,7 +28,7 @@ export interface StockLine {
 /** Grams in a size as it stands on a label: “0.5 L”, “500 ml”, “1 kg”, “pint”; undefined for what is none. */
 export function gramsOfSize(size: string): number | undefined {
   const text = size.trim().toLowerCase().replace(',', '.')
-  const jars: Record<string, number> = { 'half-pint': 240, 'half pint': 240, pint: 475, quart: 950 }
+  const jars: Record<string, number> = { 'half-pint': 237, 'half pint': 237, pint: 473, quart: 946 }
   if (jars[text]) return jars[text]
   const [, amount, unit] = /^(\d+(?:\.\d+)?)\s*(ml|cl|dl|l|g|kg|oz|lb)$/.exec(text) ?? []
   if (!amount || !unit) return undefined

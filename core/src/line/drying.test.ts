@@ -67,6 +67,17 @@ describe('thin-layer models at their synthetic check points (arithmetic)', () =>
     expect(fit.values[0]).toBeCloseTo(0.3, 2)
     expect(fit.values[1]).toBeCloseTo(1.15, 2)
   })
+  it('is unsure by what the points miss the curve by, one point spent on each parameter', () => {
+    const hours = [0, 1, 2, 3, 4, 6]
+    const newton = thinLayers.find(({ id }) => id === 'newton')!
+    const ratios = hours.map((t, i) => newton.ratio([0.25])(t) + (i % 2 ? 0.03 : -0.03))
+    const { values, sd, covariance } = fitThinLayer(newton, hours, ratios)!
+    const missed = hours.reduce((sum, t, i) => sum + (ratios[i]! - newton.ratio(values)(t)) ** 2, 0)
+    expect(sd).toBeCloseTo(Math.sqrt(missed / 5), 9)
+    // of e^(−k t) by k: −t e^(−k t)
+    const slopes = hours.reduce((sum, t) => sum + (t * Math.exp(-values[0]! * t)) ** 2, 0)
+    expect(covariance[0]![0]!).toBeCloseTo(sd ** 2 / slopes, 6)
+  })
 })
 
 describe('when the dryer is done', () => {
