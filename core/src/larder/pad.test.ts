@@ -50,6 +50,8 @@ describe('lines as people write them on a pad', () => {
     ],
     ['20 lb carrots', { crop: 'carrot', weightG: 9072, pieces: null }],
     ['4 jars fig jam', { crop: 'fig', name: 'Fig jam', unit: 'jar', pieces: 4, form: 'jarred' }],
+    ['2 bags onions', { crop: 'onion-storing', unit: 'bag', pieces: 2, form: 'fresh' }],
+    ['2 kg raspberries', { crop: 'raspberry', weightG: 2000, form: 'fresh' }],
     ['a dozen leeks', { crop: 'leek', pieces: 12 }],
   ])('%s', (text, is) => expect(read(text)).toMatchObject({ text, ...is }))
 

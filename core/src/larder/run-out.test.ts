@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { gammaQuantile } from '../chance'
 import { addDays } from '../households'
 import { runOut } from './index'
 
@@ -27,6 +28,22 @@ describe('a pace', () => {
     // rate 0.488, of the amounts 0.038, of so few 0.3125; by drift 0.096 of the logarithm
     expect(runOut(3000, uses, today).runsOutOn).toEqual({ p10: '2026-12-11', p50: '2026-12-31', p90: '2027-02-26' })
     expect(runOut(12_000, uses, today).runsOutOn).toEqual({ p10: '2027-01-16', p50: '2027-04-07', p90: '2028-02-27' })
+  })
+  it('of a week is as unsure, by hand; what like lines use says nothing once it is used', () => {
+    const uses = [
+      { date: '2026-11-30', amount: 300 },
+      { date: '2026-12-01', amount: 300 },
+    ]
+    const { perWeek } = runOut(3000, uses, today)
+    // 2.05 uses in 0.842 weeks; squared: of the rate 0.4878, of the amounts 0.0752, and half of what a season drifts, 0.045
+    const by = (p: number) => gammaQuantile(1 / 0.608, (300 * 2.05) / 0.842, p)
+    for (const [is, p] of [
+      [perWeek.p10, 0.1],
+      [perWeek.p50, 0.5],
+      [perWeek.p90, 0.9],
+    ] as const)
+      expect(Math.abs(is / by(p) - 1)).toBeLessThan(0.002)
+    expect(runOut(3000, uses, today, { perWeek: 50 })).toEqual(runOut(3000, uses, today))
   })
   it('forgets by half in eight weeks', () => {
     const uses = (from: string, count: number) =>
