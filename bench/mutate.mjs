@@ -39,9 +39,9 @@ const isCode = (line) =>
 
 function mutants(room) {
   const found = []
-  for (const file of readdirSync(join('core/src', room))) {
+  for (const file of readdirSync(join(copy, 'core/src', room))) {
     if (!file.endsWith('.ts') || file.endsWith('.test.ts') || file === 'index.ts') continue
-    readFileSync(join('core/src', room, file), 'utf8')
+    readFileSync(join(copy, 'core/src', room, file), 'utf8')
       .split('\n')
       .forEach((line, at) => {
         if (!isCode(line)) return

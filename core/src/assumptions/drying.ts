@@ -138,3 +138,17 @@ export const rainFromMm = 1
 
 /** above this mean humidity the air under an open roof hardly pulls, %. Judgement. */
 export const dampFromPct = 80
+
+/**
+ * What a batch may dry towards, dry basis, and how likely each is before anything is weighed: a dehydrator's air at 10–20 %
+ * leaves sugared fruit 2–10 % and vegetables less; drier than nothing is none. Judgement.
+ */
+export const dryingEquilibria = [
+  { moisture: 0, weight: 0.3 },
+  { moisture: 0.04, weight: 0.35 },
+  { moisture: 0.08, weight: 0.25 },
+  { moisture: 0.12, weight: 0.1 },
+] as const
+
+/** A scale and a hand are never better than this share of the moisture ratio. */
+export const leastRatioSd = 0.004

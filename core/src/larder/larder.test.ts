@@ -35,6 +35,8 @@ describe('eat first', () => {
     const order = eatFirst(lots)
     expect(order.map((l) => l.code)).toEqual(['N26-4', 'N25-1', 'J26-3', 'J26-2', 'J26-10'])
     expect(order[0]!.lossAvoidedPerKg).toBeCloseTo(0.4)
+    // of 90 sound in a hundred two go: 2/90 of what is there now
+    expect(order[1]!.lossAvoidedPerKg).toBeCloseTo(2 / 90, 9)
     // whatever order they come in
     expect(eatFirst([...lots].reverse())).toEqual(order)
   })

@@ -52,6 +52,10 @@ describe('lines as people write them on a pad', () => {
     ['4 jars fig jam', { crop: 'fig', name: 'Fig jam', unit: 'jar', pieces: 4, form: 'jarred' }],
     ['2 bags onions', { crop: 'onion-storing', unit: 'bag', pieces: 2, form: 'fresh' }],
     ['2 kg raspberries', { crop: 'raspberry', weightG: 2000, form: 'fresh' }],
+    ['4 fig jam', { crop: 'fig', unit: 'jar', pieces: 4, form: 'jarred' }],
+    ['3 bottles tomato sauce', { crop: 'tomato', unit: 'bottle', pieces: 3, form: 'jarred' }],
+    ['6 frozen leeks', { crop: 'leek', unit: 'bag', pieces: 6, form: 'frozen' }],
+    ['2 dozen eggs', { name: 'Eggs', pieces: 24 }],
     ['a dozen leeks', { crop: 'leek', pieces: 12 }],
   ])('%s', (text, is) => expect(read(text)).toMatchObject({ text, ...is }))
 

@@ -52,6 +52,16 @@ describe('a pace', () => {
     const before = runOut(6000, uses('2026-07-20', 14), today).perWeek.p50
     expect(before).toBeLessThan(0.55 * lately)
   })
+  it('counts a use of eight weeks ago for half of one today, by hand', () => {
+    const uses = [
+      { date: '2026-10-06', amount: 200 },
+      { date: '2026-12-01', amount: 400 },
+    ]
+    const { perWeek } = runOut(6000, uses, today)
+    // a use is (100 + 400) / 1.5 g; 2.05 uses in 5.771 + 0.7 weeks; squared: of the rate 0.4878, of the amounts 0.12, by drift 0.045
+    const median = gammaQuantile(1 / 0.6528, ((500 / 1.5) * 2.05) / 6.471, 0.5)
+    expect(Math.abs(perWeek.p50 / median - 1)).toBeLessThan(0.002)
+  })
   it('of a line never used comes from lines like it', () => {
     const { perWeek, runsOutOn } = runOut(4000, [], today, { perWeek: 500 })
     expect(perWeek.p50).toBeGreaterThan(150)

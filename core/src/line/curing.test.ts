@@ -93,6 +93,26 @@ describe('the curing clock', () => {
     expect(after(23)).not.toMatch(/stood still/)
   })
 
+  it('names what speaks against it from where it counts: six hours of standstill, a day of mould, a test not passed', () => {
+    const told = (lot: CuringLot) => curingState(lot).reasons.map(inPlainWords).join(' ')
+    const still = (hours: number) => {
+      const dry = steadyAir(22, 55, 48 - hours)
+      const air = joinSeries(dry, steadyAir(12, 95, 24 * 60, dry.startMs + (48 - hours) * hourMs))
+      return told({ ...hung(garlic, 22, 55, 'breezy', 2), air })
+    }
+    expect(still(6)).toMatch(/Stalled for 6 hours/)
+    expect(still(5)).not.toMatch(/Stalled/)
+    expect(still(24)).toMatch(/24 hours/)
+    expect(still(23)).not.toMatch(/mould/)
+    expect(still(24)).toMatch(/mould/)
+    const test = (passed: boolean) => ({ test: 'neck', atMs: dayMs, passed })
+    const lot = hung(garlic, 20, 60, 'breezy', 5)
+    expect(told({ ...lot, tests: [test(false), test(false)] })).toMatch(/2 end tests not passed yet/)
+    expect(told({ ...lot, tests: [test(true)] })).not.toMatch(/not passed/)
+    expect(told({ ...lot, weighings: [weigh(0), weigh(4)] })).toMatch(/2 weighings/)
+    expect(told({ ...lot, weighings: [weigh(0)] })).not.toMatch(/weighings/)
+  })
+
   const trueBudget = 480
   const trueRatio = 0.75
   const weigh = (day: number) => ({

@@ -3,7 +3,7 @@ import { fieldNamed, grams, told } from '../message'
 import { Refusal } from '../refusal'
 import { dryBasis, dryWeight } from './dry-weight'
 import { fitThinLayer, thinLayers, type ThinLayerFit } from './thin-layer'
-import { dryerDiscrepancy, leastDiscrepancy } from '../assumptions'
+import { dryerDiscrepancy, dryingEquilibria, leastDiscrepancy } from '../assumptions'
 
 export interface DryingWeighing {
   hours: number
@@ -76,7 +76,7 @@ export function dryingFit(
   const target = dryBasis(targetMoisturePct)
   const driest = moistures.reduce((a, b) => Math.min(a, b))
   // what it dries towards cannot be read off a few weighings: each that may be is fitted, and counts as far as it fits
-  const fits = equilibria.flatMap(({ moisture: me, weight }) =>
+  const fits = dryingEquilibria.flatMap(({ moisture: me, weight }) =>
     thinLayers.flatMap((model) => {
       if (me >= driest || me >= m0) return []
       const ratios = moistures.map((m) => (m - me) / (m0 - me))
@@ -124,17 +124,6 @@ export function dryingFit(
   }
 }
 const points = normalPoints(15)
-
-/**
- * What a batch may dry towards, dry basis, and how likely each is before anything is weighed: a dehydrator's air at 10–20 %
- * leaves sugared fruit 2–10 % and vegetables less; drier than nothing is none. Judgement.
- */
-const equilibria = [
-  { moisture: 0, weight: 0.3 },
-  { moisture: 0.04, weight: 0.35 },
-  { moisture: 0.08, weight: 0.25 },
-  { moisture: 0.12, weight: 0.1 },
-] as const
 
 /** When the fitted curve reaches a ratio, and how sure that is: the first-order spread of its parameters. */
 function hoursToRatio(fit: ThinLayerFit, target: number, lastHour: number): { hours: number; sdHours: number } {

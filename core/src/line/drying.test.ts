@@ -258,6 +258,26 @@ describe('equilibrium moisture (ASABE D245.5, points computed from the standard�
   ])('by Chung–Pfost %s at %i °C and %i pct humidity: %f pct', (grain, t, rh, wet) => {
     expect(equilibriumMoisture(grain, t, rh, 'modified-chung-pfost').moistureWetBasisPct).toBeCloseTo(wet, 2)
   })
+  it('by any of the equations is much the same: they are fits of the same measurements', () => {
+    const all = ['modified-henderson', 'modified-chung-pfost', 'modified-halsey'] as const
+    let compared = 0
+    for (const grain of grains) {
+      for (const rh of [40, 60]) {
+        const by = all.flatMap((equation) => {
+          try {
+            return equilibriumMoisture(grain, 25, rh, equation).moistureWetBasisPct
+          } catch {
+            return []
+          }
+        })
+        if (by.length > 1) compared++
+        expect(Math.max(...by) - Math.min(...by), `${grain} at ${rh} %`).toBeLessThan(0.8)
+      }
+    }
+    expect(compared).toBe(20)
+    // the two oily ones by hand: (e^(A + B T) / −ln RH)^(1/C) of the dry
+    expect(equilibriumMoisture('soybean', 25, 60, 'modified-halsey').moistureWetBasisPct).toBeCloseTo(10.557, 2)
+  })
   it('rises with damp and falls with warmth, for every grain', () => {
     for (const grain of grains) {
       const at = (t: number, rh: number) => equilibriumMoisture(grain, t, rh).moistureWetBasisPct

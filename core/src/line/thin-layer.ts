@@ -1,3 +1,4 @@
+import { leastRatioSd } from '../assumptions'
 import { levenbergMarquardt } from 'ml-levenberg-marquardt'
 
 /** A thin-layer model: moisture ratio over time in hours, MR(0) = 1 or nearly. */
@@ -69,9 +70,6 @@ export interface ThinLayerFit {
   covariance: number[][]
 }
 
-/** A scale and a hand are never better than this share of the moisture ratio. */
-const leastSd = 0.004
-
 /**
  * Least-squares fit of one model; undefined with too few points for its parameters.
  * @param hours since the first weighing
@@ -97,10 +95,10 @@ export function fitThinLayer(model: ThinLayer, hours: number[], ratios: number[]
   if (!values.every(Number.isFinite)) return undefined
   const f = model.ratio(values)
   const rss = hours.reduce((sum, t, i) => sum + (ratios[i]! - f(t)) ** 2, 0)
-  const sd = Math.max(leastSd, Math.sqrt(rss / Math.max(1, n - p)))
+  const sd = Math.max(leastRatioSd, Math.sqrt(rss / Math.max(1, n - p)))
   const q = p + 1
   const penalty = n > q + 1 ? (2 * q * (q + 1)) / (n - q - 1) : 2 * q * (q + 1)
-  const aicc = n * Math.log(Math.max(rss / n, leastSd ** 2 / 4)) + 2 * q + penalty
+  const aicc = n * Math.log(Math.max(rss / n, leastRatioSd ** 2 / 4)) + 2 * q + penalty
   return { model, values, sd, aicc, covariance: covariance(model, values, hours, sd) }
 }
 
