@@ -113,6 +113,20 @@ describe('the curing clock', () => {
     expect(told({ ...lot, weighings: [weigh(0)] })).not.toMatch(/weighings/)
   })
 
+  it('says the same of a lot whenever it was hung: only the time since counts', () => {
+    const at = (startMs: number) => {
+      const damp = steadyAir(12, 95, 30, startMs)
+      const air = joinSeries(damp, steadyAir(20, 60, 24 * 120, startMs + 30 * hourMs))
+      const weighings = [0, 4].map((day) => ({ ...weigh(day), atMs: startMs + day * dayMs }))
+      const state = curingState({ ...hung(), air, weighings, nowMs: startMs + 5 * dayMs })
+      const { p10, p50, p90 } = state.readyAtMs
+      return { ...state, readyAtMs: [p10, p50, p90].map((ms) => Math.round((ms - startMs) / hourMs)) }
+    }
+    const then = Date.UTC(2026, 7, 20)
+    expect(at(then)).toEqual(at(0))
+    expect(at(then).stalledHours).toBe(30)
+  })
+
   const trueBudget = 480
   const trueRatio = 0.75
   const weigh = (day: number) => ({

@@ -158,6 +158,9 @@ describe('when the dryer is done', () => {
     const later = weighings.map((w) => ({ ...w, hours: w.hours + 10 })).reverse()
     const [curve, moved] = [weighings, later].map((all) => dryingFit(all, 85, 20).curve)
     expect(moved!.map((p) => p.hours - 10)).toEqual(curve!.map((p) => expect.closeTo(p.hours, 6)))
+    // drawn from the first weighing to a tenth past the late end
+    const late = dryingFit(weighings, 85, 20).readyAtHours.p90
+    expect([curve![0]!.hours, curve!.at(-1)!.hours]).toEqual([0, expect.closeTo(1.1 * Math.max(6, late), 6)])
     expect(dryingFit(later, 85, 20).readyAtHours.p50).toBeCloseTo(dryingFit(weighings, 85, 20).readyAtHours.p50 + 10, 6)
   })
   it.each([

@@ -106,6 +106,9 @@ describe('a sack sorted by what becomes of it', () => {
     expect(dried.quantity.weightG).toBe(8000)
     expect(dried.events.find((e) => e.kind === 'weighed')).toMatchObject({ weightG: -800, details: { scaleG: 9200 } })
     expect(dried.ends).toEqual([])
+    // a fifth to the gram is water yet
+    expect(sort(sack(11_500), heaps, 'missing').ends).toEqual([])
+    expect(sort(sack(11_501), heaps, 'missing').ends).toHaveLength(1)
     const stolen = sort(sack(20_000), heaps, 'missing')
     expect(stolen.ends).toMatchObject([{ kind: 'lost', weightG: -10_800 }])
     // heavier than booked, the scale of today counts

@@ -189,6 +189,7 @@ describe('an entry told otherwise', () => {
     expect(lotHistory(ledger.events).quantity).toEqual({ weightG: 2320, pieces: 40 })
     expect(standing(ledger.events).at(-1)).toMatchObject({ kind: 'used', weightG: -580, pieces: -10 })
     expect(ledger.events.reduce((sum, e) => sum + e.weightG, 0)).toBe(2320)
+    expect(ledger.events.reduce((sum, e) => sum + e.pieces, 0)).toBe(40)
   })
   it('a weighing struck out leaves the scale of the next one as it was', () => {
     const ledger = season()
