@@ -1,3 +1,4 @@
+import { moveCostKg } from '../assumptions'
 import type { Way } from './problem'
 
 /**
@@ -32,7 +33,7 @@ const mostWays = 36
  */
 export function bestWays(ways: readonly Way[], most = mostWays): Way[] {
   const [stay, ...others] = ways
-  const sorted = others.sort((a, b) => a.lossKg + 0.25 * a.moves - (b.lossKg + 0.25 * b.moves))
+  const sorted = others.sort((a, b) => a.lossKg + moveCostKg * a.moves - (b.lossKg + moveCostKg * b.moves))
   const kept = new Set(sorted.slice(0, most))
   const seen = new Set<string>()
   for (const way of sorted) {

@@ -152,3 +152,12 @@ export const dryingEquilibria = [
 
 /** A scale and a hand are never better than this share of the moisture ratio. */
 export const leastRatioSd = 0.004
+
+/** Midilli–Kucuk's straight-line term must not be drawn far past the data: so many times the last weighing's hours. */
+export const straightTermReach = 1.2
+
+/** It comes down when it is ready with so much certainty, tests or none. */
+export const readyEnough = 0.9
+
+/** A load that weighs less than this share of what first went on is back for beads: it was dried before. */
+export const backBelowShare = 0.9

@@ -77,3 +77,16 @@ export const seedSprings = 5
 /** below this so much thicker is sown; below that it is sown out, or not at all. Common practice, no source. */
 export const thickerBelowPct = 80
 export const lastBelowPct = 50
+
+/** A weighing under this share of the last one is asked about: so much water has nothing lost at once. */
+export const fallenShare = 0.4
+
+/** Of a line of which so much of today's is left when its next crop comes, too much was grown. */
+export const leftOverShare = 0.25
+
+/**
+ * What is missing at a count: water explains up to so much more than it may have cost, since neither scale is exact; the
+ * usual pace explains it where it would have eaten so much of it.
+ */
+export const driedExplains = 1.3
+export const paceExplains = 0.4

@@ -30,8 +30,11 @@ export const unsureOfKind: Record<PlaceKind, { meanC: number; gain: number }> = 
   clamp: { meanC: 2.5, gain: 0.09 },
 }
 
-/** the same for vapour: mean, kPa, and share that comes through */
-export const unsureVapour = { meanKPa: 0.18, share: 0.2 }
+/** the same for vapour: mean, kPa, and share that comes through, of a place that is shut as well */
+export const unsureVapour = { meanKPa: 0.18, share: 0.2, shut: 0.02 }
+
+/** vapour comes in with the air, so much later than it is outdoors, days */
+export const vapourLagDays = 1.5
 
 /** a lag is known to within two thirds more or less */
 export const lagLogSd = 0.5
@@ -40,6 +43,15 @@ export const lagLogSd = 0.5
 export const strayKPa = 0.06
 export const byHourC: Record<'still' | 'breezy', number> = { still: 0.8, breezy: 3 }
 
+/** strays that are thought possible, °C, and what of the hour's: places are kept shut by some, open by others */
+export const straysC = [0.12, 0.4, 1] as const
+export const hourTimes = [0.3, 0.7, 1.4] as const
+/** the same of vapour, kPa: outdoors, in a place beside weather nobody measured, and by the hour */
+export const vapourStray = { outdoorsKPa: 0.2, unknownKPa: 0.15, byHourKPa: 0.12 } as const
+
+/** a year outdoors that nobody measured is a guess: what a place follows of it is off by so much */
+export const guessedYearShare = 0.2
+
 /** Weather outdoors nobody has measured, °C, day by day, and a month's mean against the usual. Common knowledge, no source. */
 export const weatherC = 3
 export const monthC = 1.6
@@ -47,6 +59,7 @@ export const monthKPa = 0.08
 
 /** What a place does that no fit knows: somebody heats, or leaves the door open, °C. Judgement. */
 export const unmodelledC = 0.1
+export const unmodelledKPa = 0.03
 
 /** What strays stays so for about so long, days. Judgement. */
 export const strayDays = 5
@@ -152,3 +165,6 @@ export const guessedClimate = {
   humidityPct: 77,
   warmestDay: { north: 201, south: 19 },
 } as const
+
+/** However thick its walls, so much of a frost outdoors may come into a place that is not called frost-safe. */
+export const leastFrostIn = 0.25

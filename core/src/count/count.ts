@@ -1,3 +1,4 @@
+import { driedExplains, paceExplains } from '../assumptions'
 import { told, grams, type Message } from '../message'
 import { Refusal } from '../refusal'
 import { draft, type EventDraft, type LotHistory, type Quantity } from '../lots'
@@ -87,14 +88,14 @@ export function proposalsFor(off: { pieces: number | null; weightG: number }, co
   const missing = 0 - by
   const proposals: CountProposal[] = []
   const [least, most] = context.waterG
-  if (off.pieces === null && most > 0 && missing <= most * 1.3) {
+  if (off.pieces === null && most > 0 && missing <= most * driedExplains) {
     proposals.push({
       cause: 'dried-out',
       why: told('count.whyWater', { least: grams(Math.round(least)), most: grams(Math.round(most)) }),
     })
   }
   const expected = (context.usedPerWeek ?? 0) * Math.max(1, context.weeksSince)
-  if (expected >= missing * 0.4) {
+  if (expected >= missing * paceExplains) {
     proposals.push({ cause: 'eaten', why: told('count.whyUsualPace', { used: context.used }) })
   }
   if (!proposals.some(({ cause }) => cause === 'eaten')) {

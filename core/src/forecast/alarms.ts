@@ -21,6 +21,7 @@ import {
   freezerWatch,
   frostChance,
   guessedOffC,
+  leastFrostIn,
   nightDropC,
   nightsAhead,
   offMoreC,
@@ -69,7 +70,7 @@ function frostComing(house: House, place: PlaceState): Alarm[] {
     ({ form, cropData }) => form === 'fresh' && cropData.keeping.freezesAtC !== undefined,
   )
   if (tender.length === 0) return []
-  const inside = place.kind === 'outdoors' || place.kind === 'veranda' ? 1 : Math.max(0.25, place.fit.gain)
+  const inside = place.kind === 'outdoors' || place.kind === 'veranda' ? 1 : Math.max(leastFrostIn, place.fit.gain)
   for (let night = 0; night < nightsAhead; night++) {
     const guessed = place.measuredAtMs === null
     const nights = place.ahead.temperatureC.subarray(night * 24, (night + 1) * 24)

@@ -1,5 +1,5 @@
 import { mapSpread, type Spread } from '../chance'
-import { knownForDays } from '../assumptions'
+import { knownForDays, lookCatches } from '../assumptions'
 import { asksForAll, checkSize, nextLookInDays } from '../checks'
 import { dayMs, type CivilDate } from '../households'
 import { draft } from '../lots'
@@ -72,8 +72,7 @@ function keepingIn(house: House, lot: LotState, elsewhere?: PlaceState): LotKeep
       overdue,
       until: overdue ?? (passed(said) ? said : forecast.nineInTenDay),
       nextCheckInDays,
-      // nine in ten sure of catching a fault that one in ten has
-      lookAt: goThroughAll ? pieces : checkSize(Math.min(mostPieces, pieces), 0.1, 0.9),
+      lookAt: goThroughAll ? pieces : checkSize(Math.min(mostPieces, pieces), lookCatches.badShare, lookCatches.sure),
       goThroughAll,
     }
   })

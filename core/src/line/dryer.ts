@@ -4,7 +4,7 @@ import type { Crop, Dehydrating } from '../almanac'
 import { term, told } from '../message'
 import { Refusal, requireWithin } from '../refusal'
 import { dryBasis, dryWeight, wetBasisPct } from './dry-weight'
-import { kitchenVapourKPa, leastAgainHours, weighedLogSd } from '../assumptions'
+import { backBelowShare, kitchenVapourKPa, leastAgainHours, weighedLogSd } from '../assumptions'
 
 /** One spell in a dehydrator. */
 export interface DryerLoad {
@@ -74,7 +74,7 @@ export function dryerState(crop: Crop, load: DryerLoad, firstG: number, nowMs: n
     logPace += trust * (weighed - logPace)
     logSd *= Math.sqrt(1 - trust)
   }
-  const again = load.weightG < 0.9 * firstG
+  const again = load.weightG < backBelowShare * firstG
   const need = Math.log(start / end)
   const after = (logPaceAt: number) =>
     load.atMs + Math.max(again ? leastAgainHours : 0, need / Math.exp(logPaceAt)) * hourMs

@@ -3,7 +3,7 @@ import { fieldNamed, grams, told } from '../message'
 import { Refusal } from '../refusal'
 import { dryBasis, dryWeight } from './dry-weight'
 import { fitThinLayer, thinLayers, type ThinLayerFit } from './thin-layer'
-import { dryerDiscrepancy, dryingEquilibria, leastDiscrepancy } from '../assumptions'
+import { dryerDiscrepancy, dryingEquilibria, leastDiscrepancy, straightTermReach } from '../assumptions'
 
 export interface DryingWeighing {
   hours: number
@@ -83,8 +83,7 @@ export function dryingFit(
       const fit = fitThinLayer(model, hours, ratios)
       if (!fit) return []
       const at = target > me ? hoursToRatio(fit, (target - me) / (m0 - me), lastHour) : { hours: Infinity, sdHours: 0 }
-      // Midilli–Kucuk's straight-line term must not be drawn far past the data
-      if (fit.model.id === 'midilli-kucuk' && at.hours > lastHour * 1.2) return []
+      if (fit.model.id === 'midilli-kucuk' && at.hours > lastHour * straightTermReach) return []
       return [{ ...fit, ...at, me, weight }]
     }),
   )

@@ -1,4 +1,4 @@
-import { surpriseShare, thinLayerGain } from '../assumptions'
+import { fallenShare, surpriseShare, thinLayerGain } from '../assumptions'
 import { grams, term, told } from '../message'
 import { Refusal } from '../refusal'
 import { requireDrying, type ActContext, type ActOutcome, type LotAct } from './act'
@@ -121,7 +121,7 @@ function weighed(act: Extract<LotAct, { act: 'weigh' }>, lot: LotHistory): Event
   }
   const earlier = lot.stage === 'dryer' ? undefined : lot.weighings.filter((w) => w.basis === act.basis).at(-1)
   const against = act.basis === 'lot' ? now : (earlier?.weightG ?? now)
-  if (!act.sure && (act.weightG > against * surpriseShare || (earlier && act.weightG < against * 0.4))) {
+  if (!act.sure && (act.weightG > against * surpriseShare || (earlier && act.weightG < against * fallenShare))) {
     throw new Refusal(
       'surprise',
       told('lots.strangeWeight', {

@@ -8,13 +8,19 @@ import { behindWall, blended, likelyNoises, observed, stateFor, type State } fro
 import { placeKinds, type PlaceKind } from './kinds'
 import {
   byHourC,
+  guessedYearShare,
+  hourTimes,
   lagLogSd,
   monthC,
   monthKPa,
   strayKPa,
+  straysC,
   unmodelledC,
+  unmodelledKPa,
   unsureOfKind,
   unsureVapour,
+  vapourLagDays,
+  vapourStray,
   weatherC,
 } from '../assumptions'
 
@@ -113,8 +119,8 @@ export function* placeFitInPieces(kind: PlaceKind, outdoors: OutdoorDays, read?:
   const outC = outdoors.temperatureC.map((t) => t - outdoors.meanC)
   const seenC = read ? observed(read.temperatureC, read.hours, offset, days) : []
   const weather = (self ? 1 : unknown * gain * yearShare(lagDays)) * weatherC
-  const noisesC = [0.12, 0.4, 1].flatMap((stray) =>
-    [0.3, 0.7, 1.4].map((hour) => ({
+  const noisesC = straysC.flatMap((stray) =>
+    hourTimes.map((hour) => ({
       stray: Math.hypot(stray, weather),
       hour: hour * byHourC[airflow],
     })),
@@ -124,7 +130,7 @@ export function* placeFitInPieces(kind: PlaceKind, outdoors: OutdoorDays, read?:
     levelSd: unsure.meanC,
     gain: gain / yearShare(tau),
     // the year outdoors is itself a guess where nobody measured it
-    gainSd: Math.hypot(unsure.gain, self ? 0 : 0.2 * gain * unknown) / yearShare(tau),
+    gainSd: Math.hypot(unsure.gain, self ? 0 : guessedYearShare * gain * unknown) / yearShare(tau),
   })
   const own = behindWall(outC, Math.max(0.3, lagDays))
   const noises = likelyNoises(own, priorFor(lagDays), seenC, noisesC)
@@ -148,20 +154,23 @@ export function* placeFitInPieces(kind: PlaceKind, outdoors: OutdoorDays, read?:
   yield
   const outE = behindWall(
     outdoors.vapourPressureKPa.map((e) => e - outdoors.meanKPa),
-    1.5,
+    vapourLagDays,
   )
   const seenE = read ? observed(read.vapourPressureKPa, read.hours, offset, days) : []
   const priorE = {
     level: self ? outdoors.meanKPa : (saturationVapourPressureKPa(usualMeanC) * usualHumidityPct) / 100,
     levelSd: unsureVapour.meanKPa,
     gain: self ? 1 : followsVapour,
-    gainSd: gain === 0 ? 0.02 : unsureVapour.share,
+    gainSd: gain === 0 ? unsureVapour.shut : unsureVapour.share,
   }
-  const noiseE = { stray: self ? 0.2 : Math.hypot(strayKPa, 0.15 * unknown * followsVapour), hour: 0.12 }
+  const noiseE = {
+    stray: self ? vapourStray.outdoorsKPa : Math.hypot(strayKPa, vapourStray.unknownKPa * unknown * followsVapour),
+    hour: vapourStray.byHourKPa,
+  }
   const vapour = blended(
-    [stateFor(outE, 1.5, priorE, noiseE, seenE)],
+    [stateFor(outE, vapourLagDays, priorE, noiseE, seenE)],
     (state) => state.gain * monthKPa,
-    0.03,
+    unmodelledKPa,
     outdoors.known,
   )
   return {

@@ -1,7 +1,7 @@
 import type { AsideReason } from '../lots'
 import { addDays, daysBetween, type CivilDate } from '../households'
 import { grams, told, type Message, type Part } from '../message'
-import { tasteEveryDays, testEveryDays, weighEveryDays } from '../assumptions'
+import { readyEnough, tasteEveryDays, testEveryDays, weighEveryDays } from '../assumptions'
 
 export type JobKind =
   | 'weigh'
@@ -57,7 +57,7 @@ export interface DryingLot {
 export function dryingJobs(lot: DryingLot, today: CivilDate): Job[] {
   const jobs: Job[] = []
   const day = daysBetween(lot.hungOn, today)
-  if (lot.testsPassed || lot.readyNow >= 0.9) {
+  if (lot.testsPassed || lot.readyNow >= readyEnough) {
     return [
       {
         kind: 'take-down',

@@ -1,5 +1,5 @@
 import { addDays, daysBetween, type CivilDate } from '../households'
-import { shortByWeeks } from '../assumptions'
+import { leftOverShare, shortByWeeks } from '../assumptions'
 
 /** A change of weight on a day, as the ledger tells it now. */
 export interface YearMove {
@@ -138,5 +138,5 @@ export function lastsTo(
   if (weeksToNext === null || ahead.length === 0 || ahead[0]!.p50 <= 0) return null
   const after = (weeks: number) => ahead[Math.min(ahead.length - 1, Math.max(0, Math.round(weeks)))]!.p50
   if (after(weeksToNext - slackWeeks) <= 0) return 'short'
-  return after(weeksToNext) > ahead[0]!.p50 * 0.25 ? 'too-much' : 'right'
+  return after(weeksToNext) > ahead[0]!.p50 * leftOverShare ? 'too-much' : 'right'
 }
