@@ -111,6 +111,8 @@ describe('the curing clock', () => {
     expect(told({ ...lot, tests: [test(true)] })).not.toMatch(/not passed/)
     expect(told({ ...lot, weighings: [weigh(0), weigh(4)] })).toMatch(/2 weighings/)
     expect(told({ ...lot, weighings: [weigh(0)] })).not.toMatch(/weighings/)
+    expect(told(lot)).not.toMatch(/likely ready/)
+    expect(told({ ...lot, nowMs: 60 * dayMs })).toMatch(/More likely ready than not: try the .* test/)
   })
 
   it('says the same of a lot whenever it was hung: only the time since counts', () => {
@@ -125,6 +127,20 @@ describe('the curing clock', () => {
     const then = Date.UTC(2026, 7, 20)
     expect(at(then)).toEqual(at(0))
     expect(at(then).stalledHours).toBe(30)
+  })
+
+  it('expects of a bunch what a bunch weighs, and of the lot what the lot does', () => {
+    const both = [weigh(0), weigh(6), { atMs: 3 * dayMs, weightG: 310, basis: 'bunch' }]
+    const lot = { ...hung(garlic, 20, 60, 'breezy', 8), weighings: both.sort((a, b) => a.atMs - b.atMs) }
+    const state = curingState(lot)
+    const [ofLot, ofBunch] = [expectedNowG(lot, state, 'lot')!, expectedNowG(lot, state, 'bunch')!]
+    expect(ofLot).toBeLessThan(weigh(6).weightG)
+    expect(ofLot).toBeGreaterThan(0.85 * weigh(6).weightG)
+    expect(ofBunch).toBeLessThan(310)
+    expect(ofBunch).toBeGreaterThan(0.7 * 310)
+    // on whichever was weighed last where nobody says
+    expect(expectedNowG(lot, state)).toBe(ofLot)
+    expect(expectedNowG(lot, state, 'jar')).toBeUndefined()
   })
 
   const trueBudget = 480

@@ -1,6 +1,7 @@
 import { inPlainWords } from '@vadose/words'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { hourMs } from '../air'
 import { normalDeviate, stream } from '../chance'
 import { crops } from '../almanac'
 import { Refusal } from '../refusal'
@@ -227,6 +228,13 @@ describe('when the dryer is done', () => {
       expect(begun.moisturePct, crop.id).toBeCloseTo(traysMoisturePct(crop), 3)
       const { p10, p50, p90 } = begun.doneAtMs
       expect(0 < p10 && p10 < p50 && p50 < p90, crop.id).toBe(true)
+      // in its usual air the book's hours: their middle by ratio, and the ends of them for eight in ten
+      const [least, most] = crop.dehydrating!.hours.value
+      expect(p50 / hourMs, crop.id).toBeCloseTo(Math.sqrt(least * most), 2)
+      if (Math.log(most / least) > 0.3) {
+        expect(p10 / hourMs, crop.id).toBeCloseTo(least, 2)
+        expect(p90 / hourMs, crop.id).toBeCloseTo(most, 2)
+      }
       expect(dryerState(crop, load, 1000, p50).progress, crop.id).toBeCloseTo(1, 2)
     }
   })

@@ -10,6 +10,7 @@ import {
   endReason,
   endShares,
   ends,
+  keepAt,
   keepingForecast,
   lotLife,
   survivalCurve,
@@ -191,6 +192,19 @@ describe('survival', () => {
       'rooting',
       'frost',
     ])
+  })
+  it('says what ends it in per cent, most first, what does next to nothing left out', () => {
+    for (const [id, t, rh] of [
+      ['garlic-hardneck', 15, 60],
+      ['potato-maincrop', 8, 90],
+      ['carrot', 4, 95],
+    ] as const) {
+      const { hazards, endedBy } = keepAt(cropById(id), t, rh)
+      expect(hazards[0]!.end).toBe(endedBy)
+      expect(hazards.reduce((sum, { sharePct }) => sum + sharePct, 0)).toBeGreaterThan(97)
+      expect(hazards.reduce((sum, { sharePct }) => sum + sharePct, 0)).toBeLessThan(100.5)
+      expect(hazards.every(({ sharePct }) => sharePct > 0.5)).toBe(true)
+    }
   })
   it('says why in words with the numbers in them', () => {
     for (const end of ends) {
