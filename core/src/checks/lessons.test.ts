@@ -90,6 +90,24 @@ describe('what a house learns from lot to lot', () => {
     expect(four!.p50).toBeGreaterThan(1.15)
     expect(four!.p50).toBeLessThan(Math.exp(0.34))
     expect(timesAsLong(learntFrom(winters(4)), 'Red', 'Blue')).toBeUndefined()
+    // what both share is known of neither apart: the variance of a difference, 0.04 + 0.09 − 2 · 0.03, by hand
+    const learnt = {
+      mean: [0, 0.3, 0.1],
+      covariance: [
+        [0.01, 0, 0],
+        [0, 0.04, 0.03],
+        [0, 0.03, 0.09],
+      ],
+      varieties: new Map([
+        ['red', 1],
+        ['white', 2],
+      ]),
+      places: new Map(),
+    }
+    const { p10, p50, p90 } = timesAsLong(learnt, ' Red', 'white')!
+    expect(p50).toBeCloseTo(Math.exp(0.2), 9)
+    expect(p90).toBeCloseTo(Math.exp(0.2 + 1.2816 * Math.sqrt(0.07)), 9)
+    expect(p10).toBeCloseTo(Math.exp(0.2 - 1.2816 * Math.sqrt(0.07)), 9)
   })
   it('begins a variety at what is said of it, and learns the rest', () => {
     const said = [{ crop: 'onion-storing', variety: 'red', keeps: 'longer' }] as const

@@ -215,6 +215,47 @@ describe('when the dryer is done', () => {
     expect(() => fit(1001)).toRefuse(/do not fall/)
     expect(fit(997).readyAtHours.p50).toBeGreaterThan(20)
   })
+  it('leans on a weighing by how far it can mislead, by hand', () => {
+    const crop = crops.find(
+      (c) => c.dehydrating && Math.log(c.dehydrating.hours.value[1] / c.dehydrating.hours.value[0]) > 0.3,
+    )!
+    const [least, most] = crop.dehydrating!.hours.value
+    const airC = (crop.dehydrating!.airC.value[0] + crop.dehydrating!.airC.value[1]) / 2
+    const wetG = 1000 * (1 - traysMoisturePct(crop) / 100)
+    const load = {
+      atMs: 0,
+      weightG: 1000,
+      airC,
+      weighings: [] as { atMs: number; weightG: number }[],
+      rotatedAtMs: null,
+    }
+    const usual = dryerState(crop, load, 1000, 0)
+    const [start, end] = [1000 / wetG - 1, usual.targetG / wetG - 1]
+    const usualPace = Math.log(start / end) / Math.sqrt(least * most)
+    // after two hours it has dried as twice the usual pace would
+    const weightG = wetG * (1 + start * Math.exp(-2 * usualPace * 2))
+    const state = dryerState(crop, { ...load, weighings: [{ atMs: 2 * hourMs, weightG }] }, 1000, 2 * hourMs)
+    const spread = Math.log(most / least) / 2 / 1.2816
+    const trust = spread ** 2 / (spread ** 2 + 0.15 ** 2)
+    const hours = Math.sqrt(least * most) / 2 ** trust
+    expect(state.doneAtMs.p50 / hourMs).toBeCloseTo(hours, 3)
+    expect(state.doneAtMs.p90 / hourMs).toBeCloseTo(hours * Math.exp(1.2816 * spread * Math.sqrt(1 - trust)), 3)
+    expect(state.rotateAtMs / hourMs).toBeCloseTo(hours / 2, 3)
+    // one within the first quarter of an hour says nothing
+    const soon = { ...load, weighings: [{ atMs: 0.2 * hourMs, weightG: 900 }] }
+    expect(dryerState(crop, soon, 1000, 0.2 * hourMs).doneAtMs).toEqual(usual.doneAtMs)
+    // in cooler air the pull of it is less: from what is drawn in, 1.17 kPa
+    const pull = (c: number) => 0.61094 * Math.exp((17.625 * c) / (c + 243.04)) - 1.17
+    const cooler = dryerState(crop, { ...load, airC: airC - 10 }, 1000, 0).doneAtMs.p50 / usual.doneAtMs.p50
+    expect(Math.abs(cooler / (pull(airC) / pull(airC - 10)) - 1)).toBeLessThan(0.01)
+  })
+  it('what is back for beads stays in for two hours at least', () => {
+    const crop = crops.find((c) => c.dehydrating)!
+    const airC = (crop.dehydrating!.airC.value[0] + crop.dehydrating!.airC.value[1]) / 2
+    const { targetG } = dryerState(crop, { atMs: 0, weightG: 1000, airC, weighings: [], rotatedAtMs: null }, 1000, 0)
+    const again = { atMs: 0, weightG: targetG * 1.01, airC, weighings: [], rotatedAtMs: null }
+    expect(dryerState(crop, again, 1000, 0).doneAtMs.p50).toBe(2 * hourMs)
+  })
   it('dries every crop that goes on trays, from what water it brings to less', () => {
     const onTrays = crops.filter((c) => c.dehydrating)
     expect(onTrays.length).toBeGreaterThan(20)
