@@ -1,22 +1,10 @@
-import { inPlainWords } from '@vadose/words'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { hourMs } from '../air'
 import { normalDeviate, stream } from '../chance'
 import { crops } from '../almanac'
 import { Refusal } from '../refusal'
-import {
-  conditioningVerdict,
-  driedLifeMonths,
-  dryingFit,
-  dryWeight,
-  equilibriumMoisture,
-  fitThinLayer,
-  grains,
-  thinLayers,
-  dryerState,
-  traysMoisturePct,
-} from './index'
+import { dryingFit, dryWeight, fitThinLayer, thinLayers, dryerState, traysMoisturePct } from './index'
 
 describe('dry weight', () => {
   it.each([
@@ -278,95 +266,5 @@ describe('when the dryer is done', () => {
       }
       expect(dryerState(crop, load, 1000, p50).progress, crop.id).toBeCloseTo(1, 2)
     }
-  })
-})
-
-describe('equilibrium moisture (ASABE D245.5, points computed from the standard’s constants, recalled)', () => {
-  it.each([
-    ['barley', 20, 60, 11.826],
-    ['bean', 10, 50, 11.544],
-    ['bean', 20, 60, 12.924],
-    ['bean', 25, 70, 14.527],
-    ['bean', 30, 80, 16.42],
-    ['maize', 20, 60, 12.895],
-    ['maize', 25, 70, 14.175],
-    ['wheat', 20, 60, 13.416],
-    ['wheat-soft', 25, 70, 13.393],
-    ['wheat-durum', 30, 80, 15.516],
-    ['soybean', 20, 60, 10.299],
-    ['sunflower', 25, 70, 7.879],
-    ['rice', 25, 70, 13.479],
-    ['sorghum', 10, 50, 12.08],
-    ['peanut-kernel', 25, 70, 7.795],
-    ['canola', 25, 70, 8.973],
-  ])('%s at %i °C and %i pct humidity: %f pct wet basis', (grain, t, rh, wet) => {
-    expect(equilibriumMoisture(grain, t, rh).moistureWetBasisPct).toBeCloseTo(wet, 2)
-  })
-  it.each([
-    ['bean', 20, 60, 12.799],
-    ['maize', 25, 70, 14.014],
-    ['wheat', 25, 70, 14.44],
-    ['soybean', 20, 60, 10.746],
-  ])('by Chung–Pfost %s at %i °C and %i pct humidity: %f pct', (grain, t, rh, wet) => {
-    expect(equilibriumMoisture(grain, t, rh, 'modified-chung-pfost').moistureWetBasisPct).toBeCloseTo(wet, 2)
-  })
-  it('by any of the equations is much the same: they are fits of the same measurements', () => {
-    const all = ['modified-henderson', 'modified-chung-pfost', 'modified-halsey'] as const
-    let compared = 0
-    for (const grain of grains) {
-      for (const rh of [40, 60]) {
-        const by = all.flatMap((equation) => {
-          try {
-            return equilibriumMoisture(grain, 25, rh, equation).moistureWetBasisPct
-          } catch {
-            return []
-          }
-        })
-        if (by.length > 1) compared++
-        expect(Math.max(...by) - Math.min(...by), `${grain} at ${rh} %`).toBeLessThan(0.8)
-      }
-    }
-    expect(compared).toBe(20)
-    // the two oily ones by hand: (e^(A + B T) / −ln RH)^(1/C) of the dry
-    expect(equilibriumMoisture('soybean', 25, 60, 'modified-halsey').moistureWetBasisPct).toBeCloseTo(10.557, 2)
-  })
-  it('rises with damp and falls with warmth, for every grain', () => {
-    for (const grain of grains) {
-      const at = (t: number, rh: number) => equilibriumMoisture(grain, t, rh).moistureWetBasisPct
-      expect(at(15, 75)).toBeGreaterThan(at(15, 45))
-      expect(at(30, 60)).toBeLessThan(at(5, 60))
-    }
-  })
-  it('tells the damp shed from the kitchen: beans keep a year at 14 % (MWPS-13, recalled)', () => {
-    expect(equilibriumMoisture('bean', 12, 82).moistureWetBasisPct).toBeGreaterThan(14)
-    expect(equilibriumMoisture('bean', 20, 50).moistureWetBasisPct).toBeLessThan(14)
-  })
-  it('refuses air and grain it has no fit for', () => {
-    expect(() => equilibriumMoisture('bean', 20, 97)).toRefuse(/relativeHumidityPct/)
-    expect(() => equilibriumMoisture('bean', -5, 60)).toRefuse(/temperatureC/)
-    expect(() => equilibriumMoisture('lentil', 20, 60)).toRefuse(/constants/)
-  })
-})
-
-describe('conditioning and the pantry', () => {
-  const look = { day: 3, beads: false, mould: false }
-  it('throws out mould, sends beads back, shakes on, and is done after a week (NCHFP, recalled)', () => {
-    expect(conditioningVerdict({ ...look, mould: true, beads: true }).verdict).toBe('throw-out')
-    expect(conditioningVerdict({ ...look, day: 9, beads: true }).verdict).toBe('back-to-dryer')
-    expect(conditioningVerdict({ ...look, jarHumidityPct: 71 }).verdict).toBe('back-to-dryer')
-    // the marks themselves: 60 is not below 60, 65 not above 65
-    const at = (jarHumidityPct: number) => conditioningVerdict({ ...look, day: 8, jarHumidityPct }).verdict
-    expect([59.9, 60, 65, 65.1].map(at)).toEqual(['done', 'shake-on', 'shake-on', 'back-to-dryer'])
-    const on = conditioningVerdict(look)
-    expect([on.verdict, inPlainWords(on.says)]).toEqual(['shake-on', expect.stringContaining('4 more days')])
-    expect(conditioningVerdict({ ...look, day: 7, jarHumidityPct: 52 }).verdict).toBe('done')
-    // between what nothing grows at and what sends it back, a week is not enough
-    const damp = conditioningVerdict({ ...look, day: 9, jarHumidityPct: 62 })
-    expect([damp.verdict, inPlainWords(damp.says)]).toEqual(['shake-on', expect.stringMatching(/^Not yet.*62.*60/)])
-  })
-  it('fruit 12 months at 60 °F, 6 at 80 °F, vegetables half (NCHFP, recalled)', () => {
-    expect(driedLifeMonths('fruit', 15.6)).toBeCloseTo(12, 6)
-    expect(driedLifeMonths('fruit', 26.7)).toBeCloseTo(6, 2)
-    expect(driedLifeMonths('vegetable', 15.6)).toBeCloseTo(6, 6)
   })
 })
