@@ -87,6 +87,7 @@ test('a screen that cannot be had says so, and after a renewal of the server the
 }) => {
   await startHousehold(page, 'Renewed House')
   await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'The round' })).toBeVisible()
   const parts = '**/assets/StoresView-*.js'
   await page.route(parts, (route) => route.abort())
   await page.route('**/api/health', (route) => route.abort())
@@ -103,5 +104,26 @@ test('a screen that cannot be had says so, and after a renewal of the server the
   await expect(page).toHaveURL(/renewed-house\/stores$/)
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('The house')
   await expect(page.getByRole('alert')).toHaveCount(0)
+  wrongs.splice(0)
+})
+
+test('a tab tapped before the first screen is there opens its screen anew too; one that stays missing is said', async ({
+  page,
+  wrongs,
+}) => {
+  await startHousehold(page, 'Hasty House')
+  let sendFirst = () => {}
+  const first = new Promise<void>((resolve) => (sendFirst = resolve))
+  await page.route('**/assets/TodayView-*.js', (route) => first.then(() => route.continue()))
+  const parts = '**/assets/StoresView-*.js'
+  let gone = 0
+  await page.route(parts, (route) => (gone++ ? route.continue() : route.fulfill({ status: 404 })))
+  await page.goto('/', { waitUntil: 'commit' })
+  await page.getByRole('navigation', { name: 'Screens', exact: true }).getByRole('link', { name: 'Stores' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('The house')
+  sendFirst()
+  await page.route(parts, (route) => route.fulfill({ status: 404 }))
+  await page.reload()
+  await expect(page.getByRole('alert')).toContainText('A part of this screen is missing on the server')
   wrongs.splice(0)
 })

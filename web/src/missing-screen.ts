@@ -1,5 +1,5 @@
 import { ref, type Ref } from 'vue'
-import { START_LOCATION, useRouter } from 'vue-router'
+import { useRouter } from 'vue-router'
 import { say } from './say'
 
 /**
@@ -10,14 +10,16 @@ import { say } from './say'
 export function useMissingScreen(): Ref<string | undefined> {
   const said = ref<string>()
   const router = useRouter()
-  router.onError(async (_error, to, from) => {
+  router.onError(async (_error, to) => {
     const answers = await fetch('/api/health').then(
       ({ ok }) => ok,
       () => false,
     )
+    const { href } = router.resolve(to.fullPath)
     if (!answers) said.value = say('vadoseDoesNotAnswerIs')
-    // one that is missing in a page just opened would be missing again
-    else if (from !== START_LOCATION) location.assign(router.resolve(to.fullPath).href)
+    // the screen of the very address that this page was opened at would be missing again
+    else if (href === location.pathname + location.search + location.hash) said.value = say('aPartIsMissing')
+    else location.assign(href)
   })
   router.afterEach((_to, _from, failed) => {
     if (!failed) said.value = undefined
