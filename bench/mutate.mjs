@@ -50,7 +50,9 @@ function mutants(room) {
             const text = typeof by === 'function' ? by(match[0]) : by
             const changed = line.slice(0, match.index) + text + line.slice(match.index + match[0].length)
             // types and words are not judgement
-            if (changed !== line && !/^\s*(interface|type) /.test(line)) found.push({ room, file, at, line, changed })
+            const quoted = (line.slice(0, match.index).match(/'/g) ?? []).length % 2 === 1
+            if (changed !== line && !quoted && !/^\s*(interface|type) /.test(line))
+              found.push({ room, file, at, line, changed })
           }
         }
       })

@@ -57,6 +57,24 @@ describe('lines as people write them on a pad', () => {
     ['6 frozen leeks', { crop: 'leek', unit: 'bag', pieces: 6, form: 'frozen' }],
     ['2 dozen eggs', { name: 'Eggs', pieces: 24 }],
     ['a dozen leeks', { crop: 'leek', pieces: 12 }],
+    // what stands dry in a jar is as it grew; what does not lie for months in a bag was frozen in it; a portion is cooked
+    ['2 jars wheat', { crop: 'wheat', unit: 'jar', form: 'fresh' }],
+    ['2 bags kale', { crop: 'kale', unit: 'bag', form: 'frozen' }],
+    ['2 bags carrots', { crop: 'carrot', unit: 'bag', form: 'fresh' }],
+    ['3 portions leek', { crop: 'leek', unit: 'portion', form: 'cooked' }],
+    ['6 leeks, chest freezer', { crop: 'leek', unit: 'bag', pieces: 6, form: 'frozen', placeId: 'f' }],
+    // what is frozen is counted in bags, where it is counted; leeks that are weighed are so many grams
+    ['2 kg frozen leeks', { crop: 'leek', unit: null, pieces: null, weightG: 2000, form: 'frozen' }],
+    ['3 cans tomatoes', { crop: 'tomato', unit: 'tin', pieces: 3 }],
+    ['2 strings onions', { crop: 'onion-storing', unit: 'plait', pieces: 2 }],
+    ['3 tubs pesto', { name: 'Pesto', unit: 'box', pieces: 3 }],
+    ['¼ kg chilli', { crop: 'chilli', weightG: 250 }],
+    ['2 pounds carrots', { crop: 'carrot', weightG: 907 }],
+    ['12 oz plums', { crop: 'plum', weightG: 340 }],
+    ['500 grams plums', { crop: 'plum', weightG: 500 }],
+    ['1½ kg plums'.replace('1½', '1.5'), { crop: 'plum', weightG: 1500, about: false }],
+    // three quarters of a net is one net, not full
+    ['¾ net onions', { crop: 'onion-storing', unit: 'net', pieces: 1, about: true }],
   ])('%s', (text, is) => expect(read(text)).toMatchObject({ text, ...is }))
 
   it('knows a place by its whole name, whichever was set up first', () => {
@@ -71,6 +89,14 @@ describe('lines as people write them on a pad', () => {
     }
   })
 
+  it('counts in words', () => {
+    const words = 'one two three four five six seven eight nine ten eleven twelve'.split(' ')
+    expect(words.map((word) => read(`${word} jars plums`).pieces)).toEqual(words.map((_, i) => i + 1))
+    expect(read('an apple').pieces).toBe(1)
+    expect(read('half a net of onions')).toMatchObject({ pieces: 1, about: true })
+    const [half, quarter] = ['half a bag of peas', '¼ bag peas'].map((text) => read(text).weightG!)
+    expect(half).toBe(2 * quarter!)
+  })
   it('says what it could not make out, and never drops a line that says something', () => {
     expect(read('onions').doubts.map(inPlainWords)).toEqual([expect.stringMatching(/how much/i)])
     expect(read('7').doubts.map(inPlainWords)).toContainEqual(expect.stringMatching(/Nothing was named/))
@@ -81,5 +107,15 @@ describe('lines as people write them on a pad', () => {
     expect(read('3 jars plums december')).toMatchObject({ on: '2025-12-15' })
     expect(read('3 jars plums 2026-12-24')).toMatchObject({ on: '2026-11-27' })
     expect(read('3 jars plums november')).toMatchObject({ on: '2026-11-15' })
+    expect(read('3 jars plums nov 2024')).toMatchObject({ on: '2024-11-15', dated: 'month' })
+    const months = ['january', 'feb', 'march', 'apr', 'may', 'june', 'jul', 'august', 'sept.', 'october']
+    expect(months.map((month) => read(`3 jars plums ${month}`.replace('sept.', 'sep')).on.slice(0, 7))).toEqual(
+      months.map((_, i) => `2026-${String(i + 1).padStart(2, '0')}`),
+    )
+    // what is put by is put by in late summer; a year to come is today
+    expect(read('3 jars plums (2024)')).toMatchObject({ on: '2024-09-01', dated: 'year' })
+    expect(read('3 jars plums 2027')).toMatchObject({ on: '2026-11-27' })
+    expect(read('3 jars plums 2025-10-03')).toMatchObject({ on: '2025-10-03', dated: 'day' })
+    expect(read('3 jars plums')).toMatchObject({ on: '2026-11-27', dated: 'today' })
   })
 })

@@ -68,4 +68,36 @@ describe('a pace', () => {
     expect(perWeek.p90).toBeGreaterThan(500)
     expect(runsOutOn.p10 < addDays(today, 56) && runsOutOn.p90 > addDays(today, 56)).toBe(true)
   })
+  it('of what like lines use is as unsure, by hand; what is hardly used is looked ahead for a hundred years', () => {
+    // one use a week of what like lines use in one: shape 1, squared 1 + 0.15 + 0.045
+    const { perWeek, runsOutOn } = runOut(4000, [], today, { perWeek: 500 })
+    for (const [is, p] of [
+      [perWeek.p10, 0.1],
+      [perWeek.p50, 0.5],
+      [perWeek.p90, 0.9],
+    ] as const)
+      expect(Math.abs(is / gammaQuantile(1 / 1.195, 500, p) - 1)).toBeLessThan(0.002)
+    // 56 days: of eight uses 1.15 / 8, of the rate 1, of the amounts 0.15, of so few 1.25; a drift of 0.3 · 56 / 90
+    const logSd = Math.sqrt(Math.log1p(1.15 / 8 + 1 + 0.15 + 1.25))
+    const falls = (0.3 * 56) / 90
+    const days = (z: number, sd: number) => Math.round(56 * Math.exp(falls / 3 + z * sd))
+    expect(runsOutOn).toEqual({
+      p10: addDays(today, days(-1.2815516, logSd)),
+      p50: addDays(today, days(0, logSd)),
+      p90: addDays(today, days(1.2815516, Math.hypot(logSd, 2 * falls))),
+    })
+    expect(runOut(1e9, [], today, { perWeek: 1 }).runsOutOn.p50).toBe(addDays(today, 36_500))
+  })
+  it('of a line on its last use is as unsure as of one use, by hand', () => {
+    const uses = [{ date: today, amount: 300 }]
+    // one use today opens the line: 1.05 uses in 0.7 weeks; 100 g are less than one use
+    const meanDays = (7 * 100) / (300 * 1.5)
+    const known = 1.15 + 1 / 1.05 + 0.15 + 1.25
+    const falls = 0.3 * (meanDays / 90)
+    // a use alone: its spread squared is (0 + 2 · 0.15) / 3
+    const cv2 = 0.1
+    const own = known - 0.15 - 0.15 + 2 * cv2
+    const days = meanDays * Math.exp(falls / 3 + 1.2815516 * Math.hypot(Math.sqrt(Math.log1p(own)), 2 * falls))
+    expect(runOut(100, uses, today).runsOutOn.p90).toBe(addDays(today, Math.round(days)))
+  })
 })

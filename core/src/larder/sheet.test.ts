@@ -25,6 +25,10 @@ describe('a list from another program', () => {
   })
   it('reads days either way round, kilos where nobody says, and skips rows that name nothing', () => {
     expect(padLineOf(['plums', '9/28/2025'], ['what', 'date'])).toBe('plums 2025-09-28')
+    // the twelfth may be a month, the thirteenth is none
+    expect(padLineOf(['plums', '3.12.2025'], ['what', 'date'])).toBe('plums 2025-12-03')
+    expect(padLineOf(['plums', '12/13/2025'], ['what', 'date'])).toBe('plums 2025-12-13')
+    expect([weightUnitOf('grams'), weightUnitOf('weight'), weightUnitOf('Pounds')]).toEqual(['g', 'kg', 'lb'])
     expect(padLineOf(['plums', '2025', '2.5'], ['what', 'date', 'weight'])).toBe('plums 2.5 kg 2025')
     // no day has three figures: it is left as it stands
     expect(padLineOf(['plums', '123.5.2026'], ['what', 'date'])).toBe('plums 123.5.2026')
@@ -43,5 +47,8 @@ describe('a list from another program', () => {
       expect(readSheet(text)).toEqual({ headings: ['Item', 'Qty'], rows: [['jam, damson', '6']] })
     }
     expect(() => readSheet('nothing')).toRefuse(/no list/)
+    // a larder has not more lines than this
+    const long = ['Item', ...Array.from({ length: 600 }, (_, i) => `jam ${i}`)].join('\n')
+    expect(readSheet(long).rows).toHaveLength(500)
   })
 })

@@ -1,6 +1,6 @@
 import { inPlainWords } from '@vadose/words'
 import { describe, expect, it } from 'vitest'
-import { cropById, pantry } from '../almanac'
+import { cropById, pantry, unitG } from '../almanac'
 import { eventSays, lotHistory } from '../lots'
 import { gramsOfSize, stockEvents, usualWeightG, type StockLine } from './index'
 
@@ -68,6 +68,26 @@ describe('a line of stock', () => {
   it('is packed as it is counted, where its crop is packed so', () => {
     expect(told('onion-storing', { form: 'fresh', unit: 'net' }).pack).toBe('net')
     expect(told('potato-maincrop', { form: 'fresh', unit: 'crate' }).pack).toBe('box')
+  })
+  it('weighs what one of its kind usually does, so many times, and never nothing', () => {
+    const usual = unitG.jar
+    expect(usualWeightG(plum, line({ pieces: 5 }))).toBe(5 * usual)
+    expect(usualWeightG(plum, line({ pieces: null }))).toBe(usual)
+    expect(usualWeightG(plum, line({ form: 'fresh', unit: null, pieces: 3 }))).toBe(Math.round(3 * plum.pieceG.value))
+    expect(usualWeightG(plum, line({ size: '1 g', pieces: 0 }))).toBe(1)
+  })
+  it('is not kept in a form its crop is never kept in; dried is anything that was', () => {
+    expect(() => told('lettuce', { form: 'frozen', unit: 'bag' })).toRefuse(/lettuce/i)
+    expect(() => told('pantry', { name: 'Flour', form: 'dried', unit: 'bag' })).not.toThrow()
+    expect(told('cabbage-white', { form: 'brined', tasteAfterDays: 10 }).made).toMatchObject({
+      form: 'brined',
+      tasteAfterDays: 10,
+    })
+  })
+  it('lies in what its crop usually lies in where it is counted otherwise', () => {
+    const [first] = cropById('onion-storing').packs
+    expect(told('onion-storing', { form: 'fresh', unit: 'head' }).pack).toBe(first!.id)
+    expect(told('pantry', { name: 'Eggs', form: 'fresh', unit: null }).pack).toBe(pantry.packs[0]!.id)
   })
   it('says how many or how much', () => {
     expect(() => stockEvents(plum, line({ pieces: null }))).toRefuse(/how many or how much/)
