@@ -54,8 +54,27 @@ const sentTogether = {
   ],
 }
 
+/** The letters of what is written first come with the page: later they would have all of it set once more. */
+function lettersFirst(): Plugin {
+  return {
+    name: 'letters-first',
+    apply: 'build',
+    transformIndexHtml: {
+      order: 'post',
+      handler: (_html, { bundle = {} }) =>
+        Object.keys(bundle)
+          .filter((file) => /-latin-wght-normal-.*\.woff2$/.test(file))
+          .map((file) => ({
+            tag: 'link',
+            attrs: { rel: 'preload', as: 'font', type: 'font/woff2', crossorigin: true, href: `/${file}` },
+            injectTo: 'head' as const,
+          })),
+    },
+  }
+}
+
 export default defineConfig(({ command }) => ({
-  plugins: [vue(), readMessages(), compression({ algorithms: ['gzip'], include: /\.(js|css|wasm)$/ })],
+  plugins: [vue(), readMessages(), lettersFirst(), compression({ algorithms: ['gzip'], include: /\.(js|css|wasm)$/ })],
   ...(command === 'build'
     ? {
         resolve: {

@@ -38,6 +38,8 @@ export function useView<P, Q, A>(
       queryKey: computed(() => keyOf(endpoint as Endpoint, now.value ?? {})),
       queryFn: () => send(endpoint as Endpoint, now.value!) as Promise<A>,
       enabled: computed(() => now.value !== null),
+      // an answer is taken whole and never written to: nothing of it is watched piece by piece
+      shallow: true,
     },
     answers,
   )

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import type { RoundView } from '@vadose/contract/round'
 import { ElButton } from 'element-plus'
+import { ref } from 'vue'
 import { cropColour, lotCrop, lotName } from '../almanac'
+import { useByAndBy } from '../by-and-by'
 import { amount, weight } from '../households'
 import { Notice } from '../kit'
 import { useAct } from '../lots'
@@ -12,6 +14,7 @@ import WeatherDays from './WeatherDays.vue'
 /** What stands beside the round: what to eat first, the weather, the week. */
 defineProps<{ round: RoundView }>()
 const { act, refusal } = useAct()
+const shown = useByAndBy(ref(3), 1)
 const useOne = (code: string, pieces: number | null, weightG: number) =>
   act(code, pieces === null ? { act: 'use', weightG: Math.min(250, weightG) } : { act: 'use', pieces: 1 })
 </script>
@@ -45,7 +48,7 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
         </li>
       </ul>
     </section>
-    <section v-if="round.weather.length" class="card">
+    <section v-if="shown > 1 && round.weather.length" class="card">
       <h2>{{ say('weather') }}</h2>
       <p class="soft">
         {{
@@ -55,7 +58,7 @@ const useOne = (code: string, pieces: number | null, weightG: number) =>
       <WeatherDays :days="round.weather" />
       <Notice v-for="says in round.weatherSays" :key="says.says">{{ sayFact(says) }}</Notice>
     </section>
-    <section class="card">
+    <section v-if="shown > 2" class="card">
       <h2>{{ say('theLastSevenDays') }}</h2>
       <p class="soft">
         {{

@@ -24,14 +24,14 @@ const overdue = computed(() =>
   ),
 )
 const places = computed(() => {
-  let before = 0
+  let before = overdue.value.length
   return (round.value?.places ?? [])
     .map((place) => ({ ...place, jobs: place.jobs.filter((job) => !job.overdue) }))
     .filter((place) => place.jobs.length > 0)
     .map((place) => ({ ...place, before: (before += place.jobs.length) - place.jobs.length }))
 })
 const count = computed(() => round.value?.places.reduce((sum, p) => sum + p.jobs.length, 0) ?? 0)
-/** what stands above the jobs is on the screen first, then the first of them, then what is below and beside them */
+/** what stands above the jobs is on the screen first, then a place before its jobs, then what is below and beside them */
 const shown = useByAndBy(
   computed(() => (round.value ? count.value + 1 : 0)),
   0,
@@ -70,14 +70,14 @@ const shown = useByAndBy(
           {{ say('andItsJobsAppearHere') }} <RouterLink to="/first">{{ say('theFirstEvening') }}</RouterLink>.
         </p>
       </section>
-      <section v-if="overdue.length" class="card ruled" :aria-label="say('pastTheirTime')">
+      <section v-if="overdue.length && shown > 0" class="card ruled" :aria-label="say('pastTheirTime')">
         <header class="row">
           <h2>{{ say('pastTheirTime') }}</h2>
           <span class="soft">{{ say('nobodyHasLookedSinceThey') }}</span>
         </header>
         <div class="rows">
           <JobRow
-            v-for="o in overdue"
+            v-for="o in overdue.slice(0, shown - 1)"
             :key="o.job.id"
             :job="o.job"
             :place-id="o.place.id"
@@ -90,7 +90,7 @@ const shown = useByAndBy(
         v-for="place in places.filter(({ before }) => before < shown)"
         :key="place.id"
         :place="place"
-        :rows="Math.min(place.jobs.length, shown - place.before)"
+        :rows="Math.min(place.jobs.length, shown - place.before - 1)"
         :today="frame.today"
       />
       <p v-if="count && round.nextJobs.length" class="soft">
