@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { hourMs } from '../air'
 import { normalDeviate, stream } from '../chance'
 import { crops } from '../almanac'
+import { leastRatioSd } from '../assumptions'
 import { Refusal } from '../refusal'
 import { dryingFit, dryWeight, fitThinLayer, thinLayers, dryerState, traysMoisturePct } from './index'
 
@@ -60,9 +61,16 @@ describe('thin-layer models at their synthetic check points (arithmetic)', () =>
     const hours = [0, 1, 2, 3, 4, 6]
     const newton = thinLayers.find(({ id }) => id === 'newton')!
     const ratios = hours.map((t, i) => newton.ratio([0.25])(t) + (i % 2 ? 0.03 : -0.03))
-    const { values, sd, covariance } = fitThinLayer(newton, hours, ratios)!
+    const { values, sd, aicc, covariance } = fitThinLayer(newton, hours, ratios)!
     const missed = hours.reduce((sum, t, i) => sum + (ratios[i]! - newton.ratio(values)(t)) ** 2, 0)
     expect(sd).toBeCloseTo(Math.sqrt(missed / 5), 9)
+    // Hurvich & Tsai 1989 (recalled): with the variance two are fitted
+    expect(aicc).toBeCloseTo(6 * Math.log(missed / 6) + 2 * 2 + (2 * 2 * 3) / (6 - 2 - 1), 9)
+    const page = thinLayers.find(({ id }) => id === 'page')!
+    const close = fitThinLayer(page, hours, hours.map(page.ratio([0.3, 1.15])))!
+    // what fits to less than half of what a scale can tell fits no better than that
+    expect(close.aicc).toBeCloseTo(6 * Math.log(leastRatioSd ** 2 / 4) + 2 * 3 + (2 * 3 * 4) / (6 - 3 - 1), 6)
+    expect(fitThinLayer(page, hours.slice(0, 4), [1, 0.8, 0.6, 0.5])).toBeUndefined()
     // of e^(−k t) by k: −t e^(−k t)
     const slopes = hours.reduce((sum, t) => sum + (t * Math.exp(-values[0]! * t)) ** 2, 0)
     expect(covariance[0]![0]!).toBeCloseTo(sd ** 2 / slopes, 6)
