@@ -4,7 +4,7 @@ import { cropById } from '../almanac'
 import { addDays, daysBetween, type CivilDate } from '../households'
 import { draft, type EventDraft } from '../lots'
 import { eatFirstOf, keepsUntil, keepingInPieces, planOf, type LotState, keepingOf } from './index'
-import { at, houseOn, lot, stored } from './made-up-house'
+import { houseOn, lot, stored } from './made-up-house'
 
 describe('a lot past its time', () => {
   it('is overdue since the day that was said, until somebody finds it fine', () => {

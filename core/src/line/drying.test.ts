@@ -70,6 +70,18 @@ describe('thin-layer models at their synthetic check points (arithmetic)', () =>
     const close = fitThinLayer(page, hours, hours.map(page.ratio([0.3, 1.15])))!
     // what fits to less than half of what a scale can tell fits no better than that
     expect(close.aicc).toBeCloseTo(6 * Math.log(leastRatioSd ** 2 / 4) + 2 * 3 + (2 * 3 * 4) / (6 - 3 - 1), 6)
+    // how its two figures hang together: sd² over the inverse of JᵀJ, of e^(−k tⁿ) by k −tⁿ e^(−k tⁿ), by n k ln t times that
+    const [k, n] = close.values as [number, number]
+    const rows = hours.map((t) => {
+      const by = -(t ** n) * Math.exp(-k * t ** n)
+      return [by, t > 0 ? k * Math.log(t) * by : 0] as const
+    })
+    const sum = (i: 0 | 1, j: 0 | 1) => rows.reduce((all, row) => all + row[i] * row[j], 0)
+    const determinant = sum(0, 0) * sum(1, 1) - sum(0, 1) ** 2
+    const share = (of: number, exact: number) => expect(of / ((close.sd ** 2 * exact) / determinant)).toBeCloseTo(1, 4)
+    share(close.covariance[0]![0]!, sum(1, 1))
+    share(close.covariance[1]![1]!, sum(0, 0))
+    share(close.covariance[0]![1]!, -sum(0, 1))
     expect(fitThinLayer(page, hours.slice(0, 4), [1, 0.8, 0.6, 0.5])).toBeUndefined()
     // of e^(−k t) by k: −t e^(−k t)
     const slopes = hours.reduce((sum, t) => sum + (t * Math.exp(-values[0]! * t)) ** 2, 0)
