@@ -65,6 +65,8 @@ describe('lines as people write them on a pad', () => {
     ['6 leeks, chest freezer', { crop: 'leek', unit: 'bag', pieces: 6, form: 'frozen', placeId: 'f' }],
     // what is frozen is counted in bags, where it is counted; leeks that are weighed are so many grams
     ['2 kg frozen leeks', { crop: 'leek', unit: null, pieces: null, weightG: 2000, form: 'frozen' }],
+    ['3 jars spiced plums', { crop: 'plum', name: 'Spiced plums', form: 'jarred' }],
+    ['3 jars green walnut liqueur', { crop: 'walnut', name: 'Green walnut liqueur' }],
     ['3 cans tomatoes', { crop: 'tomato', unit: 'tin', pieces: 3 }],
     ['2 strings onions', { crop: 'onion-storing', unit: 'plait', pieces: 2 }],
     ['3 tubs pesto', { name: 'Pesto', unit: 'box', pieces: 3 }],

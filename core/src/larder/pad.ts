@@ -217,33 +217,22 @@ export function readPadLine(text: string, { crops, places, today }: PadHouse): P
   return line0
 }
 
-/** The crop a few words speak of, and whether they are all its name. */
+/** The crop a few words speak of, and whether they are all its name; found by none of its names it is something else. */
 function bestCrop(crops: readonly Crop[], words: string): { crop: Crop; exact: boolean } | undefined {
-  const all = findCrops(crops, words)[0]
-  const wordsOf = words.split(' ')
+  const crop = findCrops(crops, words)[0]?.crop
+  if (!crop) return undefined
   const singular = (w: string) =>
     w
       .replace(/ies$/, 'y')
       .replace(/(ch|sh|x|o)es$/, '$1')
       .replace(/(?<!s)s$/, '')
-  const names = (crop: Crop) =>
-    new Set(
-      [crop.name, crop.plural, crop.id.replaceAll('-', ' '), ...crop.synonyms]
-        .flatMap((n) => n.toLowerCase().split(/[^a-z]+/))
-        .map(singular),
-    )
-  if (all) {
-    const own = names(all.crop)
-    const left = wordsOf.filter((w) => !own.has(singular(w)))
-    if (left.length === 0) return { crop: all.crop, exact: true }
-    if (left.length < wordsOf.length) return { crop: all.crop, exact: false }
-  }
-  // “tomato sauce”, “spiced plums”: the one word that is a crop
-  for (const word of wordsOf) {
-    const found = findCrops(crops, word)[0]
-    if (word.length > 2 && found && names(found.crop).has(singular(word))) {
-      return { crop: found.crop, exact: wordsOf.length === 1 }
-    }
-  }
-  return undefined
+  const names = new Set(
+    [crop.name, crop.plural, crop.id.replaceAll('-', ' '), ...crop.synonyms]
+      .flatMap((n) => n.toLowerCase().split(/[^a-z]+/))
+      .map(singular),
+  )
+  const all = words.split(' ')
+  // “tomato sauce”, “spiced plums”: some of them are
+  const other = all.filter((w) => !names.has(singular(w)))
+  return other.length < all.length ? { crop, exact: other.length === 0 } : undefined
 }
