@@ -169,6 +169,10 @@ describe('every event has its words', () => {
       draft('finished', { weightG: -364, details: { neck: 'long', pack: 'net' } }),
       /long neck, net.*364 g of trimmings/,
     ],
+    // nothing trimmed and no neck: it is simply put by; with either it is told
+    [draft('finished', { details: { pack: 'net' } }), /^put by: net, in loft$/],
+    [draft('finished', { details: { neck: 'long', pack: 'net' } }), /long neck, net/],
+    [draft('finished', { weightG: -364, details: { pack: 'net' } }), /364 g of trimmings/],
     [
       draft('split-out', { weightG: -300, pieces: -14, details: { code: 'G26-4' } }),
       /14 heads, 300 g split off as G26-4/,

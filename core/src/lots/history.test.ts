@@ -36,6 +36,13 @@ describe('a lot read from its ledger', () => {
       draft('checked', { details: { lookedAt: 30, bad: 1, lotSize: 77 } }),
     ])
     expect(lotHistory(uncounted).checks[0]).toMatchObject({ lookedAt: 30, lotSize: 77 })
+    // what was cut up is counted no longer, and what was said of it holds
+    const cut = at([
+      draft('brought-in', { weightG: 1000, pieces: 10 }),
+      draft('loaded', { weightG: -100, pieces: -10, details: { scaleG: 900 } }),
+      draft('checked', { details: { lookedAt: 30, bad: 1, lotSize: 77 } }),
+    ])
+    expect(lotHistory(cut).checks[0]).toMatchObject({ lookedAt: 30, lotSize: 77 })
     const sorted = at([
       ...stored,
       draft('checked', { details: { lookedAt: 90, bad: 1, lotSize: 90, why: 'sorted through' } }),

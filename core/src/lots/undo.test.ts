@@ -223,6 +223,16 @@ describe('an entry told otherwise', () => {
       'used',
     ])
   })
+  it('what is cut up is counted no longer, however many there were', () => {
+    const ledger = new Ledger()
+    const [brought] = ledger.enter([
+      draft('brought-in', { weightG: 1000, pieces: 10, placeId: 'kitchen' }),
+      draft('loaded', { weightG: -150, pieces: -10, placeId: 'kitchen', details: { scaleG: 850, trays: 3, airC: 58 } }),
+    ])
+    ledger.enter(retold(ledger.events, { restate: [{ id: brought!.id, instead: { weightG: 1100, pieces: 12 } }] }))
+    expect(standing(ledger.events).at(-1)).toMatchObject({ kind: 'loaded', weightG: -250, pieces: -12 })
+    expect(ledger.events.reduce((sum, e) => sum + e.pieces, 0)).toBe(0)
+  })
   it('says what stands in the way, and changes nothing', () => {
     const ledger = season()
     expect(() => retold(ledger.events, { strike: [of(ledger, 'brought-in').id], why: 'no' })).toRefuse(
