@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { cropById } from '../almanac'
 import { stream } from '../chance'
-import { dayOfShare, meanSoundShare, noneBad, soundShare, steadyLife, usualPacking, type LifeModel } from '../stores'
+import { dayOfShare, meanSoundShare, noneBad, soundShare, steadyLife, usualPacking } from '../stores'
 import {
   asManyLooks,
   beliefNow,
@@ -13,19 +13,7 @@ import {
   noLooksYet,
   takeInLook,
 } from './index'
-
-/** Lots that live so many times as long, all going at an even pace of one in a hundred a day, by rot. */
-const living = (times: readonly number[], prior: readonly number[], days = 400): LifeModel => ({
-  days,
-  names: ['rot'],
-  shapes: [1],
-  hazard: [Float64Array.from({ length: days + 1 }, (_, day) => 0.01 * day)],
-  scales: Float64Array.from(times),
-  prior: Float64Array.from(prior),
-  counts: [Float64Array.from(times, (scale) => 1 / scale)],
-  usual: 0,
-  driesFirst: false,
-})
+import { living } from './made-up-life'
 
 describe('simulated stores are drawn as the model says', () => {
   it('a state as often as it is believed in', () => {

@@ -1,16 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { draft, lotHistory, restated, type Entry, type EventDraft } from './index'
-
-const day = 86_400_000
-const at = (drafts: readonly EventDraft[]): Entry[] => drafts.map((one, i) => ({ ...one, atMs: i * day, id: i + 1 }))
-const hung = at([
-  draft('brought-in', { weightG: 5000, pieces: 100 }),
-  draft('hung', { placeId: 'veranda', details: { airflow: 'breezy', hungIn: 'bunch' } }),
-])
-const stored = at([
-  ...hung,
-  draft('finished', { weightG: -1000, placeId: 'north', details: { neck: 'long', pack: 'net' } }),
-])
+import { draft, lotHistory, restated } from './index'
+import { at, day, hung, stored } from './made-up-lot'
 
 describe('a lot read from its ledger', () => {
   it('what joins later is not weighed with the rest; a part of it weighs its share', () => {

@@ -1,27 +1,10 @@
 import { inPlainWords } from '@vadose/words'
 import { describe, expect, it } from 'vitest'
 import { cropById } from '../almanac'
-import {
-  draft,
-  eventSays,
-  heapLike,
-  labelChanges,
-  labelTold,
-  relabelling,
-  requireCanBe,
-  type Entry,
-  type EventDraft,
-  type LotEvent,
-} from './index'
+import { draft, eventSays, heapLike, labelChanges, labelTold, relabelling, requireCanBe, type LotEvent } from './index'
+import { day, garlic, hung } from './made-up-lot'
 
-const garlic = cropById('garlic-hardneck')
 const apple = cropById('apple-late')
-const day = 86_400_000
-const at = (drafts: readonly EventDraft[]): Entry[] => drafts.map((one, i) => ({ ...one, atMs: i * day, id: i + 1 }))
-const hung = at([
-  draft('brought-in', { weightG: 5000, pieces: 100 }),
-  draft('hung', { placeId: 'veranda', details: { airflow: 'breezy', hungIn: 'bunch' } }),
-])
 
 describe('a tag put right', () => {
   const was = { crop: 'garlic-hardneck', variety: null, bed: '3', heap: 'sound', broughtOn: '2026-07-10' }

@@ -1,35 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { cropById } from '../almanac'
 import { thinLayerGain } from '../assumptions'
-import { Refusal } from '../refusal'
 import { daysAside } from './aside'
-import { bringIn, draft, lotHistory, perform, type Entry, type EventDraft, type LotAct, type LotEvent } from './index'
+import { bringIn, draft, type EventDraft, type LotAct } from './index'
 import { weighingChangeG } from './retell'
+import { asked, at, done, garlic, hung, stored } from './made-up-lot'
 
-const garlic = cropById('garlic-hardneck')
 const apple = cropById('apple-late')
-const day = 86_400_000
-const at = (drafts: readonly EventDraft[]): Entry[] => drafts.map((one, i) => ({ ...one, atMs: i * day, id: i + 1 }))
-const hung = at([
-  draft('brought-in', { weightG: 5000, pieces: 100 }),
-  draft('hung', { placeId: 'veranda', details: { airflow: 'breezy', hungIn: 'bunch' } }),
-])
-const stored = at([
-  ...hung,
-  draft('finished', { weightG: -1000, placeId: 'north', details: { neck: 'long', pack: 'net' } }),
-])
-const done = (events: readonly LotEvent[], act: LotAct, crop = garlic) =>
-  perform(act, { crop, lot: lotHistory(events), nowMs: 9 * day, airflowOf: () => 'still' })
-/** The code of its refusal, or “ok”. */
-const asked = (events: readonly LotEvent[], act: LotAct, crop = garlic): string => {
-  try {
-    done(events, act, crop)
-    return 'ok'
-  } catch (error) {
-    if (error instanceof Refusal) return error.code
-    throw error
-  }
-}
 
 describe('what an act writes, to the gram', () => {
   it('a part taken down: its share of the pieces, the rest hangs on', () => {
