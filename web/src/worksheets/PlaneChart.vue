@@ -10,11 +10,17 @@ import { say } from './say'
 
 /** How long it keeps over temperature and humidity: cells with their days written in, and where the household is. */
 const props = defineProps<{ drawing: PlaneDrawing }>()
-const { isNarrow, width } = useChartWidth()
+const { width } = useChartWidth()
 const height = 380
 const box = { left: 58, right: 10, top: 12, bottom: 46 }
-/** narrow: every other temperature, so that the days stay legible */
-const shown = computed(() => props.drawing.xs.map((_, i) => i).filter((i) => !isNarrow.value || i % 2 === 1))
+/** “12 mo” has room in so much */
+const leastCellW = 44
+/** every other temperature where there is less, so that the days stay legible */
+const shown = computed(() => {
+  const all = props.drawing.xs.map((_, i) => i)
+  const isTight = (width.value - box.left - box.right) / all.length < leastCellW
+  return isTight ? all.filter((i) => i % 2 === 1) : all
+})
 const xs = computed(() => shown.value.map((i) => props.drawing.xs[i]!))
 const cells = computed(() => props.drawing.values.map((line) => shown.value.map((i) => line[i]!)))
 const columns = computed(() => xs.value.length)
